@@ -1,0 +1,34 @@
+import pg, { type Pool, type PoolClient } from 'pg'
+import type { Logger } from 'pino'
+
+/** Connections to the one database that holds everything. */
+export function createPool(connectionString: string, log: Logger): Pool {
+  const pool = new pg.Pool({
+    connectionString,
+    max: 10,
+    connectionTimeoutMillis: 5000,
+    statement_timeout: 30_000,
+  })
+  // An idle connection that breaks must not end the process: the next request opens another.
+  pool.on('error', (err) => log.warn({ err }, 'an idle database connection broke'))
+  return pool
+}
+
+/** Runs work in one transaction; all of it counts, or none. */
+export async function transaction<T>(pool: Pool, work: (client: PoolClient) => Promise<T>): Promise<T> {
+  const client = await pool.connect()
+  let broken: Error | undefined
+  try {
+    await client.query('begin')
+    const result = await work(client)
+    await client.query('commit')
+    return result
+  } catch (error) {
+    await client.query('rollback').catch((failure: unknown) => {
+      broken = failure instanceof Error ? failure : new Error(String(failure))
+    })
+    throw error
+  } finally {
+    client.release(broken)
+  }
+}

@@ -1,0 +1,54 @@
+import { readFileSync } from 'node:fs'
+import {
+  Load,
+  Meter,
+  Rig,
+  StoredLoad,
+  StoredMeter,
+  StoredRig,
+  StoredUnit,
+  TrialDocument,
+  Unit,
+} from '@even-watt/contract'
+import type { Pool } from 'pg'
+import * as z from 'zod/mini'
+import { saveDocument, type DocumentTable } from '../documents/documents'
+import { ProblemError } from '../http/problem'
+import { parse } from '../http/validate'
+import { importTrial } from '../trials/exchange'
+
+const read = (name: string): unknown =>
+  JSON.parse(readFileSync(new URL(`../../../../demo/${name}.json`, import.meta.url), 'utf8'))
+
+/** Loads the scenario from demo/ beside whatever is here; parts already here are left as they are. */
+export async function loadDemo(pool: Pool): Promise<void> {
+  const take = async (table: DocumentTable, documents: { id: string }[], content: z.ZodMiniType<object>) => {
+    for (const document of documents) {
+      await saveDocument(pool, table, document.id, 0, parse(document, content)).catch(ignoreConflict)
+    }
+  }
+  await take('unit', parse(read('units'), z.array(StoredUnit)), Unit)
+  await take('meter', parse(read('meters'), z.array(StoredMeter)), Meter)
+  await take('load', parse(read('loads'), z.array(StoredLoad)), Load)
+  await take('rig', parse(read('rigs'), z.array(StoredRig)), Rig)
+  for (const trial of parse(read('trials'), z.array(TrialDocument))) {
+    await importTrial(pool, trial).catch(ignoreConflict)
+  }
+  await remember(pool, 'demo', 'loaded')
+}
+
+function ignoreConflict(error: unknown): void {
+  if (!(error instanceof ProblemError) || error.status !== 409) throw error
+}
+
+export async function remember(pool: Pool, key: string, value: string): Promise<void> {
+  await pool.query(
+    'insert into installation (key, value) values ($1, $2) on conflict (key) do update set value = $2',
+    [key, value],
+  )
+}
+
+export async function recall(pool: Pool, key: string): Promise<string | undefined> {
+  const { rows } = await pool.query<{ value: string }>('select value from installation where key = $1', [key])
+  return rows[0]?.value
+}

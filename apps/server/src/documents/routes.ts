@@ -1,0 +1,41 @@
+import { EditedFrom, whole } from '@even-watt/contract'
+import { Router } from 'express'
+import type { Pool } from 'pg'
+import * as z from 'zod/mini'
+import { notFound } from '../http/problem'
+import { body, idOf, parse } from '../http/validate'
+import { deleteDocument, findDocument, listDocuments, saveDocument, type DocumentTable } from './documents'
+
+/** List, read, save and delete one kind of document. */
+export function documentRoutes<Content extends object>(
+  pool: Pool,
+  table: DocumentTable,
+  content: z.ZodMiniType<Content>,
+): Router {
+  const router = Router()
+  const Edit = z.extend(EditedFrom, { content })
+  const Query = z.object({
+    editedFrom: z.pipe(z.pipe(z.string(), z.transform(Number)), whole('Edited from version', 1, 1e9)),
+  })
+
+  router.get('/', async (_request, response) => {
+    response.json(await listDocuments(pool, table))
+  })
+  router.get('/:id', async (request, response) => {
+    const document = await findDocument(pool, table, idOf(request, `This ${table}`))
+    if (!document) throw notFound(`This ${table}`)
+    response.json(document)
+  })
+  router.put('/:id', async (request, response) => {
+    const edit = body(request, Edit)
+    response.json(
+      await saveDocument(pool, table, idOf(request, `This ${table}`), edit.editedFrom, edit.content),
+    )
+  })
+  router.delete('/:id', async (request, response) => {
+    const { editedFrom } = parse(request.query, Query)
+    await deleteDocument(pool, table, idOf(request, `This ${table}`), editedFrom)
+    response.status(204).end()
+  })
+  return router
+}

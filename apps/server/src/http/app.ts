@@ -1,0 +1,76 @@
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import { trialJsonSchema } from '@even-watt/contract'
+import express, { type Express } from 'express'
+import type { Pool } from 'pg'
+import type { Logger } from 'pino'
+import { pinoHttp } from 'pino-http'
+import { loadDemo } from '../demo/load'
+import { meterRoutes } from '../meters/routes'
+import { loadRoutes } from '../loads/routes'
+import { rigRoutes } from '../rigs/routes'
+import { trialRoutes } from '../trials/routes'
+import { unitRoutes } from '../units/routes'
+import { guard, headers } from './guard'
+import { answerProblems, notFound } from './problem'
+
+export interface AppOptions {
+  readonly pool: Pool
+  readonly log: Logger
+  /** Folder of the built interface; absent in tests of the API alone. */
+  readonly web?: string
+}
+
+/** The whole server: API, health, and the built interface. It keeps no state of its own. */
+export function createApp({ pool, log, web }: AppOptions): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(
+    pinoHttp({
+      logger: log,
+      autoLogging: { ignore: (request) => !request.url?.startsWith('/api') },
+      quietReqLogger: true,
+    }),
+  )
+  app.get('/healthz', async (_request, response) => {
+    await pool.query('select 1')
+    response.json({ status: 'ok' })
+  })
+  app.use(headers, guard)
+
+  // Routes that take large files read their body themselves.
+  const small = express.json({ limit: '1mb' })
+  app.use('/api', (request, response, next) => {
+    const large = /^\/trials\/(import$|[^/]+\/entries$)/.test(request.path)
+    if (large) next()
+    else small(request, response, next)
+  })
+  app.use('/api/units', unitRoutes(pool))
+  app.use('/api/meters', meterRoutes(pool))
+  app.use('/api/rigs', rigRoutes(pool))
+  app.use('/api/loads', loadRoutes(pool))
+  app.use('/api/trials', trialRoutes(pool))
+  app.post('/api/demo', async (_request, response) => {
+    await loadDemo(pool)
+    response.status(204).end()
+  })
+  app.get('/api/schema/trial-1.json', (_request, response) => {
+    response.type('application/schema+json').send(JSON.stringify(trialJsonSchema()))
+  })
+  app.use('/api', () => {
+    throw notFound('This address')
+  })
+
+  if (web && existsSync(web)) {
+    app.use(
+      '/assets',
+      express.static(join(web, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    )
+    app.use(express.static(web, { index: false, maxAge: 0 }))
+    app.get('/{*path}', (_request, response) => {
+      response.set('Cache-Control', 'no-cache').sendFile(join(web, 'index.html'))
+    })
+  }
+  app.use(answerProblems)
+  return app
+}

@@ -1,0 +1,50 @@
+import type { RequestHandler } from 'express'
+import helmet from 'helmet'
+import { ProblemError, sendProblem } from './problem'
+
+const hostname = (host: string) => host.replace(/:\d+$/, '').toLowerCase()
+const loopback = new Set(['localhost', '127.0.0.1', '[::1]'])
+
+export const isLoopback = (host: string) =>
+  loopback.has(host.includes(':') && !host.startsWith('[') ? `[${host}]` : host)
+
+/** Only loopback names are answered, and only pages of this very address may change anything. */
+export const guard: RequestHandler = (request, response, next) => {
+  const host = request.headers.host ?? ''
+  if (!loopback.has(hostname(host))) {
+    sendProblem(
+      response,
+      new ProblemError(421, 'This address is not served here.', 'Use localhost or 127.0.0.1.'),
+    )
+    return
+  }
+  const { origin } = request.headers
+  const harmless = request.method === 'GET' || request.method === 'HEAD'
+  if (!harmless && origin !== undefined && origin !== `http://${host}`) {
+    sendProblem(response, new ProblemError(403, 'Another page may not change anything here.'))
+    return
+  }
+  next()
+}
+
+/** Strict policy: own scripts only, none inline, nothing from elsewhere. */
+export const headers = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      scriptSrc: ["'self'"],
+      // The charts and React set style attributes at run time.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      fontSrc: ["'self'"],
+      connectSrc: ["'self'"],
+      objectSrc: ["'none'"],
+      baseUri: ["'none'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+    },
+  },
+  // Plain HTTP on loopback: there is no TLS to insist on.
+  strictTransportSecurity: false,
+})

@@ -1,0 +1,96 @@
+import { sentences, type Problem } from '@even-watt/contract'
+import type { ErrorRequestHandler, Request, Response } from 'express'
+import type { $ZodError } from 'zod/v4/core'
+
+type Fields = NonNullable<Problem['fields']>
+
+/** An error that is answered as an RFC 9457 problem document, in plain words. */
+export class ProblemError extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly detail?: string,
+    readonly fields?: Fields,
+    readonly type = 'about:blank',
+  ) {
+    super(detail ?? title)
+  }
+}
+
+export const notFound = (what: string) => new ProblemError(404, `${what} is not here.`)
+
+export const conflict = (detail: string) =>
+  new ProblemError(409, 'This was changed meanwhile.', detail, undefined, 'even-watt:conflict')
+
+export const invalid = (error: $ZodError) =>
+  new ProblemError(422, 'Some of this cannot be taken as it is.', undefined, sentences(error))
+
+export function sendProblem(response: Response, problem: ProblemError): void {
+  const body: Problem = {
+    type: problem.type,
+    title: problem.title,
+    status: problem.status,
+    ...(problem.detail ? { detail: problem.detail } : {}),
+    ...(problem.fields ? { fields: problem.fields } : {}),
+  }
+  response.status(problem.status).type('application/problem+json').send(JSON.stringify(body))
+}
+
+const hasCode = (error: unknown): error is { code: string } =>
+  typeof error === 'object' && error !== null && 'code' in error && typeof error.code === 'string'
+
+/** The database is away when the connection fails or it is starting up or shutting down. */
+function databaseAway(error: unknown): boolean {
+  if (!hasCode(error))
+    return (
+      error instanceof Error &&
+      /^(Connection terminated|timeout exceeded|Connection ended|Client has encountered)/i.test(error.message)
+    )
+  return /^(ECONN|EPIPE|57P|08)/.test(error.code)
+}
+
+function problemOf(error: unknown): ProblemError | undefined {
+  if (error instanceof ProblemError) return error
+  if (databaseAway(error)) {
+    return new ProblemError(
+      503,
+      'The database does not answer just now.',
+      'Nothing you sent is lost in the browser; it is sent again.',
+    )
+  }
+  if (typeof error !== 'object' || error === null || !('type' in error)) return undefined
+  if (error.type === 'entity.too.large') return new ProblemError(413, 'This is too large to be taken.')
+  if (error.type === 'entity.parse.failed') {
+    return new ProblemError(
+      400,
+      'This is not a whole JSON document.',
+      'It may be cut off, or damaged on the way.',
+    )
+  }
+  if (error.type === 'charset.unsupported' || error.type === 'encoding.unsupported')
+    return new ProblemError(415, 'Only JSON in UTF-8 is taken here.')
+  return undefined
+}
+
+/** Last in the chain: whatever went wrong becomes a problem document. */
+export const answerProblems: ErrorRequestHandler = (error: unknown, request: Request, response, next) => {
+  if (response.headersSent) {
+    next(error)
+    return
+  }
+  const problem = problemOf(error)
+  if (problem) {
+    if (problem.status >= 500) request.log.warn({ err: error }, problem.title)
+    sendProblem(response, problem)
+    return
+  }
+  request.log.error({ err: error }, 'request failed')
+  sendProblem(
+    response,
+    new ProblemError(
+      500,
+      'Something went wrong on the server.',
+      'It is in the log; what was saved before is kept.',
+    ),
+  )
+}

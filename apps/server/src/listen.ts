@@ -1,0 +1,40 @@
+import { createServer, type Server } from 'node:http'
+import type { Express } from 'express'
+import { StartError } from './cluster/cluster'
+import { isLoopback } from './http/guard'
+
+/** Listens on loopback; another address would need a passphrase and TLS, so it is refused. */
+export function listen(app: Express, host: string, port: number): Promise<Server> {
+  if (!isLoopback(host)) {
+    return Promise.reject(
+      new StartError(
+        `Even Watt listens on loopback only. ${host} would need a passphrase and TLS, which this version does not offer.`,
+      ),
+    )
+  }
+  const server = createServer(app)
+  return new Promise((resolve, reject) => {
+    server.once('error', (error: NodeJS.ErrnoException) => {
+      reject(
+        error.code === 'EADDRINUSE'
+          ? new StartError(
+              `Port ${port} is used by another program. Choose another, for example: PORT=${port + 1} npm start`,
+            )
+          : error,
+      )
+    })
+    server.listen(port, host, () => resolve(server))
+  })
+}
+
+/** Finishes what is under way, then closes; gives up waiting after two seconds. */
+export function close(server: Server): Promise<void> {
+  return new Promise((resolve) => {
+    server.close(() => resolve())
+    server.closeIdleConnections()
+    setTimeout(() => {
+      server.closeAllConnections()
+      resolve()
+    }, 2000).unref()
+  })
+}

@@ -1,0 +1,80 @@
+import { formatName, formatVersion, TrialDocument, TrialSettings, type Trial } from '@even-watt/contract'
+import type { Pool } from 'pg'
+import { transaction } from '../database/pool'
+import { ProblemError } from '../http/problem'
+import { parse } from '../http/validate'
+import { faultsIn } from './check'
+import { addRevision, appendEntries, insertTrial, readAllEntries, requireTrial } from './record'
+
+const madeBy = 'Even Watt 0.1.0'
+
+/** Only what may be edited; ids, versions and revisions are stored apart. */
+export const settingsOf = (trial: Trial): TrialSettings => parse(trial, TrialSettings)
+
+export async function exportTrial(pool: Pool, id: string): Promise<TrialDocument> {
+  const trial = await requireTrial(pool, id)
+  return {
+    format: formatName,
+    formatVersion,
+    madeBy,
+    madeAt: new Date().toISOString(),
+    trial,
+    entries: await readAllEntries(pool, id),
+  }
+}
+
+/** The document of a file from a stranger, or a problem that says what is wrong with it. */
+export function readDocument(content: unknown): TrialDocument {
+  const version =
+    typeof content === 'object' && content !== null && 'formatVersion' in content
+      ? content.formatVersion
+      : undefined
+  if (typeof version === 'number' && version > formatVersion) {
+    throw new ProblemError(
+      422,
+      `This file is of format version ${version}; this Even Watt reads up to ${formatVersion}.`,
+      'Open it with a newer Even Watt.',
+    )
+  }
+  return parse(content, TrialDocument)
+}
+
+/** Takes a whole trial in, or nothing of it. */
+export async function importTrial(pool: Pool, document: TrialDocument): Promise<string> {
+  const { trial, entries } = document
+  const numbers = trial.revisions.map((revision) => revision.number)
+  if (numbers.some((number, i) => number !== i + 1)) {
+    throw new ProblemError(422, 'The rig revisions of this file are not numbered 1, 2, 3 …')
+  }
+  const fields = faultsIn(entries, new Set(numbers), new Set())
+  if (fields.length)
+    throw new ProblemError(
+      422,
+      'Some entries of this file do not fit its trial.',
+      undefined,
+      fields.slice(0, 20),
+    )
+  if (new Set(entries.map((entry) => entry.id)).size !== entries.length) {
+    throw new ProblemError(422, 'Two entries of this file have the same id.')
+  }
+  const [first] = trial.revisions
+  if (!first) throw new ProblemError(422, 'This file has no rig revision.')
+  await transaction(pool, async (client) => {
+    const inserted = await insertTrial(client, {
+      ...trial,
+      settings: settingsOf(trial),
+      unit: first.unit,
+      rig: first.rig,
+    })
+    if (!inserted) throw new ProblemError(409, 'This trial is here already.', 'Nothing was changed.')
+    for (const revision of trial.revisions) await addRevision(client, trial.id, revision)
+    const appended = entries.length ? await appendEntries(client, trial.id, entries) : []
+    if (appended.length !== entries.length)
+      throw new ProblemError(
+        409,
+        'Some entries of this file belong to another trial here.',
+        'Nothing was taken in.',
+      )
+  })
+  return trial.id
+}

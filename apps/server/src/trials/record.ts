@@ -1,0 +1,192 @@
+import type {
+  Entry,
+  Revision,
+  StoredMeter,
+  StoredRig,
+  StoredUnit,
+  Trial,
+  TrialLine,
+  TrialSettings,
+} from '@even-watt/contract'
+import type { Pool, PoolClient } from 'pg'
+import { notFound } from '../http/problem'
+
+type Queryable = Pick<Pool, 'query'> | PoolClient
+
+interface TrialRow {
+  id: string
+  version: number
+  settings: TrialSettings
+  started_at: Date
+}
+
+interface RevisionRow {
+  number: number
+  why: string
+  made_at: Date
+  content: Pick<Revision, 'unit' | 'rig' | 'meters'>
+}
+
+interface LineRow {
+  id: string
+  title: string
+  by: string
+  started_at: Date
+  unit_name: string
+  rig_name: string
+  revisions: number
+  entries: number
+  last_at: Date | null
+}
+
+export const listSql = `select id, settings->>'title' as title, settings->>'by' as by, started_at, unit_name, rig_name,
+    revisions, entries, last_at
+  from trial order by started_at desc, id desc limit $1 offset $2`
+
+/** Newest first, one indexed read. */
+export async function listTrials(db: Queryable, limit: number, offset: number): Promise<TrialLine[]> {
+  const { rows } = await db.query<LineRow>(listSql, [limit, offset])
+  return rows.map((row) => ({
+    id: row.id,
+    title: row.title,
+    by: row.by,
+    startedAt: row.started_at.toISOString(),
+    unit: row.unit_name,
+    rig: row.rig_name,
+    revisions: row.revisions,
+    entries: row.entries,
+    lastAt: row.last_at?.toISOString() ?? null,
+  }))
+}
+
+export async function findTrial(db: Queryable, id: string): Promise<Trial | undefined> {
+  const { rows } = await db.query<TrialRow>(
+    'select id, version, settings, started_at from trial where id = $1',
+    [id],
+  )
+  const row = rows[0]
+  if (!row) return undefined
+  const revisions = await db.query<RevisionRow>(
+    'select number, why, made_at, content from revision where trial = $1 order by number',
+    [id],
+  )
+  return {
+    ...row.settings,
+    id: row.id,
+    version: row.version,
+    startedAt: row.started_at.toISOString(),
+    revisions: revisions.rows.map(({ number, why, made_at, content }) => ({
+      number,
+      why,
+      madeAt: made_at.toISOString(),
+      ...content,
+    })),
+  }
+}
+
+export async function requireTrial(db: Queryable, id: string): Promise<Trial> {
+  const trial = await findTrial(db, id)
+  if (!trial) throw notFound('This trial')
+  return trial
+}
+
+/** A new trial without revisions; they are added by `addRevision`. */
+export async function insertTrial(
+  db: Queryable,
+  trial: {
+    id: string
+    version: number
+    startedAt: string
+    settings: TrialSettings
+    unit: StoredUnit
+    rig: StoredRig
+  },
+): Promise<boolean> {
+  const { rowCount } = await db.query(
+    `insert into trial (id, version, settings, started_at, unit_name, rig_name) values ($1, $2, $3, $4, $5, $6)
+     on conflict (id) do nothing`,
+    [trial.id, trial.version, trial.settings, trial.startedAt, trial.unit.name, trial.rig.name],
+  )
+  return rowCount === 1
+}
+
+export async function addRevision(
+  db: Queryable,
+  trial: string,
+  revision: {
+    number: number
+    why: string
+    madeAt: string
+    unit: StoredUnit
+    rig: StoredRig
+    meters: StoredMeter[]
+  },
+): Promise<void> {
+  const { number, why, madeAt, unit, rig, meters } = revision
+  await db.query('insert into revision (trial, number, why, made_at, content) values ($1, $2, $3, $4, $5)', [
+    trial,
+    number,
+    why,
+    madeAt,
+    { unit, rig, meters },
+  ])
+  await db.query('update trial set revisions = $2, rig_name = $3 where id = $1', [trial, number, rig.name])
+}
+
+/**
+ * Appends entries in the order given. Those already here are passed over, so sending again is harmless;
+ * returns the ids that are new.
+ */
+export async function appendEntries(
+  db: Queryable,
+  trial: string,
+  entries: readonly Entry[],
+): Promise<string[]> {
+  const { rows } = await db.query<{ id: string }>(
+    `insert into entry (id, trial, revision, stage, body)
+     select id, $1, revision, stage, body
+     from rows from (unnest($2::uuid[]), unnest($3::int[]), unnest($4::text[]), unnest($5::jsonb[]))
+       with ordinality as sent (id, revision, stage, body, place)
+     order by place
+     on conflict (id) do nothing returning id`,
+    [
+      trial,
+      entries.map((entry) => entry.id),
+      entries.map((entry) => entry.revision),
+      entries.map((entry) => entry.stage),
+      entries.map((entry) => JSON.stringify(entry)),
+    ],
+  )
+  if (rows.length) {
+    await db.query('update trial set entries = entries + $2, last_at = now() where id = $1', [
+      trial,
+      rows.length,
+    ])
+  }
+  return rows.map((row) => row.id)
+}
+
+/** A page of entries in the order they were received, after a sequence number. */
+export async function readEntries(
+  db: Queryable,
+  trial: string,
+  after: string,
+  limit: number,
+): Promise<{ entries: Entry[]; last: string | null }> {
+  const { rows } = await db.query<{ sequence: string; body: Entry }>(
+    'select sequence, body from entry where trial = $1 and sequence > $2 order by sequence limit $3',
+    [trial, after, limit],
+  )
+  return {
+    entries: rows.map((row) => row.body),
+    last: rows.length === limit ? (rows.at(-1)?.sequence ?? null) : null,
+  }
+}
+
+export async function readAllEntries(db: Queryable, trial: string): Promise<Entry[]> {
+  const { rows } = await db.query<{ body: Entry }>(
+    'select body from entry where trial = $1 order by sequence',
+    [trial],
+  )
+  return rows.map((row) => row.body)
+}

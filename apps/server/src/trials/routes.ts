@@ -1,0 +1,203 @@
+import {
+  Entries,
+  EditedFrom,
+  NewRevision,
+  NewTrial,
+  StoredMeter,
+  StoredRig,
+  StoredUnit,
+  TrialSettings,
+  whole,
+} from '@even-watt/contract'
+import express, { Router } from 'express'
+import type { Pool, PoolClient } from 'pg'
+import * as z from 'zod/mini'
+import { transaction } from '../database/pool'
+import { findDocument, type DocumentTable } from '../documents/documents'
+import { conflict, ProblemError } from '../http/problem'
+import { body, idOf, parse } from '../http/validate'
+import { checkEntries } from './check'
+import { readingsCsv } from './csv'
+import { exportTrial, importTrial, readDocument, settingsOf } from './exchange'
+import { addRevision, appendEntries, insertTrial, listTrials, readEntries, requireTrial } from './record'
+
+const numberIn = (what: string, low: number, high: number) =>
+  z.pipe(z.pipe(z.string(), z.transform(Number)), whole(what, low, high))
+const ListQuery = z.object({
+  limit: z._default(numberIn('Limit', 1, 1000), 100),
+  offset: z._default(numberIn('Offset', 0, 1e6), 0),
+})
+const EntriesQuery = z.object({ after: z._default(z.string().check(z.regex(/^\d{1,18}$/)), '0') })
+const entriesPage = 1000
+
+const defaultHold = 600
+
+export function trialRoutes(pool: Pool): Router {
+  const router = Router()
+
+  router.get('/', async (request, response) => {
+    const { limit, offset } = parse(request.query, ListQuery)
+    response.json(await listTrials(pool, limit, offset))
+  })
+
+  router.post('/', async (request, response) => {
+    const wanted = body(request, NewTrial)
+    const unit = parse(await fetchNamed(pool, 'unit', wanted.unit), StoredUnit)
+    const rig = parse(await fetchNamed(pool, 'rig', wanted.rig), StoredRig)
+    const startedAt = new Date().toISOString()
+    const settings: TrialSettings = {
+      title: wanted.title,
+      by: wanted.by,
+      hold: defaultHold,
+      duty: [],
+      limiters: [],
+    }
+    await transaction(pool, async (client) => {
+      const inserted = await insertTrial(client, {
+        id: wanted.id,
+        version: 1,
+        startedAt,
+        settings,
+        unit,
+        rig,
+      })
+      if (!inserted) return
+      const meters = await freezeMeters(client, rig, [])
+      await addRevision(client, wanted.id, {
+        number: 1,
+        why: 'As first set up',
+        madeAt: startedAt,
+        unit,
+        rig,
+        meters,
+      })
+    })
+    response.status(201).json(await requireTrial(pool, wanted.id))
+  })
+
+  router.post('/import', express.json({ limit: '64mb' }), async (request, response) => {
+    const id = await importTrial(pool, readDocument(request.body))
+    response.status(201).json({ id })
+  })
+
+  router.get('/:id', async (request, response) => {
+    response.json(await requireTrial(pool, idOf(request, 'This trial')))
+  })
+
+  router.put('/:id', async (request, response) => {
+    const id = idOf(request, 'This trial')
+    const edit = body(request, z.extend(EditedFrom, { settings: TrialSettings }))
+    const { rowCount } = await pool.query(
+      'update trial set version = version + 1, settings = $3 where id = $1 and version = $2',
+      [id, edit.editedFrom, edit.settings],
+    )
+    const trial = await requireTrial(pool, id)
+    const repeated =
+      trial.version === edit.editedFrom + 1 &&
+      JSON.stringify(settingsOf(trial)) === JSON.stringify(edit.settings)
+    if (!rowCount && !repeated) {
+      throw conflict(
+        `This trial was saved elsewhere as version ${trial.version}; yours was made from version ${edit.editedFrom}.`,
+      )
+    }
+    response.json(trial)
+  })
+
+  router.post('/:id/revisions', async (request, response) => {
+    const id = idOf(request, 'This trial')
+    const { after, why, rig } = body(request, NewRevision)
+    await transaction(pool, async (client) => {
+      await client.query('select 1 from trial where id = $1 for update', [id])
+      const trial = await requireTrial(client, id)
+      const last = trial.revisions.at(-1)
+      if (!last || last.number !== after) {
+        throw conflict(
+          `This trial is at rig revision ${last?.number ?? 0} already; yours followed revision ${after}.`,
+        )
+      }
+      const meters = await freezeMeters(client, rig, last.meters)
+      await addRevision(client, id, {
+        number: after + 1,
+        why,
+        madeAt: new Date().toISOString(),
+        unit: last.unit,
+        rig,
+        meters,
+      })
+    })
+    response.status(201).json(await requireTrial(pool, id))
+  })
+
+  router.get('/:id/entries', async (request, response) => {
+    const { after } = parse(request.query, EntriesQuery)
+    response.json(await readEntries(pool, idOf(request, 'This trial'), after, entriesPage))
+  })
+
+  router.post('/:id/entries', express.json({ limit: '24mb' }), async (request, response) => {
+    const id = idOf(request, 'This trial')
+    const entries = body(request, Entries)
+    const added = await transaction(pool, async (client) => {
+      const trial = await requireTrial(client, id)
+      await checkEntries(client, id, entries, new Set(trial.revisions.map((revision) => revision.number)))
+      return appendEntries(client, id, entries)
+    })
+    response.json({ kept: entries.length, added: added.length })
+  })
+
+  router.get('/:id/export.json', async (request, response) => {
+    const document = await exportTrial(pool, idOf(request, 'This trial'))
+    response
+      .attachment(`${fileName(document.trial.title)}.trial.json`)
+      .type('application/json')
+      .send(JSON.stringify(document, null, 1))
+  })
+
+  router.get('/:id/export.csv', async (request, response) => {
+    const document = await exportTrial(pool, idOf(request, 'This trial'))
+    response
+      .attachment(`${fileName(document.trial.title)}.readings.csv`)
+      .type('text/csv; charset=utf-8')
+      .send(readingsCsv(document))
+  })
+
+  return router
+}
+
+const fileName = (title: string) =>
+  title
+    .replace(/[^\p{L}\p{N}-]+/gu, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60) || 'trial'
+
+async function fetchNamed(pool: Pool, table: DocumentTable, id: string): Promise<unknown> {
+  const document = await findDocument(pool, table, id)
+  if (!document) {
+    throw new ProblemError(422, `This ${table} is not here any more.`, undefined, [
+      { path: table, message: `Choose a ${table} that exists.` },
+    ])
+  }
+  return document
+}
+
+/** The meters a rig hangs up, as they stand in the library now, or as they were in the revision before. */
+async function freezeMeters(
+  client: PoolClient,
+  rig: StoredRig,
+  before: readonly StoredMeter[],
+): Promise<StoredMeter[]> {
+  const wanted = [...new Set(rig.assignments.map((assignment) => assignment.meter))]
+  const meters: StoredMeter[] = []
+  for (const id of wanted) {
+    const found = (await findDocument(client, 'meter', id)) ?? before.find((meter) => meter.id === id)
+    if (!found) {
+      throw new ProblemError(422, 'A meter of this rig is not here any more.', undefined, [
+        {
+          path: 'rig.assignments',
+          message: 'One of the taps names a meter that does not exist; choose another.',
+        },
+      ])
+    }
+    meters.push(parse(found, StoredMeter))
+  }
+  return meters
+}

@@ -1,0 +1,93 @@
+import type { Entry, EntryOf, TrialDocument } from '@even-watt/contract'
+import { demo } from '@even-watt/bench'
+import { ProblemError } from '../src/http/problem'
+import { isLoopback } from '../src/http/guard'
+import { faultsIn } from '../src/trials/check'
+import { readingsCsv } from '../src/trials/csv'
+import { readDocument, settingsOf } from '../src/trials/exchange'
+
+const [ottrel, pellam] = demo().trials
+if (!ottrel || !pellam) throw new Error('no demo')
+
+describe('readings as CSV', () => {
+  const rows = (document: TrialDocument) => readingsCsv(document).split('\r\n')
+
+  it('have a row for every reading and a column for every meter of a quantity', () => {
+    const [header = '', ...body] = rows(pellam)
+    expect(body).toHaveLength(
+      pellam.entries.filter((entry) => entry.stage === 'ladder' || entry.stage === 'no load').length,
+    )
+    expect(header).toContain('V_C [V] Bench DMM 2')
+    expect(header).toContain('V_C [V] Pocket meter')
+    expect(header).not.toContain('P_C')
+  })
+
+  it('keep what was taken back, with why', () => {
+    expect(rows(ottrel).filter((row) => row.includes('Two digits of V_B exchanged'))).toHaveLength(1)
+  })
+
+  it('of an empty trial are nothing but empty', () => {
+    expect(readingsCsv({ ...ottrel, entries: [] })).toBe('')
+  })
+
+  it('quote what people write', () => {
+    const ladder = ottrel.entries.find((entry): entry is EntryOf<'ladder'> => entry.stage === 'ladder')
+    if (!ladder) throw new Error('no ladder')
+    const with_ = (note: string) =>
+      readingsCsv({ ...ottrel, entries: [{ ...ladder, reading: { ...ladder.reading, note } }] })
+    expect(with_('a "quoted", note')).toContain('"a ""quoted"", note"')
+    for (const formula of ['=1+1', '+1', '-1+2', '@SUM(A1)']) expect(with_(formula)).toContain(`'${formula}`)
+  })
+})
+
+describe('entries that do not fit', () => {
+  const entry = (patch: object): Entry =>
+    ({ id: 'a', revision: 1, at: '', stage: 'take back', entry: 'b', why: 'x', ...patch }) as Entry
+  const faults = (entries: Entry[], known: string[] = []) =>
+    faultsIn(entries, new Set([1, 2]), new Set(known)).map(({ path }) => path)
+
+  it('name a revision or an entry that the trial does not have', () => {
+    expect(faults([entry({ revision: 3 })], ['b'])).toEqual(['0.revision'])
+    expect(faults([entry({})])).toEqual(['0.entry'])
+    expect(faults([entry({ entry: 'a' })], ['a'])).toEqual(['0.entry'])
+  })
+
+  it('may speak of an entry sent along with them, or of one already there', () => {
+    expect(faults([entry({ id: 'b', entry: 'c' }), entry({})], ['c'])).toEqual([])
+    expect(faults([entry({})], ['b'])).toEqual([])
+  })
+
+  it('are found among many, each by its place', () => {
+    expect(
+      faults([entry({}), entry({ id: 'c', revision: 9 }), entry({ id: 'd', entry: 'zzz' })], ['b']),
+    ).toEqual(['1.revision', '2.entry'])
+  })
+})
+
+describe('documents from strangers', () => {
+  it('are told by their version before anything else', () => {
+    expect(() => readDocument({ formatVersion: 2 })).toThrow('Open it with a newer Even Watt.')
+    expect(() => readDocument({ ...ottrel, formatVersion: 1.5 })).toThrow(ProblemError)
+    for (const junk of [null, 7, 'text', [], { format: 'even-watt-trial' }])
+      expect(() => readDocument(junk)).toThrow(ProblemError)
+    expect(readDocument(ottrel).entries).toHaveLength(ottrel.entries.length)
+  })
+
+  it('give their editable part without the rest', () => {
+    expect(Object.keys(settingsOf(ottrel.trial)).sort()).toEqual([
+      'by',
+      'duty',
+      'hold',
+      'limiters',
+      'purpose',
+      'title',
+    ])
+  })
+})
+
+describe('addresses of this machine', () => {
+  it.each(['127.0.0.1', 'localhost', '::1', '[::1]'])('%s', (host) => expect(isLoopback(host)).toBe(true))
+  it.each(['0.0.0.0', '::', '10.0.0.1', 'example', '127.0.0.1.example'])('not %s', (host) =>
+    expect(isLoopback(host)).toBe(false),
+  )
+})

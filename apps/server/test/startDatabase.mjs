@@ -1,0 +1,17 @@
+// A PostgreSQL of the tests' own, in a folder of its own, on a free port: it can run beside a running start.
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pino } from 'pino'
+import { register } from 'tsx/esm/api'
+
+export default async function startDatabase() {
+  register()
+  const { startCluster } = await import('../src/cluster/cluster.ts')
+  const { migrate } = await import('../src/database/migrate.ts')
+  const folder = mkdtempSync(join(tmpdir(), 'even-watt-test-'))
+  const cluster = await startCluster(folder, () => undefined)
+  await migrate(cluster.url, pino({ level: 'silent' }))
+  process.env.EVEN_WATT_TEST_DATABASE = cluster.url
+  globalThis.evenWattTest = { cluster, folder }
+}

@@ -1,0 +1,89 @@
+import type { EntryOf } from '@even-watt/contract'
+import type { StepFigures } from '@even-watt/core'
+import { useImperativeHandle, useRef, useState, type Ref } from 'react'
+import type { TakenStep } from '../plan/PlannedNext'
+import { ArmsLength } from './ArmsLength'
+import type { Layout } from './columns'
+import { draftOf, emptyDraft } from './draft'
+import { EntryRows } from './EntryRows'
+import { ColumnWidths } from './StepGrid'
+import { useDraft } from './useDraft'
+import { useDraftPreview } from './useDraftPreview'
+
+/** What the rest of the ladder may ask of the step being typed. */
+export interface EntryHandle {
+  readonly repeat: (step: StepFigures) => void
+  readonly correct: (entry: EntryOf<'ladder'>) => void
+  readonly armsLength: () => void
+  readonly take: (planned: TakenStep) => void
+}
+
+interface Props {
+  readonly handle: Ref<EntryHandle>
+  readonly layout: Layout
+  readonly onCaptured: () => void
+}
+
+/** The step being typed, with its own state: a key redraws these two rows and nothing else. */
+export function Entry({ handle, layout, onCaptured }: Props) {
+  const [large, setLarge] = useState(false)
+  const firstField = useRef<HTMLInputElement>(null)
+  const state = useDraft()
+  const preview = useDraftPreview(state)
+  const { change, fields } = state
+
+  useImperativeHandle(
+    handle,
+    () => ({
+      repeat: (step) => {
+        const last = step.step.readings.at(-1)?.reading
+        if (!last) return
+        change({
+          ...emptyDraft,
+          load: last.load,
+          kind: last.kind,
+          uses: last.uses,
+          step: step.step.id,
+          position: last.position,
+          fan: last.fan ?? '',
+        })
+        requestAnimationFrame(() => document.getElementById(`entry ${fields[0]?.key ?? ''}`)?.focus())
+      },
+      correct: (entry) => {
+        change({
+          ...draftOf(entry, fields),
+          replaces: { entry: entry.id, why: 'Corrected after reading it again.' },
+        })
+        requestAnimationFrame(() => firstField.current?.focus())
+      },
+      armsLength: () => setLarge(true),
+      take: (planned) => {
+        change({ ...emptyDraft, ...planned })
+        requestAnimationFrame(() => document.getElementById(`entry ${fields[0]?.key ?? ''}`)?.focus())
+      },
+    }),
+    [change, fields],
+  )
+  return (
+    <>
+      {/* A table of its own, so that a key does not lay out and paint a ladder of hundreds of rows. */}
+      <table
+        className="no-print table-fixed border-collapse text-[0.97rem] contain-content"
+        style={{ width: layout.width }}
+        aria-label="Next step"
+      >
+        <ColumnWidths layout={layout} />
+        <tbody>
+          <EntryRows
+            state={state}
+            preview={preview.figures}
+            oddities={preview.oddities}
+            firstField={firstField}
+            onCaptured={onCaptured}
+          />
+        </tbody>
+      </table>
+      {large && <ArmsLength state={state} onClose={() => setLarge(false)} />}
+    </>
+  )
+}

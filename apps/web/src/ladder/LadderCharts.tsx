@@ -1,0 +1,50 @@
+import { claimValue } from '@even-watt/core'
+import { useCallback } from 'react'
+import { useTrial } from '../trials/useTrial'
+import { LazyChart } from '../ui/chart/LazyChart'
+import type { ChartTheme } from '../ui/chart/theme'
+import { efficiencyChart } from './efficiencyChart'
+import { lossChart } from './lossChart'
+
+interface Props {
+  readonly chosenStep: string | undefined
+  readonly onChoose?: (step: string) => void
+}
+
+/** Efficiency and losses of the rig revision on screen, the other revisions drawn over. */
+export function LadderCharts({ chosenStep, onChoose }: Props) {
+  const { view, analysis, trial } = useTrial()
+  const claim = analysis.record.revision.unit.claims.find((candidate) => candidate.quantity === 'efficiency')
+  const target = claim && claimValue(claim)
+  const buildEfficiency = useCallback(
+    (theme: ChartTheme) =>
+      efficiencyChart({ analyses: view.analyses, chosen: analysis, chosenStep, claim: target }, theme),
+    [view.analyses, analysis, chosenStep, target],
+  )
+  const buildLoss = useCallback(
+    (theme: ChartTheme) => lossChart(analysis, chosenStep, theme),
+    [analysis, chosenStep],
+  )
+  if (!analysis.steps.length) return null
+  const name = `${trial.title} rig ${analysis.record.revision.number}`
+  return (
+    <div className="mt-3 grid gap-6 lg:grid-cols-2 print:grid-cols-2 print:[zoom:0.75]">
+      <LazyChart
+        title="Efficiency against output"
+        description="Efficiency in per cent against output watts, with band, points and error bars, from B to C; dashed from A to C."
+        fileName={`${name} efficiency`}
+        height={240}
+        build={buildEfficiency}
+        onPick={onChoose}
+      />
+      <LazyChart
+        title={`Where the watts went, rig ${analysis.record.revision.number}`}
+        description="Watts lost in unit, leads and joints by step."
+        fileName={`${name} losses`}
+        height={240}
+        build={buildLoss}
+        onPick={onChoose}
+      />
+    </div>
+  )
+}

@@ -1,0 +1,152 @@
+import { attributeStep, claimValue, describeBank, keptWhy } from '@even-watt/core'
+import { useMemo, useRef, useState } from 'react'
+import { Link } from 'react-router'
+import { AgainstBefore } from '../compare/AgainstBefore'
+import { OddityNotices } from '../oddities/OddityNotices'
+import { PlannedNext } from '../plan/PlannedNext'
+import { StageHead } from '../trials/StageHead'
+import { TakingBack } from '../trials/TakingBack'
+import { useTrial } from '../trials/useTrial'
+import { useWidth } from '../ui/useWidth'
+import { layoutOf, leastWidth, type Place } from './columns'
+import { CurveFigures } from './CurveFigures'
+import { DutyEditor } from './DutyEditor'
+import { Entry, type EntryHandle } from './Entry'
+import { LadderCharts } from './LadderCharts'
+import { Ribbon } from './Ribbon'
+import { StepDetail } from './StepDetail'
+import { StepGrid } from './StepGrid'
+import { useLadderKeys } from './useLadderKeys'
+
+/** The ladder: ribbon over grid, the step being typed, the chosen step, and what the curve says. */
+export function LadderPage() {
+  const { analysis } = useTrial()
+  // A draft belongs to one rig revision: another one starts its own.
+  return <Ladder key={analysis.record.revision.number} />
+}
+
+function Ladder() {
+  const { trial, entries, view, unsent, analysis } = useTrial()
+  const { revision } = analysis.record
+  const [holder, width] = useWidth<HTMLDivElement>(leastWidth)
+  const layout = useMemo(() => layoutOf(width), [width])
+  const [picked, setPicked] = useState<string>()
+  const [place, setPlace] = useState<Place>()
+  const [takingBack, setTakingBack] = useState<string>()
+  const entry = useRef<EntryHandle>(null)
+
+  const steps = analysis.steps
+  const chosenFigures = steps.find((step) => step.step.id === picked) ?? steps.at(-1)
+  const chosen = chosenFigures?.step.id
+  const ratedClaim = revision.unit.claims.find((claim) => claim.quantity === 'continuous power')
+  const rated = ratedClaim && claimValue(ratedClaim)
+  const oddities = view.oddities[view.analyses.indexOf(analysis)] ?? []
+  const openOddities = oddities.filter((oddity) => keptWhy(oddity, view.record, analysis) === undefined)
+  const oddSteps = useMemo(
+    () => new Set(openOddities.flatMap((oddity) => oddity.at.step ?? [])),
+    [openOddities],
+  )
+  const unsentSteps = new Set(
+    steps
+      .filter((step) => step.step.readings.some((entry) => unsent.has(entry.id)))
+      .map((step) => step.step.id),
+  )
+  const general = openOddities.filter(
+    (oddity) => oddity.at.step === undefined && oddity.at.claim === undefined,
+  )
+
+  const blamed = useMemo(() => {
+    if (!chosenFigures) return undefined
+    const { culprit } = attributeStep(chosenFigures, analysis.supply, revision.rig)
+    return culprit?.kind === 'element' && culprit.excess ? culprit.name : undefined
+  }, [chosenFigures, analysis, revision])
+
+  const repeat = () => {
+    if (chosenFigures) entry.current?.repeat(chosenFigures)
+  }
+  const lastCapture = entries
+    .filter((entry) => entry.stage === 'ladder' && !view.record.struckWhy.has(entry.id))
+    .reduce<string | undefined>((_, entry) => entry.id, undefined)
+  useLadderKeys({
+    steps: steps.map((step) => step.step.id),
+    chosen,
+    choose: setPicked,
+    repeat,
+    takeBackLast: () => setTakingBack(lastCapture),
+    armsLength: () => entry.current?.armsLength(),
+  })
+
+  return (
+    <>
+      <StageHead title="Ladder">
+        <span className="text-quiet">
+          Capture <span className="kbd">Enter</span>
+        </span>
+        <button
+          type="button"
+          className="text-quiet hover:text-ink"
+          onClick={() => entry.current?.armsLength()}
+        >
+          Arm’s length <span className="kbd">F</span>
+        </button>
+        <Link className="plain-link" to={`/trials/${trial.id}/readings`}>
+          Import readings
+        </Link>
+        <a className="plain-link" href={`/api/trials/${trial.id}/export.csv`} download>
+          CSV
+        </a>
+        <a className="plain-link" href={`/api/trials/${trial.id}/export.json`} download>
+          JSON
+        </a>
+      </StageHead>
+      <div ref={holder} className="overflow-x-auto">
+        <Ribbon
+          layout={layout}
+          step={chosenFigures}
+          bank={describeBank(revision.rig.bank)}
+          unit={revision.unit.name}
+          blamed={blamed}
+          chosen={place}
+          onChoose={(next) => setPlace(place === next ? undefined : next)}
+        />
+        <StepGrid
+          layout={layout}
+          analysis={analysis}
+          rated={rated}
+          chosen={chosen}
+          place={place}
+          oddSteps={oddSteps}
+          unsentSteps={unsentSteps}
+          onChoose={setPicked}
+        />
+        <PlannedNext onTake={(planned) => entry.current?.take(planned)} />
+        <Entry handle={entry} layout={layout} onCaptured={() => setPicked(undefined)} />
+      </div>
+      {steps.length === 0 && (
+        <p className="mt-2">
+          No step yet. Type what is connected, press <span className="kbd">Enter</span>, and read the meters
+          in the order of your bench. Three loaded steps make a curve.
+        </p>
+      )}
+      {chosenFigures && (
+        <StepDetail
+          figures={chosenFigures}
+          place={place}
+          oddities={oddities.filter((oddity) => oddity.at.step === chosen)}
+          onCorrect={(reading) => entry.current?.correct(reading)}
+          onRepeat={repeat}
+        />
+      )}
+      <OddityNotices oddities={general} />
+      <AgainstBefore />
+      <LadderCharts chosenStep={chosen} onChoose={setPicked} />
+      {steps.length > 0 && (
+        <section className="mt-2">
+          <h2>What the curve says</h2>
+          <CurveFigures analysis={analysis} rated={rated} duty={trial.duty} dutyEditor={<DutyEditor />} />
+        </section>
+      )}
+      <TakingBack entry={takingBack} what="the last capture" onDone={() => setTakingBack(undefined)} />
+    </>
+  )
+}

@@ -1,0 +1,179 @@
+import type { EntryOf } from '@even-watt/contract'
+import { keptWhy, quantityData, type Oddity, type StepFigures } from '@even-watt/core'
+import { useState } from 'react'
+import { v7 } from 'uuid'
+import { AttributionBar } from '../attribution/AttributionBar'
+import { capture } from '../outbox/outbox'
+import { useTrial } from '../trials/useTrial'
+import { shortTime } from '../trials/WorkOrder'
+import { Asking } from '../ui/Asking'
+import { Fig } from '../ui/Fig'
+import { Notice } from '../ui/Notice'
+import type { Place } from './columns'
+import { showValue } from './draft'
+
+interface Props {
+  readonly figures: StepFigures
+  readonly oddities: readonly Oddity[]
+  readonly place: Place | undefined
+  readonly onCorrect: (entry: EntryOf<'ladder'>) => void
+  readonly onRepeat: () => void
+}
+
+const tapsOf: Record<Place, readonly string[]> = {
+  A: ['A'],
+  B: ['B'],
+  C: ['C'],
+  path: ['A', 'B'],
+  unit: ['B', 'C'],
+  system: ['A', 'C'],
+}
+
+type Asked = { kind: 'take back'; entry: string } | { kind: 'keep'; oddity: Oddity }
+
+/** The readings behind the chosen step, what is odd about them, and what can be done. */
+export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Props) {
+  const { trial, analysis, view, unsent } = useTrial()
+  const [asked, setAsked] = useState<Asked>()
+  const { revision } = analysis.record
+  const meterName = (id: string | undefined) => revision.meters.find((meter) => meter.id === id)?.name
+
+  const answer = (why: string) => {
+    if (!asked) return
+    const base = { id: v7(), revision: revision.number, at: new Date().toISOString(), why }
+    const entry =
+      asked.kind === 'take back' ? asked.entry : (asked.oddity.at.entry ?? figures.step.readings.at(-1)?.id)
+    if (entry === undefined) return
+    void capture(trial.id, [
+      asked.kind === 'take back'
+        ? { ...base, stage: 'take back', entry }
+        : { ...base, stage: 'keep', entry, oddity: asked.oddity.number },
+    ])
+    setAsked(undefined)
+  }
+
+  const readings = [...figures.step.readings, ...figures.step.struck].sort((a, b) => a.at.localeCompare(b.at))
+  return (
+    <section className="mt-2" aria-label="Readings of the chosen step">
+      {oddities.map((oddity, i) => {
+        const why = keptWhy(oddity, view.record, analysis)
+        return (
+          <Notice key={i} kind="odd" word={why === undefined ? 'Odd' : 'Kept'}>
+            {oddity.odd} {why === undefined ? `${oddity.why} ${oddity.todo}` : `Kept: ${why}`}{' '}
+            {why === undefined && (
+              <button
+                type="button"
+                className="plain-link no-print"
+                onClick={() => setAsked({ kind: 'keep', oddity })}
+              >
+                Keep it
+              </button>
+            )}
+          </Notice>
+        )
+      })}
+      <AttributionBar step={figures} analysis={analysis} />
+      <Further figures={figures} />
+      <ul className="text-[0.95rem]">
+        {readings.map((entry) => {
+          const struck = view.record.struckWhy.get(entry.id)
+          const values = entry.reading.values.filter(
+            (value) => !place || tapsOf[place].includes(quantityData[value.quantity].tap),
+          )
+          return (
+            <li key={entry.id} className="flex items-baseline gap-x-3 border-b border-rule py-0.5">
+              <span className="text-quiet figures">{shortTime(entry.at)}</span>
+              <span className={struck === undefined ? '' : 'line-through'}>
+                {values.map((value, i) => (
+                  <span key={i} className="mr-2.5 inline-block" title={meterName(value.meter) ?? value.grade}>
+                    <span className="text-quiet">{value.quantity}</span>{' '}
+                    <span className="figures">{showValue(value.quantity, value.value)}</span>
+                    {value.grade !== 'measured' && <span className="text-ochre"> {value.grade}</span>}
+                    {place && <span className="text-quiet"> {meterName(value.meter)}</span>}
+                  </span>
+                ))}
+                {!place && <span className="text-quiet">{circumstances(entry)}</span>}
+              </span>
+              {struck !== undefined && <span className="text-ochre">taken back: {struck}</span>}
+              {unsent.has(entry.id) && <span className="text-ochre">▲ unsent</span>}
+              {struck === undefined && (
+                <span className="no-print ml-auto flex gap-3 whitespace-nowrap">
+                  <button type="button" className="plain-link" onClick={() => onCorrect(entry)}>
+                    Correct
+                  </button>
+                  <button
+                    type="button"
+                    className="plain-link"
+                    onClick={() => setAsked({ kind: 'take back', entry: entry.id })}
+                  >
+                    Take back
+                  </button>
+                </span>
+              )}
+            </li>
+          )
+        })}
+      </ul>
+      <div className="no-print mt-1">
+        <button type="button" className="plain-link" onClick={onRepeat}>
+          Repeat this step <span className="kbd">R</span>
+        </button>
+      </div>
+      <Asking
+        open={asked !== undefined}
+        title={asked?.kind === 'keep' ? 'Keep this reading' : 'Take this reading back'}
+        label="Why? It stays in the record, struck through only when taken back."
+        action={asked?.kind === 'keep' ? 'Keep it' : 'Take it back'}
+        onAnswer={answer}
+        onClose={() => setAsked(undefined)}
+      />
+    </section>
+  )
+}
+
+/** Figures of the step that have no column of their own. */
+function Further({ figures }: { figures: StepFigures }) {
+  const further = [
+    ['regulation against nominal', figures.regulation],
+    ['against no load', figures.regulationNoLoad],
+    ['path', figures.R_path],
+    ['apparent power', figures.S],
+    ['frequency', figures.read.f],
+    ['temperature', figures.read.T],
+  ] as const
+  return (
+    <dl className="flex flex-wrap gap-x-5 border-b border-rule py-0.5">
+      {further.map(([words, figure]) => (
+        <div key={words} className="flex gap-1.5">
+          <dt className="text-quiet">{words}</dt>
+          <dd>
+            <Fig of={figure} withUnit />
+          </dd>
+        </div>
+      ))}
+    </dl>
+  )
+}
+
+function circumstances({ reading }: EntryOf<'ladder'>): string {
+  const display = Object.entries(reading.display ?? {}).map(
+    ([key, value]) => `${displayWords[key] ?? key} ${value}`,
+  )
+  return [
+    reading.fan && `fan ${reading.fan}`,
+    reading.alarm && reading.alarm !== 'none' && `alarm: ${reading.alarm}`,
+    reading.end && reading.end !== 'carried' && reading.end,
+    reading.held !== undefined && `held ${reading.held} s`,
+    display.length > 0 && `its display: ${display.join(', ')}`,
+    reading.note,
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}
+
+const displayWords: Record<string, string> = {
+  inputVoltage: 'in V',
+  outputVoltage: 'out V',
+  outputPower: 'out W',
+  frequency: 'Hz',
+}

@@ -1,0 +1,158 @@
+import type { Analysis, StepFigures } from '@even-watt/core'
+import { isFigure } from '@even-watt/core'
+import type { ReactNode } from 'react'
+import { Fig } from '../ui/Fig'
+import { columns, placeHue, placeWords, places, type Layout, type Place } from './columns'
+import { StepRow } from './StepRow'
+
+interface Props {
+  readonly layout: Layout
+  readonly analysis: Analysis
+  readonly rated: number | undefined
+  readonly chosen: string | undefined
+  readonly place: Place | undefined
+  readonly oddSteps: ReadonlySet<string>
+  readonly unsentSteps: ReadonlySet<string>
+  readonly onChoose: (step: string) => void
+}
+
+/** Rows that are drawn together; the browser skips those out of sight. */
+const together = 25
+
+/**
+ * Readings in the order they were taken, each column under the place on the circuit where it was read. A long
+ * ladder stands in several tables of the same widths, for the sake of painting.
+ */
+export function StepGrid(props: Props) {
+  const { layout, analysis } = props
+  const runs = Math.max(1, Math.ceil(analysis.steps.length / together))
+  return Array.from({ length: runs }, (_, run) => (
+    <div
+      key={run}
+      className={runs > 1 ? '[content-visibility:auto]' : ''}
+      style={{ width: layout.width, containIntrinsicSize: `auto ${together * rowHeight}px` }}
+    >
+      <table
+        className="table-fixed border-collapse text-[0.97rem]"
+        style={{ width: layout.width }}
+        aria-label={run === 0 ? 'Ladder' : `Ladder, from step ${run * together + 1}`}
+      >
+        <ColumnWidths layout={layout} />
+        <Heads hidden={run > 0} />
+        <tbody>
+          {run === 0 && <IdleRow analysis={analysis} />}
+          <Run {...props} from={run * together} />
+        </tbody>
+      </table>
+    </div>
+  ))
+}
+
+const rowHeight = 26
+
+function Run({
+  analysis,
+  from,
+  rated,
+  chosen,
+  place,
+  oddSteps,
+  unsentSteps,
+  onChoose,
+}: Props & { from: number }) {
+  return analysis.steps
+    .slice(from, from + together)
+    .map((figures, i) => (
+      <StepRow
+        key={figures.step.id}
+        figures={figures}
+        label={labelOf(figures, rated, from + i)}
+        chosen={figures.step.id === chosen}
+        place={place}
+        odd={oddSteps.has(figures.step.id)}
+        unsent={unsentSteps.has(figures.step.id)}
+        onChoose={onChoose}
+      />
+    ))
+}
+
+function Heads({ hidden }: { hidden: boolean }) {
+  return (
+    <thead className={hidden ? 'sr-only' : 'text-[0.8rem]'}>
+      <tr>
+        <th colSpan={2} className="border-t-3 border-rule px-1 text-left">
+          Step
+        </th>
+        {places.map(({ place: at, columns: run }) => (
+          <th
+            key={at}
+            colSpan={run.length}
+            className="border-t-3 px-1 text-left whitespace-nowrap"
+            style={{ borderColor: placeHue[at] }}
+          >
+            {placeWords[at]}
+          </th>
+        ))}
+      </tr>
+      <tr className="text-quiet border-b border-ink">
+        <th className="px-1 text-left font-normal">%</th>
+        <th className="px-1 text-left font-normal">load</th>
+        {columns.map((column) => (
+          <th key={column.key} className="px-1 text-right font-normal">
+            {column.head}
+          </th>
+        ))}
+      </tr>
+    </thead>
+  )
+}
+
+/** The same widths for the grid and the rows below it in which the next step is typed. */
+export function ColumnWidths({ layout }: { layout: Layout }) {
+  return (
+    <colgroup>
+      <col style={{ width: layout.step }} />
+      <col style={{ width: layout.load }} />
+      {columns.map((column) => (
+        <col key={column.key} style={{ width: layout.at.get(column.key)?.width }} />
+      ))}
+    </colgroup>
+  )
+}
+
+/** Share of the rating in %, or the number of the step where either is unknown. */
+export function labelOf(figures: StepFigures, rated: number | undefined, i: number): string {
+  return rated && isFigure(figures.P_C)
+    ? String(Math.round((figures.P_C.x.value / rated) * 100))
+    : `#${i + 1}`
+}
+
+/** Idle, from the no-load stage: the foot of the ladder. */
+function IdleRow({ analysis }: { analysis: Analysis }) {
+  const { noLoad } = analysis
+  if (!analysis.record.noLoad.length) return null
+  const cells: Record<string, ReactNode> = {
+    V_A: <Fig of={noLoad.read.V_A} bare />,
+    V_B: <Fig of={noLoad.read.V_B} bare />,
+    I: <Fig of={noLoad.I_idle} bare />,
+    P_loss: <Fig of={noLoad.P_idle} bare />,
+    V_C: <Fig of={noLoad.read.V_C} bare />,
+    f: <Fig of={noLoad.read.f} bare />,
+    THD: <Fig of={noLoad.read.THD} bare />,
+  }
+  return (
+    <tr className="h-[26px] border-b border-rule">
+      <td className="px-1">idle</td>
+      <td className="text-quiet truncate px-1">nothing connected</td>
+      {columns.map((column) => (
+        <td key={column.key} className="px-1 text-right whitespace-nowrap">
+          {cells[column.key] ?? (
+            <span className="text-quiet" title="not a figure of an idle reading">
+              –
+            </span>
+          )}
+        </td>
+      ))}
+    </tr>
+  )
+}

@@ -1,0 +1,79 @@
+import type { StepFigures } from '@even-watt/core'
+import { isFigure } from '@even-watt/core'
+import { memo } from 'react'
+import { Fig } from '../ui/Fig'
+import { columns, type Place } from './columns'
+
+interface Props {
+  readonly figures: StepFigures
+  readonly label: string
+  readonly chosen: boolean
+  readonly place: Place | undefined
+  readonly odd: boolean
+  readonly unsent: boolean
+  readonly onChoose: (step: string) => void
+}
+
+/** One step of the ladder. Drawn again only when its own figures change, so that typing stays quick. */
+export const StepRow = memo(function StepRow({
+  figures,
+  label,
+  chosen,
+  place,
+  odd,
+  unsent,
+  onChoose,
+}: Props) {
+  const { step } = figures
+  const repeats = step.readings.length
+  return (
+    <tr
+      className={`h-[26px] border-b ${chosen ? 'bg-chosen border-ink shadow-[inset_3px_0_var(--ink)]' : 'border-rule hover:bg-raised'}`}
+      aria-selected={chosen}
+      data-step={step.id}
+      onClick={() => onChoose(step.id)}
+    >
+      <td className="figures px-1 whitespace-nowrap">
+        <button
+          type="button"
+          className={chosen ? 'font-bold' : ''}
+          onClick={() => onChoose(step.id)}
+          aria-label={`Choose step ${label}`}
+        >
+          {label}
+        </button>
+      </td>
+      <td className="truncate px-1" title={figures.load}>
+        {unsent && (
+          <span className="text-ochre" title="not sent yet">
+            ▲{' '}
+          </span>
+        )}
+        {odd && (
+          <span className="text-ochre" title="something is odd here">
+            △{' '}
+          </span>
+        )}
+        {figures.load}
+        {repeats > 1 && <span className="text-quiet text-[0.85em]"> ×{repeats}</span>}
+      </td>
+      {columns.map((column) => {
+        const figure = column.figure(figures)
+        const fitted = isFigure(figure) && figure.working.notes.some((note) => note.startsWith('V_C·I_C'))
+        return (
+          <td
+            key={column.key}
+            className={`px-1 text-right whitespace-nowrap ${place === column.place ? 'bg-chosen' : ''}`}
+          >
+            <Fig of={figure} bare={column.bare ?? true} hue={column.hue} />
+            {fitted && column.key === 'P_C' && (
+              <span className="text-quiet" title="V_C·I_C in place of a wattmeter">
+                *
+              </span>
+            )}
+          </td>
+        )
+      })}
+    </tr>
+  )
+})

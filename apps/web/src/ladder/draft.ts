@@ -1,0 +1,198 @@
+import type {
+  alarms,
+  EntryOf,
+  ends,
+  fanStates,
+  grades,
+  loadKinds,
+  LoadUse,
+  Quantity,
+  Rig,
+  Value,
+} from '@even-watt/contract'
+import { parseNumber, parseTemperature, quantityData, quantities } from '@even-watt/core'
+
+/** One field of the entry row: a quantity on a meter; without a meter, no uncertainty is known. */
+export interface EntryField {
+  readonly key: string
+  readonly quantity: Quantity
+  readonly meter: string | undefined
+}
+
+/** A step as typed, kept as text until it is captured. */
+export interface Draft {
+  readonly load: string
+  readonly kind: (typeof loadKinds)[number]
+  readonly texts: Readonly<Record<string, string>>
+  /** When each value was last typed, ISO. */
+  readonly times: Readonly<Record<string, string>>
+  readonly fan: '' | (typeof fanStates)[number]
+  readonly alarm: (typeof alarms)[number]
+  readonly end: (typeof ends)[number]
+  readonly held: string
+  readonly note: string
+  readonly display: Readonly<Record<'inputVoltage' | 'outputVoltage' | 'outputPower' | 'frequency', string>>
+  /** Grade of values that no meter is named for. */
+  readonly otherGrade: Exclude<(typeof grades)[number], 'measured'>
+  /** Set when the draft repeats or corrects: the step it belongs to. */
+  readonly step?: string
+  readonly position?: number
+  readonly replaces?: { readonly entry: string; readonly why: string }
+  /** Taken from the plan; words typed over it drop it. */
+  readonly uses?: readonly LoadUse[] | undefined
+}
+
+export const emptyDraft: Draft = {
+  load: '',
+  kind: 'element',
+  texts: {},
+  times: {},
+  fan: '',
+  alarm: 'none',
+  end: 'carried',
+  held: '',
+  note: '',
+  display: { inputVoltage: '', outputVoltage: '', outputPower: '', frequency: '' },
+  otherGrade: 'display',
+}
+
+/** Fields in reading order: those the rig hangs meters on, then the rest, which have no meter. */
+export function fieldsOf(rig: Rig): EntryField[] {
+  const assigned = rig.assignments.flatMap(({ quantity, meter }): EntryField[] =>
+    quantity === 'idle I' ? [] : [{ key: `${quantity}|${meter}`, quantity, meter }],
+  )
+  const has = new Set(assigned.map((field) => field.quantity))
+  // Bank current is asked for only where a meter is hung for it.
+  const rest = quantities
+    .filter((quantity) => !has.has(quantity) && quantity !== 'I_bank')
+    .map((quantity) => ({ key: `${quantity}|`, quantity, meter: undefined }))
+  return [...assigned, ...rest]
+}
+
+/** Typed in the unit shown, stored in SI: THD is typed in per cent. */
+const storedFactor = (quantity: Quantity) => (quantityData[quantity].unit === '%' ? 0.01 : 1)
+
+export const showValue = (quantity: Quantity, value: number) =>
+  String(Number((value / storedFactor(quantity)).toPrecision(10)))
+
+const limit = 1e6
+
+export interface ReadDraft {
+  readonly values: readonly Value[]
+  /** Sentences by field key. */
+  readonly faults: Readonly<Record<string, string>>
+}
+
+/** What has been typed so far as values; what cannot be read is named, and stays typed. */
+export function readDraft(draft: Draft, fields: readonly EntryField[]): ReadDraft {
+  const values: Value[] = []
+  const faults: Record<string, string> = {}
+  for (const { key, quantity, meter } of fields) {
+    const text = draft.texts[key]
+    if (!text?.trim()) continue
+    const parsed = quantity === 'T' ? parseTemperature(text) : parseNumber(text)
+    if (!parsed.ok) {
+      faults[key] = `${quantity}: ${parsed.why}`
+    } else if (Math.abs(parsed.value) > limit) {
+      faults[key] =
+        `${quantity}: ${text.slice(0, 24)} is out of reach; up to ${limit} ${quantityData[quantity].unit} is accepted.`
+    } else {
+      const at = draft.times[key]
+      values.push({
+        quantity,
+        value: Number((parsed.value * storedFactor(quantity)).toPrecision(15)),
+        grade: meter ? 'measured' : draft.otherGrade,
+        ...(meter ? { meter } : {}),
+        ...(at ? { at } : {}),
+      })
+    }
+  }
+  return { values, faults }
+}
+
+const optional = (
+  faults: Record<string, string>,
+  key: string,
+  words: string,
+  text: string,
+): number | undefined => {
+  if (!text.trim()) return undefined
+  const parsed = parseNumber(text)
+  if (parsed.ok && parsed.value >= 0) return parsed.value
+  faults[key] = `${words}: ${parsed.ok ? 'a number from 0 up' : parsed.why}`
+  return undefined
+}
+
+export interface Built {
+  readonly entry: EntryOf<'ladder'>
+  readonly faults: Readonly<Record<string, string>>
+}
+
+/** The entry a draft would become. It may be shown while faults remain, but is captured only without any. */
+export function buildEntry(
+  draft: Draft,
+  fields: readonly EntryField[],
+  context: { id: string; step: string; position: number; revision: number; at: string },
+): Built {
+  const read = readDraft(draft, fields)
+  const faults: Record<string, string> = { ...read.faults }
+  const held = optional(faults, 'held', 'Held', draft.held)
+  const display = Object.fromEntries(
+    Object.entries(draft.display).flatMap(([key, text]) => {
+      const value = optional(faults, `display.${key}`, 'Display', text)
+      return value === undefined ? [] : [[key, value]]
+    }),
+  )
+  if (!draft.load.trim()) faults['load'] = 'Load: say in a few words what is connected.'
+  if (!read.values.length) faults['values'] = 'Nothing is read yet: at least one value makes a reading.'
+  return {
+    faults,
+    entry: {
+      id: context.id,
+      stage: 'ladder',
+      revision: context.revision,
+      at: context.at,
+      ...(draft.replaces ? { replaces: { ...draft.replaces } } : {}),
+      reading: {
+        step: draft.step ?? context.step,
+        position: draft.position ?? context.position,
+        load: draft.load.trim() || '…',
+        kind: draft.kind,
+        ...(draft.uses?.length ? { uses: [...draft.uses] } : {}),
+        values: [...read.values],
+        ...(Object.keys(display).length ? { display } : {}),
+        ...(draft.fan ? { fan: draft.fan } : {}),
+        alarm: draft.alarm,
+        end: draft.end,
+        ...(held ? { held } : {}),
+        ...(draft.note.trim() ? { note: draft.note.trim() } : {}),
+      },
+    },
+  }
+}
+
+/** A reading back in the entry row, to correct it. */
+export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[]): Draft {
+  const { reading } = entry
+  const texts: Record<string, string> = {}
+  for (const value of reading.values) {
+    const field =
+      fields.find((candidate) => candidate.quantity === value.quantity && candidate.meter === value.meter) ??
+      fields.find((candidate) => candidate.quantity === value.quantity)
+    if (field) texts[field.key] = showValue(value.quantity, value.value)
+  }
+  return {
+    ...emptyDraft,
+    load: reading.load,
+    kind: reading.kind,
+    uses: reading.uses,
+    texts,
+    fan: reading.fan ?? '',
+    alarm: reading.alarm ?? 'none',
+    end: reading.end ?? 'carried',
+    held: reading.held === undefined ? '' : String(reading.held),
+    note: reading.note ?? '',
+    step: reading.step,
+    position: reading.position,
+  }
+}

@@ -1,0 +1,254 @@
+import {
+  efficiencyAt,
+  expanded,
+  hasFit,
+  isFigure,
+  peakOf,
+  type Analysis,
+  type Derived,
+  type LossFit,
+} from '@even-watt/core'
+import type {
+  ChartOption,
+  CustomSeriesOption,
+  LineSeriesOption,
+  ScatterSeriesOption,
+} from '../ui/chart/engine'
+import type { ChartTheme } from '../ui/chart/theme'
+
+type Point = [x: number, y: number]
+type Series = LineSeriesOption | ScatterSeriesOption | CustomSeriesOption
+
+const samples = 120
+
+/** Loads to draw a curve at, dense where it bends, with both sides of every change of the fan. */
+function loadsBetween(fit: LossFit, from: number, to: number): number[] {
+  const even = Array.from({ length: samples + 1 }, (_, i) => from + (to - from) * (i / samples) ** 2)
+  const edges = fit.regimes.map((regime) => regime.to).filter((edge) => edge > from && edge < to)
+  return [...even, ...edges.flatMap((edge) => [edge * 0.9999, edge])].sort((a, b) => a - b)
+}
+
+const percent = (x: number) => x * 100
+
+const curve = (fit: LossFit, from: number, to: number): Point[] =>
+  loadsBetween(fit, from, to).map((P) => [P, percent(efficiencyAt(fit, P).value)])
+
+interface Wanted {
+  readonly analyses: readonly Analysis[]
+  readonly chosen: Analysis
+  readonly chosenStep: string | undefined
+  /** A claimed efficiency, as a fraction. */
+  readonly claim: number | undefined
+}
+
+/**
+ * Efficiency against output watts: the chosen revision with its band, points and error bars; the others drawn over
+ * it as plain lines; the system dashed in copper; dotted beyond the measured range.
+ */
+export function efficiencyChart(
+  { analyses, chosen, chosenStep, claim }: Wanted,
+  theme: ChartTheme,
+): ChartOption {
+  const series: Series[] = []
+  const line = (data: Point[], more: LineSeriesOption): LineSeriesOption => ({
+    type: 'line',
+    data,
+    symbol: 'none',
+    silent: true,
+    labelLayout: { moveOverlap: 'shiftY' },
+    ...more,
+  })
+  const revisionWords = (analysis: Analysis) =>
+    analyses.length > 1 ? `, rig ${analysis.record.revision.number}` : ''
+  const fit = chosen.unitFit
+  const points = [...chosen.steps, ...analyses.flatMap((analysis) => analysis.steps)].flatMap((step) =>
+    isFigure(step.P_C) && isFigure(step.eta_unit)
+      ? [[step.P_C.x.value, percent(step.eta_unit.x.value)] as const]
+      : [],
+  )
+  const top = Math.max(...points.map(([P]) => P), ...(hasFit(fit) ? [fit.high] : []), 1)
+  const worst = Math.min(...points.map(([, eta]) => eta), claim === undefined ? 100 : percent(claim))
+  const floor = Math.max(0, Math.floor((Math.max(worst, 50) - 4) / 5) * 5)
+
+  if (hasFit(fit)) {
+    const inside = loadsBetween(fit, fit.low, fit.high).map((P) => [P, efficiencyAt(fit, P)] as const)
+    series.push(
+      line(
+        inside.map(([P, eta]) => [P, percent(eta.value - expanded(eta))]),
+        { stack: 'band', lineStyle: { opacity: 0 } },
+      ),
+      line(
+        inside.map(([P, eta]) => [P, percent(2 * expanded(eta))]),
+        { stack: 'band', lineStyle: { opacity: 0 }, areaStyle: { color: theme.petrolSoft, opacity: 0.7 } },
+      ),
+    )
+  }
+  for (const analysis of analyses) {
+    if (hasFit(analysis.systemFit)) {
+      series.push(
+        line(curve(analysis.systemFit, analysis.systemFit.low, analysis.systemFit.high), {
+          lineStyle: { color: theme.copper, width: analysis === chosen ? 2 : 1, type: 'dashed' },
+          endLabel: endLabel(`A to C${revisionWords(analysis)}`, theme.copper, theme),
+        }),
+      )
+    }
+  }
+  for (const analysis of analyses) {
+    if (analysis !== chosen && hasFit(analysis.unitFit)) {
+      series.push(
+        line(curve(analysis.unitFit, analysis.unitFit.low, analysis.unitFit.high), {
+          lineStyle: { color: theme.petrol, width: 1 },
+        }),
+      )
+    }
+  }
+  if (hasFit(fit)) {
+    series.push(
+      line(curve(fit, fit.low, fit.high), {
+        lineStyle: { color: theme.petrol, width: 2.5 },
+        endLabel: endLabel(`unit${revisionWords(chosen)}`, theme.petrol, theme),
+      }),
+      line(curve(fit, fit.low * 0.4, fit.low), {
+        lineStyle: { color: theme.petrol, width: 1.5, type: 'dotted' },
+      }),
+    )
+  }
+  if (claim !== undefined) {
+    series.push(
+      line(
+        [
+          [0, percent(claim)],
+          [top, percent(claim)],
+        ],
+        {
+          lineStyle: { color: theme.ink, width: 1, type: 'dotted' },
+          label: { show: false },
+          endLabel: endLabel('claim', theme.ink, theme),
+        },
+      ),
+    )
+  }
+  series.push(errorBars(chosen, theme), measuredPoints(chosen, chosenStep, theme))
+  const peak = hasFit(fit) ? peakOf(fit) : undefined
+  if (peak) series.push(peakMark(peak.P.value, percent(peak.eta.value), theme))
+
+  return {
+    textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
+    grid: { left: 44, right: 96, top: 22, bottom: 40 },
+    tooltip: {
+      trigger: 'item',
+      backgroundColor: theme.ground,
+      borderColor: theme.ink,
+      textStyle: { color: theme.ink, fontSize: 13 },
+      formatter: (item) => {
+        const one = Array.isArray(item) ? item[0] : item
+        return (one?.data as { said?: string } | undefined)?.said ?? ''
+      },
+    },
+    xAxis: axis('output, W', theme, {
+      min: 0,
+      max: Math.ceil((top * 1.02) / 50) * 50,
+      splitLine: { show: false },
+    }),
+    yAxis: axis('efficiency, %', theme, {
+      min: floor,
+      max: 100,
+      splitLine: { lineStyle: { color: theme.rule } },
+    }),
+    series,
+  }
+}
+
+export const axis = (name: string, theme: ChartTheme, more: object) => ({
+  type: 'value' as const,
+  name,
+  nameLocation: 'middle' as const,
+  nameGap: name.includes('output') ? 24 : 34,
+  nameTextStyle: { color: theme.quiet },
+  axisLine: { show: true, lineStyle: { color: theme.ink } },
+  axisTick: { show: true, lineStyle: { color: theme.ink } },
+  axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => String(value) },
+  ...more,
+})
+
+const endLabel = (words: string, color: string, theme: ChartTheme) => ({
+  show: true,
+  formatter: words,
+  color,
+  fontFamily: theme.words,
+  fontSize: 12,
+  distance: 10,
+})
+
+function measuredPoints(
+  analysis: Analysis,
+  chosenStep: string | undefined,
+  theme: ChartTheme,
+): ScatterSeriesOption {
+  return {
+    type: 'scatter',
+    symbolSize: 8,
+    z: 10,
+    data: analysis.steps.flatMap((step) => {
+      if (!isFigure(step.P_C) || !isFigure(step.eta_unit)) return []
+      const [P, eta] = [step.P_C.x.value, percent(step.eta_unit.x.value)]
+      const chosen = step.step.id === chosenStep
+      return [
+        {
+          value: [P, eta],
+          key: step.step.id,
+          said: `${escapeText(step.load)}<br>${P.toFixed(0)} W, ${eta.toFixed(1)} ± ${percent(expanded(step.eta_unit.x)).toFixed(1)} %`,
+          symbolSize: chosen ? 13 : 8,
+          itemStyle: { color: chosen ? theme.ink : theme.ground, borderColor: theme.ink, borderWidth: 1.5 },
+        },
+      ]
+    }),
+  }
+}
+
+/** Chart tooltips are HTML: text from people is escaped. */
+const escapeText = (text: string) => text.replace(/[&<>"']/g, (character) => `&#${character.charCodeAt(0)};`)
+
+function errorBars(analysis: Analysis, theme: ChartTheme): CustomSeriesOption {
+  const bar = (P: Derived, eta: Derived) =>
+    isFigure(P) && isFigure(eta)
+      ? [[P.x.value, percent(eta.x.value - expanded(eta.x)), percent(eta.x.value + expanded(eta.x))]]
+      : []
+  return {
+    type: 'custom',
+    silent: true,
+    z: 9,
+    clip: true,
+    data: analysis.steps.flatMap((step) => bar(step.P_C, step.eta_unit)),
+    encode: { x: 0, y: [1, 2] },
+    renderItem: (_parameters, tools) => {
+      const low = tools.coord([tools.value(0), tools.value(1)])
+      const high = tools.coord([tools.value(0), tools.value(2)])
+      const [x = 0, y1 = 0] = low
+      const [, y2 = 0] = high
+      return { type: 'line', shape: { x1: x, y1, x2: x, y2 }, style: { stroke: theme.ink, lineWidth: 1.2 } }
+    },
+  }
+}
+
+function peakMark(P: number, eta: number, theme: ChartTheme): ScatterSeriesOption {
+  return {
+    type: 'scatter',
+    silent: true,
+    symbol: 'triangle',
+    symbolRotate: 180,
+    z: 12,
+    symbolSize: 9,
+    symbolOffset: [0, -9],
+    itemStyle: { color: theme.petrol },
+    label: {
+      show: true,
+      position: 'top',
+      formatter: `peak ${eta.toFixed(1)} % at ${P.toFixed(0)} W`,
+      color: theme.ink,
+      fontWeight: 'bold',
+      fontFamily: theme.words,
+    },
+    data: [[P, eta]],
+  }
+}

@@ -1,0 +1,98 @@
+import { demo } from '@even-watt/bench'
+import fc from 'fast-check'
+import { columns, layoutOf, leastWidth, places } from './columns'
+import { buildEntry, draftOf, emptyDraft, fieldsOf, readDraft, showValue } from './draft'
+
+const [rig] = demo().rigs
+const [trial] = demo().trials
+if (!rig || !trial) throw new Error('no demo')
+const fields = fieldsOf(rig)
+const keyOf = (quantity: string) => fields.find((field) => field.quantity === quantity)?.key ?? ''
+const context = {
+  id: crypto.randomUUID(),
+  step: crypto.randomUUID(),
+  position: 10,
+  revision: 1,
+  at: '2026-03-12T09:00:00.000Z',
+}
+
+describe('the step being typed', () => {
+  it('has its fields in the reading order of the rig, then those without a meter', () => {
+    expect(fields.slice(0, 3).map((field) => field.quantity)).toEqual(['V_A', 'V_B', 'I'])
+    expect(fields.every((field) => field.quantity !== ('idle I' as string))).toBe(true)
+    const bare = fieldsOf({ ...rig, assignments: [] })
+    expect(bare.map((field) => field.meter)).toEqual(bare.map(() => undefined))
+    expect(bare).toHaveLength(10)
+  })
+
+  it('keeps what can be read and names what cannot', () => {
+    const draft = {
+      ...emptyDraft,
+      texts: {
+        [keyOf('V_A')]: '26,24',
+        [keyOf('V_B')]: '12.8.4',
+        [keyOf('THD')]: '1.6',
+        [keyOf('P_C')]: '2e9',
+      },
+    }
+    const { values, faults } = readDraft(draft, fields)
+    expect(values.map((value) => [value.quantity, value.value])).toEqual([
+      ['V_A', 26.24],
+      ['THD', 0.016],
+    ])
+    expect(Object.keys(faults)).toEqual([keyOf('V_B'), keyOf('P_C')])
+  })
+
+  it('is no reading without a load or a value, and says so', () => {
+    expect(Object.keys(buildEntry(emptyDraft, fields, context).faults)).toEqual(['load', 'values'])
+    const held = { ...emptyDraft, load: 'plate', held: '-3', texts: { [keyOf('I')]: '14.4' } }
+    expect(buildEntry(held, fields, context).faults).toEqual({ held: 'Held: a number from 0 up' })
+  })
+
+  it('marks values without a meter by the grade the tester gives them', () => {
+    const draft = { ...emptyDraft, otherGrade: 'estimated' as const, texts: { 'V_B|': '25' } }
+    expect(readDraft(draft, fieldsOf({ ...rig, assignments: [] })).values).toEqual([
+      { quantity: 'V_B', value: 25, grade: 'estimated' },
+    ])
+  })
+
+  it('comes back from a reading as it was typed, to be corrected', () => {
+    for (const entry of trial.entries) {
+      if (entry.stage !== 'ladder') continue
+      const again = buildEntry(draftOf(entry, fields), fields, context).entry.reading
+      expect(again.step).toBe(entry.reading.step)
+      expect(again.values.map(({ quantity, value, meter }) => [quantity, value, meter])).toEqual(
+        expect.arrayContaining(
+          entry.reading.values.map(({ quantity, value, meter }) => [quantity, value, meter]),
+        ),
+      )
+    }
+  })
+
+  it('shows fractions in per cent without the dust of binary numbers', () => {
+    expect(showValue('THD', 0.016)).toBe('1.6')
+    expect(showValue('V_A', 24.92)).toBe('24.92')
+  })
+})
+
+describe('the layout shared by ribbon and grid', () => {
+  it('fills the width, never under the least, in the order of the columns', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 200, max: 4000 }), (available) => {
+        const layout = layoutOf(available)
+        expect(layout.width).toBe(Math.max(available, leastWidth))
+        let edge = layout.step + layout.load
+        for (const column of columns) {
+          const box = layout.at.get(column.key)
+          expect(box?.left).toBeCloseTo(edge, 6)
+          edge += box?.width ?? 0
+        }
+        expect(edge).toBeCloseTo(layout.width, 6)
+      }),
+    )
+  })
+
+  it('groups neighbouring columns by their place on the circuit', () => {
+    expect(places.map(({ place }) => place)).toEqual(['A', 'path', 'B', 'unit', 'C', 'system'])
+  })
+})

@@ -1,0 +1,86 @@
+import { isFigure, type Analysis, type Derived, type StepFigures } from '@even-watt/core'
+import type { BarSeriesOption, ChartOption } from '../ui/chart/engine'
+import type { ChartTheme } from '../ui/chart/theme'
+import { axis } from './efficiencyChart'
+
+const watts = (derived: Derived): number => (isFigure(derived) ? Math.max(0, derived.x.value) : 0)
+
+interface Part {
+  readonly words: string
+  readonly of: (step: StepFigures) => number
+  readonly fill: (theme: ChartTheme) => string
+  readonly stroke: (theme: ChartTheme) => string
+}
+
+/** Lost in the unit, in the leads by their own resistance, and in the joints between. */
+const parts: readonly Part[] = [
+  {
+    words: 'unit',
+    of: (step) => watts(step.P_loss),
+    fill: (theme) => theme.plumSoft,
+    stroke: (theme) => theme.plum,
+  },
+  {
+    words: 'leads',
+    of: (step) => Math.min(watts(step.P_leads), watts(step.P_path)),
+    fill: (theme) => theme.copperSoft,
+    stroke: (theme) => theme.copper,
+  },
+  {
+    words: 'joints',
+    of: (step) => watts(step.P_joints),
+    fill: (theme) => theme.madder,
+    stroke: (theme) => theme.madder,
+  },
+]
+
+/** Input power lost in unit, leads and joints against load, by step; bars start at zero, for their length is the size. */
+export function lossChart(
+  analysis: Analysis,
+  chosenStep: string | undefined,
+  theme: ChartTheme,
+): ChartOption {
+  const steps = analysis.steps.filter((step) => isFigure(step.P_C) && isFigure(step.P_loss))
+  const last = steps.at(-1)
+  return {
+    textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
+    grid: { left: 48, right: 92, top: 22, bottom: 40 },
+    xAxis: {
+      type: 'category',
+      data: steps.map((step) => String(Math.round(watts(step.P_C)))),
+      name: 'output, W, by step',
+      nameLocation: 'middle',
+      nameGap: 24,
+      nameTextStyle: { color: theme.quiet },
+      axisLine: { lineStyle: { color: theme.ink } },
+      axisTick: { show: false },
+      axisLabel: { color: theme.ink, fontFamily: theme.figures },
+    },
+    yAxis: axis('lost, W', theme, { min: 0, splitLine: { lineStyle: { color: theme.rule } } }),
+    series: parts.map((part): BarSeriesOption => ({
+      type: 'bar',
+      stack: 'lost',
+      barMaxWidth: 44,
+      data: steps.map((step) => ({
+        value: part.of(step),
+        key: step.step.id,
+        itemStyle: {
+          color: part.fill(theme),
+          borderColor: step.step.id === chosenStep ? theme.ink : part.stroke(theme),
+          borderWidth: step.step.id === chosenStep ? 2 : 1,
+        },
+        label:
+          step === last && part.of(step) > 0
+            ? {
+                show: true,
+                position: 'right',
+                distance: 6,
+                color: part.stroke(theme),
+                fontFamily: theme.words,
+                formatter: `${part.words} ${part.of(step).toPrecision(3)} W`,
+              }
+            : { show: false },
+      })),
+    })),
+  }
+}

@@ -1,0 +1,169 @@
+import { sentences, ShelfDocument, shelfFormat, type StoredLoad } from '@even-watt/contract'
+import { quickLoad, say } from '@even-watt/core'
+import { useState, type FormEvent } from 'react'
+import { v7 } from 'uuid'
+import { safeParse } from 'zod/mini'
+import { api, problemOf } from '../api/api'
+import { DocumentList } from '../ui/DocumentList'
+import { TextField } from '../ui/form'
+import { Notice } from '../ui/Notice'
+
+/** The load shelf: label watts, what was really taken, and a line to add one quickly. */
+export function LoadsPage() {
+  const query = api.useLoadsQuery()
+  const { data: taken = [] } = api.useTakenQuery()
+  const tookOf = (setting: string) => taken.find((one) => one.setting === setting)
+  return (
+    <DocumentList<StoredLoad>
+      title="Loads"
+      what="load"
+      path="/loads"
+      query={query}
+      empty="No load yet. Type a line such as “kettle 1750 W 230 V”: plans are made from what stands here."
+      before={<Shelf loads={query.data ?? []} />}
+      columns={[
+        ['kind', (load) => load.kind],
+        [
+          'settings',
+          (load) => (
+            <ul>
+              {load.settings.map((setting) => {
+                const took = tookOf(setting.id)
+                return (
+                  <li key={setting.id}>
+                    {setting.name} <span className="figures">{say(setting.watts, 'W')}</span>
+                    {took && (
+                      <span className="text-quiet">
+                        {' '}
+                        took {say(took.watts, 'W')}
+                        {took.times > 1 && ` ± ${say(took.spread, '', 2)}`}, {took.times} ×
+                      </span>
+                    )}
+                  </li>
+                )
+              })}
+            </ul>
+          ),
+        ],
+        ['at', (load) => `${load.volts} V`],
+        [
+          'besides',
+          (load) =>
+            [
+              load.powerFactor !== undefined && `PF ${load.powerFactor}`,
+              load.inrush !== undefined && `inrush ${load.inrush} ×`,
+              load.cord !== undefined && `cord ${load.cord} A`,
+              load.loud && 'loud',
+              load.note,
+            ]
+              .filter(Boolean)
+              .join(', ') || '–',
+        ],
+      ]}
+    />
+  )
+}
+
+const usualVolts = 230
+
+/** Quick add, and the shelf in and out as one file. */
+function Shelf({ loads }: { loads: readonly StoredLoad[] }) {
+  const [line, setLine] = useState('')
+  const [said, setSaid] = useState<{ kind: 'good' | 'problem'; words: string }>()
+  const [save] = api.useSaveLoadMutation()
+
+  const add = async (event: FormEvent) => {
+    event.preventDefault()
+    const read = quickLoad(line, loads.at(-1)?.volts ?? usualVolts)
+    if (!read.ok) return setSaid({ kind: 'problem', words: read.why })
+    const { load } = read
+    const twin = loads.find(({ name }) => name.toLowerCase() === load.name.toLowerCase())
+    if (twin)
+      return setSaid({
+        kind: 'problem',
+        words: `"${twin.name}" stands on the shelf already; give this one another name.`,
+      })
+    const settings = load.settings.map((setting) => ({ id: v7(), ...setting }))
+    try {
+      await save({ id: v7(), editedFrom: 0, content: { ...load, settings, loud: false } }).unwrap()
+      setSaid({ kind: 'good', words: `${load.name} is on the shelf, as ${load.kind}.` })
+      setLine('')
+    } catch (error) {
+      setSaid({ kind: 'problem', words: problemOf(error).title })
+    }
+  }
+  const take = async (file: File | undefined) => {
+    if (!file) return
+    const document = await readShelf(file)
+    if (typeof document === 'string') return setSaid({ kind: 'problem', words: document })
+    const here = new Set(loads.map(({ id }) => id))
+    const fresh = document.loads.filter(({ id }) => !here.has(id))
+    const failures: string[] = []
+    for (const load of fresh) {
+      await save({ id: load.id, editedFrom: 0, content: load })
+        .unwrap()
+        .catch((error: unknown) => failures.push(problemOf(error).title))
+    }
+    const kept = document.loads.length - fresh.length
+    setSaid(
+      failures.length
+        ? { kind: 'problem', words: `${failures.length} loads were not taken in: ${failures[0] ?? ''}` }
+        : { kind: 'good', words: `${fresh.length} loads taken in; ${kept} stood here already.` },
+    )
+  }
+  return (
+    <section className="mb-4">
+      <form className="flex flex-wrap items-end gap-3" onSubmit={(event) => void add(event)}>
+        <TextField
+          label="Quick add"
+          value={line}
+          onChange={(event) => setLine(event.target.value)}
+          placeholder="kettle 1750 W 230 V"
+          maxLength={200}
+          className="min-w-64 flex-1"
+        />
+        <button type="submit" className="action">
+          Put on the shelf
+        </button>
+        <button type="button" className="plain-link" onClick={() => download(loads)} disabled={!loads.length}>
+          Export
+        </button>
+        <label className="plain-link cursor-pointer">
+          Import
+          <input
+            type="file"
+            accept="application/json,.json"
+            className="sr-only"
+            onChange={(event) => void take(event.target.files?.[0])}
+          />
+        </label>
+      </form>
+      {said && <Notice kind={said.kind}>{said.words}</Notice>}
+    </section>
+  )
+}
+
+const mostBytes = 1_000_000
+
+/** The loads of a file from anyone, or the sentence that says what is wrong with it. */
+async function readShelf(file: File): Promise<ShelfDocument | string> {
+  if (file.size > mostBytes) return 'This file is over 1 MB: no load shelf is that large.'
+  let content: unknown
+  try {
+    content = JSON.parse(await file.text())
+  } catch {
+    return 'This file is not whole JSON.'
+  }
+  const read = safeParse(ShelfDocument, content)
+  return read.success ? read.data : (sentences(read.error)[0]?.message ?? 'This is no load shelf.')
+}
+
+function download(loads: readonly StoredLoad[]): void {
+  const document: ShelfDocument = { format: shelfFormat, formatVersion: 1, loads: [...loads] }
+  const url = URL.createObjectURL(new Blob([JSON.stringify(document, null, 1)], { type: 'application/json' }))
+  const link = window.document.createElement('a')
+  link.href = url
+  link.download = 'load-shelf.json'
+  link.click()
+  URL.revokeObjectURL(url)
+}

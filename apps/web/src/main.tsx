@@ -1,0 +1,19 @@
+import './app.css'
+import { StrictMode } from 'react'
+import { createRoot } from 'react-dom/client'
+import { Provider } from 'react-redux'
+import { RouterProvider } from 'react-router'
+import { startOutbox } from './outbox/outbox'
+import { router } from './routes'
+import { store } from './store'
+
+const root = document.getElementById('root')
+if (!root) throw new Error('The page has no root.')
+void startOutbox()
+createRoot(root).render(
+  <StrictMode>
+    <Provider store={store}>
+      <RouterProvider router={router} />
+    </Provider>
+  </StrictMode>,
+)

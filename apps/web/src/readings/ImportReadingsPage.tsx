@@ -1,0 +1,211 @@
+import type { Problem } from '@even-watt/contract'
+import { useMemo, useRef, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { v7 } from 'uuid'
+import { api, problemOf } from '../api/api'
+import { StageHead } from '../trials/StageHead'
+import { useTrial } from '../trials/useTrial'
+import { Notice, ProblemNotice } from '../ui/Notice'
+import { guessMapping, mapRows, targets, type Mapping, type Target } from './mapping'
+import { bounds, readTable, TableError, type Table } from './readTable'
+
+/** Readings from a spreadsheet: choose a file, say what each column is, look, take them in, all or none. */
+export function ImportReadingsPage() {
+  const [table, setTable] = useState<Table>()
+  const [progress, setProgress] = useState<number>()
+  const [failure, setFailure] = useState<string>()
+  const cancel = useRef<AbortController | undefined>(undefined)
+
+  const take = async (file: File | undefined) => {
+    if (!file) return
+    setFailure(undefined)
+    setTable(undefined)
+    cancel.current = new AbortController()
+    try {
+      setProgress(0)
+      setTable(await readTable(file, setProgress, cancel.current.signal))
+    } catch (error) {
+      setFailure(error instanceof TableError ? error.message : 'The file cannot be read.')
+    } finally {
+      setProgress(undefined)
+    }
+  }
+  return (
+    <>
+      <StageHead title="Import readings" />
+      <p className="max-w-prose">
+        A CSV from a spreadsheet: headings in the first row, a reading in each row after it. Commas,
+        semicolons or tabs; decimal points or commas. Readings come onto the rig revision chosen above, on the
+        meters it hangs up.
+      </p>
+      <label className="action mt-2 inline-block">
+        Choose a CSV
+        <input
+          type="file"
+          accept=".csv,.tsv,.txt,text/csv"
+          className="sr-only"
+          onChange={(event) => {
+            void take(event.target.files?.[0])
+            event.target.value = ''
+          }}
+        />
+      </label>
+      {progress !== undefined && (
+        <p role="status" className="mt-2">
+          Reading, {Math.round(progress * 100)} % …{' '}
+          <button type="button" className="plain-link" onClick={() => cancel.current?.abort()}>
+            Cancel
+          </button>
+        </p>
+      )}
+      {failure && <Notice kind="problem">{failure} Nothing was taken in.</Notice>}
+      {table && <MapAndTake key={table.header.join()} table={table} />}
+    </>
+  )
+}
+
+const shownFaults = 8
+const shownRows = 6
+
+function MapAndTake({ table }: { table: Table }) {
+  const { trial, analysis } = useTrial()
+  const [mapping, setMapping] = useState<Mapping>(() => guessMapping(table.header))
+  const [thdInPercent, setThdInPercent] = useState(true)
+  const [leaveOut, setLeaveOut] = useState(false)
+  const [problem, setProblem] = useState<Problem>()
+  const [send, { isLoading }] = api.useSendEntriesMutation()
+  const { refetch } = api.useEntriesQuery(trial.id)
+  const navigate = useNavigate()
+  const { revision, steps } = analysis.record
+  const last = Math.max(0, ...steps.map((step) => step.position))
+  const mapped = useMemo(
+    () =>
+      mapRows(table.rows, mapping, {
+        revision,
+        position: last,
+        at: new Date().toISOString(),
+        newId: v7,
+        thdInPercent,
+      }),
+    [table, mapping, revision, last, thdInPercent],
+  )
+  const { entries, faults } = mapped
+  const broken = new Set(faults.map((fault) => fault.row)).size
+  const tooMany = entries.length > bounds.atOnce
+  const ready = entries.length > 0 && !tooMany && (broken === 0 || leaveOut)
+
+  const choose = (column: number, target: Target | '') => {
+    const next = new Map([...mapping].filter(([other, taken]) => other !== column && taken !== target))
+    if (target) next.set(column, target)
+    setMapping(next)
+  }
+  const takeIn = async () => {
+    try {
+      await send({ trial: trial.id, entries: [...entries] }).unwrap()
+      await refetch()
+      await navigate(`/trials/${trial.id}/ladder?rig=${revision.number}`)
+    } catch (error) {
+      setProblem(problemOf(error))
+    }
+  }
+  return (
+    <section className="mt-4">
+      <h2>What each column is</h2>
+      <div className="overflow-x-auto">
+        <table className="list-table">
+          <thead>
+            <tr>
+              <th>row</th>
+              {table.header.map((heading, i) => (
+                <th key={i} className="min-w-24">
+                  <span className="block max-w-40 truncate" title={heading}>
+                    {heading || `column ${i + 1}`}
+                  </span>
+                  <select
+                    className="input"
+                    value={mapping.get(i) ?? ''}
+                    aria-label={`What column ${heading || i + 1} is`}
+                    onChange={(event) => choose(i, event.target.value as Target | '')}
+                  >
+                    <option value="">left out</option>
+                    {targets.map((target) => (
+                      <option key={target} value={target}>
+                        {target}
+                      </option>
+                    ))}
+                  </select>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {table.rows.slice(0, shownRows).map((row, i) => (
+              <tr key={i}>
+                <td className="figures text-quiet">{i + 2}</td>
+                {table.header.map((_, k) => (
+                  <td
+                    key={k}
+                    className={`figures max-w-40 truncate ${mapping.has(k) ? '' : 'text-quiet line-through'}`}
+                  >
+                    {row[k]}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {table.rows.length > shownRows && (
+        <p className="text-quiet">and {table.rows.length - shownRows} more rows</p>
+      )}
+      {[...mapping.values()].includes('THD') && (
+        <label className="mt-2 flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={thdInPercent}
+            onChange={(event) => setThdInPercent(event.target.checked)}
+          />{' '}
+          THD is in per cent
+        </label>
+      )}
+      <p className="mt-3 font-semibold">
+        {entries.length} readings in {new Set(entries.map((entry) => entry.reading.step)).size} steps can be
+        taken in.
+      </p>
+      {tooMany && (
+        <Notice kind="problem">
+          That is more than {bounds.atOnce} at once. Split the file; nothing was taken in.
+        </Notice>
+      )}
+      {broken > 0 && (
+        <Notice kind="problem" word={`${broken} row${broken > 1 ? 's' : ''}`}>
+          <ul>
+            {faults.slice(0, shownFaults).map((fault, i) => (
+              <li key={i}>
+                Row {fault.row}: {fault.sentence}
+              </li>
+            ))}
+            {faults.length > shownFaults && <li>and {faults.length - shownFaults} more</li>}
+          </ul>
+          <label className="mt-1 flex items-center gap-2">
+            <input
+              type="checkbox"
+              checked={leaveOut}
+              onChange={(event) => setLeaveOut(event.target.checked)}
+            />{' '}
+            Leave {broken === 1 ? 'this row' : 'these rows'} out and take the rest
+          </label>
+        </Notice>
+      )}
+      {problem && <ProblemNotice problem={problem} />}
+      <button
+        type="button"
+        className="action action-main mt-2"
+        disabled={!ready || isLoading}
+        onClick={() => void takeIn()}
+      >
+        {isLoading ? 'Taking them in …' : `Take ${entries.length} readings in`}
+      </button>
+    </section>
+  )
+}

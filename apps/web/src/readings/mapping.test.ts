@@ -1,0 +1,112 @@
+import { demo } from '@even-watt/bench'
+import { guessMapping, mapRows, type Mapping } from './mapping'
+
+const revision = demo().trials[0]?.trial.revisions[0]
+if (!revision) throw new Error('no demo')
+let made = 0
+const context = {
+  revision,
+  position: 100,
+  at: '2026-03-12T09:00:00.000Z',
+  newId: () => `id ${++made}`,
+  thdInPercent: true,
+}
+const take = (header: string[], rows: string[][], patch: Partial<typeof context> = {}) =>
+  mapRows(rows, guessMapping(header), { ...context, ...patch })
+
+describe('a foreign table', () => {
+  it('has its columns guessed, each target once', () => {
+    const guessed = guessMapping([
+      'Load',
+      'V_A [V] Bench DMM 1',
+      'Vdc',
+      'VB',
+      'Idc',
+      'Watts',
+      'Remark',
+      'mood',
+    ])
+    expect([...guessed]).toEqual([
+      [0, 'load'],
+      [1, 'V_A'],
+      [2, 'V_B'],
+      [4, 'I'],
+      [5, 'P_C'],
+      [6, 'note'],
+    ])
+  })
+
+  it('becomes readings on the meters of the rig, neighbours of one load being one step', () => {
+    const { entries, faults } = take(
+      ['load', 'V_B', 'THD'],
+      [
+        ['mat', '26,3', '1,2'],
+        ['mat', '26.2', '1.2'],
+        ['rod', '25', '1.5'],
+        ['mat', '26', ''],
+      ],
+    )
+    expect(faults).toEqual([])
+    const steps = entries.map((entry) => entry.reading.step)
+    expect(steps[0]).toBe(steps[1])
+    expect(new Set(steps).size).toBe(3)
+    expect(entries.map((entry) => entry.reading.position)).toEqual([110, 110, 120, 130])
+    expect(entries[0]?.reading.values).toEqual([
+      {
+        quantity: 'V_B',
+        value: 26.3,
+        grade: 'measured',
+        meter: revision.rig.assignments.find(({ quantity }) => quantity === 'V_B')?.meter,
+      },
+      {
+        quantity: 'THD',
+        value: 0.012,
+        grade: 'measured',
+        meter: revision.rig.assignments.find(({ quantity }) => quantity === 'THD')?.meter,
+      },
+    ])
+  })
+
+  it('names every broken row and takes none of it', () => {
+    const rows = [
+      ['mat', '26'],
+      ['', '26'],
+      ['rod', '12.8.4'],
+      ['oven', ''],
+      ['plate', '9999999'],
+    ]
+    const { entries, faults } = take(['load', 'V_B'], rows)
+    expect(entries.map((entry) => entry.reading.load)).toEqual(['mat'])
+    expect(faults.map((fault) => fault.row)).toEqual([3, 4, 5, 6])
+    expect(faults[1]?.sentence).toContain('"12.8.4" is not a number')
+  })
+
+  it('reads kinds and states by their words, and says which there are', () => {
+    const header = ['load', 'V_B', 'kind', 'alarm', 'held']
+    const { entries, faults } = take(header, [
+      ['lamps', '26', 'Filament', 'none', '600'],
+      ['x', '26', 'wobbly', '', ''],
+      ['y', '26', '', '', 'long'],
+    ])
+    expect(entries[0]?.reading).toMatchObject({ kind: 'filament', alarm: 'none', held: 600 })
+    expect(faults[0]?.sentence).toContain('is not one of element, filament')
+    expect(faults[1]?.sentence).toContain('seconds above 0')
+  })
+
+  it('leaves empty rows and columns that are left out alone', () => {
+    const mapping: Mapping = new Map([
+      [0, 'load'],
+      [2, 'V_B'],
+    ])
+    const { entries, faults } = mapRows(
+      [
+        ['mat', 'rubbish', '26'],
+        ['', '', ''],
+      ],
+      mapping,
+      context,
+    )
+    expect(faults).toEqual([])
+    expect(entries[0]?.reading.values).toHaveLength(1)
+  })
+})

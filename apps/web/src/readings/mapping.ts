@@ -1,0 +1,166 @@
+import {
+  alarms,
+  ends,
+  fanStates,
+  loadKinds,
+  type EntryOf,
+  type Quantity,
+  type Revision,
+} from '@even-watt/contract'
+import { parseNumber, parseTemperature, quantities, quantityData } from '@even-watt/core'
+
+/** What a column of a foreign table may hold. */
+export type Target = Quantity | 'load' | 'kind' | 'fan' | 'alarm' | 'end' | 'held' | 'note'
+
+export const targets: readonly Target[] = [
+  'load',
+  'kind',
+  ...quantities,
+  'fan',
+  'alarm',
+  'end',
+  'held',
+  'note',
+]
+
+/** Column index → target; columns that are left out have none. */
+export type Mapping = ReadonlyMap<number, Target>
+
+const aliases: Record<string, Target> = {
+  va: 'V_A', vbank: 'V_A', vb: 'V_B', vdc: 'V_B', vin: 'V_B', dcv: 'V_B', i: 'I', idc: 'I', iin: 'I', dca: 'I',
+  vc: 'V_C', vac: 'V_C', vout: 'V_C', acv: 'V_C', ic: 'I_C', iac: 'I_C', aca: 'I_C', pc: 'P_C', pac: 'P_C', pout: 'P_C', w: 'P_C', watts: 'P_C',
+  pf: 'PF', f: 'f', hz: 'f', frequency: 'f', thd: 'THD', t: 'T', temp: 'T', temperature: 'T', load: 'load', kind: 'kind', fan: 'fan', alarm: 'alarm',
+  end: 'end', ended: 'end', held: 'held', note: 'note', remark: 'note',
+} // prettier-ignore
+
+/** Guesses the target of each column from its heading; a target is given to one column only. */
+export function guessMapping(header: readonly string[]): Mapping {
+  const mapping = new Map<number, Target>()
+  const used = new Set<Target>()
+  header.forEach((heading, i) => {
+    const [word = ''] = heading.trim().split(/[\s[(,]/)
+    const exact = targets.find((target) => target === word)
+    const target = exact ?? aliases[word.toLowerCase().replace(/[^a-z]/g, '')]
+    if (!target || used.has(target)) return
+    mapping.set(i, target)
+    used.add(target)
+  })
+  return mapping
+}
+
+export interface Fault {
+  /** Row in the file, the heading being row 1. */
+  readonly row: number
+  readonly sentence: string
+}
+
+export interface Mapped {
+  readonly entries: readonly EntryOf<'ladder'>[]
+  readonly faults: readonly Fault[]
+}
+
+interface Context {
+  readonly revision: Revision
+  readonly position: number
+  readonly at: string
+  readonly newId: () => string
+  /** Whether THD comes in per cent, as people write it, or as a fraction. */
+  readonly thdInPercent: boolean
+}
+
+const choices: Partial<Record<Target, readonly string[]>> = {
+  kind: loadKinds,
+  fan: fanStates,
+  alarm: alarms,
+  end: ends,
+}
+
+/** Rows as ladder readings. Neighbouring rows with the same load are repeats of one step. A broken row yields a sentence and no reading. */
+export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, context: Context): Mapped {
+  const entries: EntryOf<'ladder'>[] = []
+  const faults: Fault[] = []
+  const meterOf = new Map(
+    context.revision.rig.assignments.map((assignment) => [assignment.quantity, assignment.meter]),
+  )
+  let before: { load: string; step: string } | undefined
+  let position = context.position
+
+  rows.forEach((cells, i) => {
+    const row = i + 2
+    const fault = (sentence: string) => faults.push({ row, sentence })
+    const count = faults.length
+    const texts = new Map<Target, string>()
+    for (const [column, target] of mapping) {
+      const text = cells[column]?.trim()
+      if (text) texts.set(target, text)
+    }
+    if (texts.size === 0) return
+
+    const values = quantities.flatMap((quantity): EntryOf<'ladder'>['reading']['values'] => {
+      const text = texts.get(quantity)
+      if (text === undefined) return []
+      const parsed = quantity === 'T' ? parseTemperature(text) : parseNumber(text)
+      if (!parsed.ok || Math.abs(parsed.value) > 1e6) {
+        fault(`${quantity}: ${parsed.ok ? `${text.slice(0, 24)} is out of reach` : parsed.why}`)
+        return []
+      }
+      const inPercent = quantityData[quantity].unit === '%' && context.thdInPercent
+      const meter = meterOf.get(quantity)
+      return [
+        {
+          quantity,
+          value: inPercent ? Number((parsed.value / 100).toPrecision(15)) : parsed.value,
+          grade: meter ? 'measured' : 'observed',
+          ...(meter ? { meter } : {}),
+        },
+      ]
+    })
+    const choice = <T extends string>(target: Target): T | undefined => {
+      const text = texts.get(target)?.toLowerCase()
+      if (text === undefined) return undefined
+      if (choices[target]?.includes(text)) return text as T
+      fault(`${target}: "${text.slice(0, 24)}" is not one of ${choices[target]?.join(', ')}.`)
+      return undefined
+    }
+    const load = texts.get('load') ?? ''
+    if (!load) fault('load: say what was connected.')
+    if (load.length > 200) fault('load: 200 characters at most.')
+    if (!values.length && faults.length === count) fault('no value of any quantity is in this row.')
+    const held = texts.get('held')
+    const heldFor = held === undefined ? undefined : parseNumber(held)
+    if (heldFor && (!heldFor.ok || heldFor.value <= 0))
+      fault(`held: "${held?.slice(0, 24)}" is not a number of seconds above 0.`)
+    const [kind, fan, alarm, end] = [
+      choice<(typeof loadKinds)[number]>('kind'),
+      choice<(typeof fanStates)[number]>('fan'),
+      choice<(typeof alarms)[number]>('alarm'),
+      choice<(typeof ends)[number]>('end'),
+    ]
+    if (faults.length > count) return
+
+    const repeats = before?.load === load
+    const step = repeats && before ? before.step : context.newId()
+    if (!repeats) position += 10
+    before = { load, step }
+    const note = texts.get('note')?.slice(0, 1000)
+    entries.push({
+      id: context.newId(),
+      stage: 'ladder',
+      revision: context.revision.number,
+      at: context.at,
+      reading: {
+        step,
+        position,
+        load,
+        kind: kind ?? 'element',
+        values,
+        ...(fan ? { fan } : {}),
+        ...(alarm ? { alarm } : {}),
+        ...(end ? { end } : {}),
+        ...(heldFor?.ok ? { held: heldFor.value } : {}),
+        ...(note ? { note } : {}),
+      },
+    })
+  })
+  return { entries, faults }
+}

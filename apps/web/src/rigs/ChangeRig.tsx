@@ -1,0 +1,86 @@
+import { Rig, type Rig as RigContent, type StoredRig } from '@even-watt/contract'
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
+import { useState } from 'react'
+import { api } from '../api/api'
+import { useTrial } from '../trials/useTrial'
+import { TextField } from '../ui/form'
+import { ProblemNotice } from '../ui/Notice'
+import { useDocumentForm } from '../ui/useDocumentForm'
+import { formToRig, rigToForm, type RigForm } from './form'
+import { RigFields } from './RigFields'
+
+interface Props {
+  readonly rig: StoredRig
+  readonly after: number
+  /** Why, where a prediction already says it. */
+  readonly because?: string
+  readonly onDone: () => void
+}
+
+/** The next revision of a trial's rig, with why. */
+export function ChangeRig({ rig, after, because = '', onDone }: Props) {
+  const { trial, chooseRevision } = useTrial()
+  const [why, setWhy] = useState(because)
+  const [asked, setAsked] = useState(false)
+  const [add] = api.useAddRevisionMutation()
+  const editor = useDocumentForm<RigForm, RigContent>({
+    draftKey: `draft revision ${trial.id} ${after}`,
+    start: rigToForm(rig),
+    schema: Rig,
+    fromForm: formToRig,
+    save: async (content) => {
+      await add({
+        trial: trial.id,
+        after,
+        why: why.trim(),
+        rig: { ...content, id: rig.id, version: rig.version, savedAt: rig.savedAt },
+      }).unwrap()
+      onDone()
+      chooseRevision(after + 1)
+    },
+  })
+  return (
+    <Dialog open onClose={onDone} className="relative z-30">
+      <div className="fixed inset-0 bg-ground/70" aria-hidden="true" />
+      <div className="fixed inset-0 overflow-y-auto p-2 md:p-6">
+        <DialogPanel className="mx-auto w-full max-w-6xl border border-ink bg-ground p-3 md:p-5">
+          <form
+            noValidate
+            onSubmit={(event) => {
+              event.preventDefault()
+              setAsked(true)
+              if (why.trim()) void editor.submit()
+            }}
+          >
+            <div className="flex flex-wrap items-baseline justify-between gap-3">
+              <DialogTitle className="text-lg font-bold">Change the rig: revision {after + 1}</DialogTitle>
+              <span className="flex gap-2">
+                <button type="button" className="action" onClick={onDone}>
+                  Leave it
+                </button>
+                <button type="submit" className="action action-main">
+                  Make the revision
+                </button>
+              </span>
+            </div>
+            <p className="text-quiet">
+              Earlier readings stay on their revision; later ones name the new one.
+            </p>
+            {editor.problem && <ProblemNotice problem={editor.problem} />}
+            <TextField
+              label="What changed, and why"
+              value={why}
+              onChange={(event) => setWhy(event.target.value)}
+              placeholder="negative lug remade"
+              maxLength={300}
+              autoFocus
+              className="my-3"
+              error={asked && !why.trim() ? 'Say in a few words what changed.' : undefined}
+            />
+            <RigFields form={editor.form} errorAt={editor.errorAt} />
+          </form>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  )
+}

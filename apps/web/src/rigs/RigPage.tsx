@@ -1,0 +1,4 @@
+import { DocumentEditor } from '../ui/DocumentEditor'
+import { rigKind } from './kind'
+
+export const RigPage = () => <DocumentEditor kind={rigKind} />

@@ -1,0 +1,157 @@
+import { authority, bankNominal, claimValue, estimatedCapacitance, precharge, say } from '@even-watt/core'
+import { useState } from 'react'
+import { v7 } from 'uuid'
+import { capture } from '../outbox/outbox'
+import { StageHead } from '../trials/StageHead'
+import { useTrial } from '../trials/useTrial'
+import { shortDate, shortTime } from '../trials/WorkOrder'
+import { readNumber, TextField, typed } from '../ui/form'
+import { Notice } from '../ui/Notice'
+import { useSafety } from './useSafety'
+
+/** Cautions for this unit, rig and plan, acknowledged with name and time; and the pre-charge. */
+export function MakeSafePage() {
+  const { trial, analysis } = useTrial()
+  const { cautions, open, by } = useSafety()
+  const [name, setName] = useState(trial.by)
+  const [asked, setAsked] = useState(false)
+  const acknowledge = () => {
+    setAsked(true)
+    if (!name.trim()) return
+    void capture(trial.id, [
+      {
+        id: v7(),
+        revision: analysis.record.revision.number,
+        at: new Date().toISOString(),
+        stage: 'make safe',
+        reading: {
+          by: name.trim(),
+          cautions: open.map((caution) => ({ name: caution.name, because: caution.because })),
+        },
+      },
+    ])
+    setAsked(false)
+  }
+  const openNames = new Set(open.map((caution) => caution.name))
+  return (
+    <>
+      <StageHead title="Make safe" />
+      <p className="mb-2 font-semibold">{authority}</p>
+      {open.length === 0 ? (
+        <Notice kind="good" word="Acknowledged">
+          All cautions were acknowledged as they now stand. A changed rig or plan asks again for what changed.
+        </Notice>
+      ) : (
+        <Notice kind="odd" word={`${open.length} open`}>
+          Readings can be entered without this; the report then says that it was skipped.
+        </Notice>
+      )}
+      <ul className="mb-3">
+        {cautions.map((caution) => {
+          const who = by.get(caution.name)
+          const isOpen = openNames.has(caution.name)
+          return (
+            <li
+              key={caution.name}
+              className="grid gap-x-5 border-b border-rule py-1.5 md:grid-cols-[11rem_1fr_13rem]"
+            >
+              <span className={`font-semibold ${isOpen ? 'text-ochre' : ''}`}>
+                {isOpen ? '▲ ' : '● '}
+                {caution.name}
+              </span>
+              <span>
+                {caution.sentence} <span className="text-quiet">Here: {caution.because}.</span>
+              </span>
+              <span className="text-quiet">
+                {isOpen
+                  ? who
+                    ? 'changed since it was acknowledged'
+                    : 'not acknowledged'
+                  : who && `${who.by}, ${shortDate(who.at)} ${shortTime(who.at)}`}
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+      {open.length > 0 && (
+        <div className="no-print flex flex-wrap items-end gap-3">
+          <TextField
+            label="Your initials"
+            value={name}
+            maxLength={20}
+            onChange={(event) => setName(event.target.value)}
+            error={asked && !name.trim() ? 'Say who read them.' : undefined}
+          />
+          <button type="button" className="action action-main" onClick={acknowledge}>
+            I have read these {open.length}
+          </button>
+        </div>
+      )}
+      <PrechargeHelper />
+    </>
+  )
+}
+
+/** Resistor, time, energy and peak for charging the input capacitors before the breaker is closed. */
+function PrechargeHelper() {
+  const { analysis } = useTrial()
+  const { unit, rig } = analysis.record.revision
+  const rated = unit.claims.find(({ quantity }) => quantity === 'continuous power')
+  const guess = rated && estimatedCapacitance(claimValue(rated), bankNominal(rig.bank))
+  const [form, setForm] = useState({
+    volts: typed(Number((bankNominal(rig.bank) * 1.03).toFixed(1))),
+    ohms: '22',
+    millifarads: guess === undefined ? '' : typed(Number((guess * 1000).toPrecision(2))),
+    within: '0.5',
+  })
+  const field = (key: keyof typeof form) => {
+    const { value, why } = readNumber(form[key])
+    const bad =
+      why ?? (value === undefined ? 'A number is needed here.' : value <= 0 ? 'Above 0.' : undefined)
+    return {
+      props: {
+        value: form[key],
+        onChange: (event: { target: { value: string } }) => setForm({ ...form, [key]: event.target.value }),
+        error: bad,
+        inputMode: 'decimal' as const,
+      },
+      value: bad === undefined ? value : undefined,
+    }
+  }
+  const [volts, ohms, farads, within] = [field('volts'), field('ohms'), field('millifarads'), field('within')]
+  const found =
+    volts.value !== undefined &&
+    ohms.value !== undefined &&
+    farads.value !== undefined &&
+    within.value !== undefined
+      ? precharge(volts.value, ohms.value, farads.value / 1000, within.value)
+      : undefined
+  return (
+    <section className="mt-6">
+      <h2>Pre-charge</h2>
+      <p className="text-quiet">
+        Unit switched off; then the resistor, then the breaker. Verified by voltmeter, not by timer. A lamp
+        rated for the bank’s voltage ({bankNominal(rig.bank)} V) does too, until it is dark; a plain spark is
+        advised against.
+      </p>
+      <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
+        <TextField label="Bank" unit="V" {...volts.props} />
+        <TextField label="Resistor" unit="Ω" {...ohms.props} />
+        <TextField
+          label="Input capacitance"
+          unit="mF"
+          {...farads.props}
+          hint={guess === undefined ? '' : 'an estimate from the rating only'}
+        />
+        <TextField label="To within" unit="V" {...within.props} />
+      </div>
+      {found && (
+        <p className="mt-2">
+          Ready after <strong className="figures">{say(found.time, 's')}</strong>; the resistor takes{' '}
+          <span className="figures">{say(found.energy, 'J')}</span>, and{' '}
+          <span className="figures">{say(found.peak, 'W')}</span> at the first moment.
+        </p>
+      )}
+    </section>
+  )
+}

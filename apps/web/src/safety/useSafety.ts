@@ -1,0 +1,36 @@
+import { cautionsFor, isFigure, stillToAcknowledge, weakestLinks, type Caution } from '@even-watt/core'
+import { useMemo } from 'react'
+import { api } from '../api/api'
+import { useTrial } from '../trials/useTrial'
+
+export interface Safety {
+  readonly cautions: readonly Caution[]
+  readonly open: readonly Caution[]
+  /** Who acknowledged each last, and when. */
+  readonly by: ReadonlyMap<string, { by: string; at: string }>
+}
+
+/** A link with less than this share of its rating left is named. */
+const littleMargin = 0.2
+
+/** Cautions of the rig on screen, and which of them were not acknowledged as they now stand. */
+export function useSafety(): Safety {
+  const { trial, view, analysis } = useTrial()
+  const { data: loads } = api.useLoadsQuery()
+  return useMemo(() => {
+    const { unit, rig } = analysis.record.revision
+    const most = Math.max(0, ...analysis.steps.map(({ read }) => (isFigure(read.I) ? read.I.x.value : 0)))
+    const nearLimit = weakestLinks(rig, most)
+      .filter(({ margin }) => margin !== undefined && margin < littleMargin)
+      .map(({ name }) => name)
+    const cautions = cautionsFor({ unit, rig, plan: trial.plan, loads: loads ?? [], nearLimit })
+    const entries = view.record.acknowledged
+    const by = new Map(
+      entries.flatMap(({ at, reading }) =>
+        reading.cautions.map(({ name }) => [name, { by: reading.by, at }] as const),
+      ),
+    )
+    const acknowledged = entries.flatMap(({ reading }) => reading.cautions)
+    return { cautions, open: stillToAcknowledge(cautions, acknowledged), by }
+  }, [trial.plan, view, analysis, loads])
+}

@@ -1,0 +1,15 @@
+import { configureStore } from '@reduxjs/toolkit'
+import { setupListeners } from '@reduxjs/toolkit/query'
+import { useSelector } from 'react-redux'
+import { api } from './api/api'
+import { outboxSlice } from './outbox/slice'
+
+export const store = configureStore({
+  reducer: { [api.reducerPath]: api.reducer, outbox: outboxSlice.reducer },
+  middleware: (defaults) =>
+    defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
+})
+setupListeners(store.dispatch)
+
+export type State = ReturnType<typeof store.getState>
+export const useAppSelector = useSelector.withTypes<State>()

@@ -1,0 +1,55 @@
+import type { Trial } from '@even-watt/contract'
+import { useMemo } from 'react'
+import { Outlet, useParams, useSearchParams } from 'react-router'
+import { api } from '../api/api'
+import { useKey } from '../ui/keys'
+import { Loaded } from '../ui/Loaded'
+import { ShowWorking } from '../ui/ShowWorking'
+import { namesOf } from './naming'
+import { TrialContext, useTrialView, type TrialState } from './useTrial'
+import { WorkOrder } from './WorkOrder'
+
+/** Everything inside a trial: its record, the work order beside it, and the working of any figure. */
+export function TrialLayout() {
+  const { id = '' } = useParams()
+  const query = api.useTrialQuery(id)
+  return (
+    <div className="flex flex-1 flex-col md:flex-row">
+      <Loaded query={query} what="the trial">
+        {(trial) => <Inside key={trial.id} trial={trial} />}
+      </Loaded>
+    </div>
+  )
+}
+
+function Inside({ trial }: { trial: Trial }) {
+  const { query, entries, view, unsent } = useTrialView(trial)
+  const [parameters, setParameters] = useSearchParams()
+  const wanted = Number(parameters.get('rig') ?? trial.revisions.length)
+  const analysis =
+    view.analyses.find((candidate) => candidate.record.revision.number === wanted) ?? view.analyses.at(-1)
+  const names = useMemo(() => namesOf(trial, entries), [trial, entries])
+  const chooseRevision = (number: number) => setParameters({ rig: String(number) }, { replace: true })
+  useKey(
+    (event) =>
+      /^[1-9]$/.test(event.key) &&
+      !event.ctrlKey &&
+      !event.altKey &&
+      Number(event.key) <= trial.revisions.length,
+    (event) => chooseRevision(Number(event.key)),
+  )
+  if (!analysis) return null
+  const state: TrialState = { trial, entries, view, unsent, analysis, chooseRevision }
+  return (
+    <ShowWorking nameSource={names.nameSource} nameEntry={names.nameEntry}>
+      <TrialContext value={state}>
+        <WorkOrder state={state} />
+        <div className="min-w-0 flex-1 px-5 py-4">
+          <Loaded query={query} what="its readings">
+            {() => <Outlet />}
+          </Loaded>
+        </div>
+      </TrialContext>
+    </ShowWorking>
+  )
+}

@@ -1,0 +1,57 @@
+import { NavLink } from 'react-router'
+import { stages } from './stages'
+import type { TrialState } from './useTrial'
+
+const halfDisc = 'M6 1a5 5 0 0 0 0 10z'
+const markWords = { none: 'not begun', part: 'part done', whole: 'done' }
+
+/** The stages of a trial in the order they are worked: navigation and progress at once. */
+export function WorkOrder({ state }: { state: TrialState }) {
+  const { trial } = state
+  return (
+    <nav
+      aria-label="Work order"
+      className="no-print flex shrink-0 gap-1 overflow-x-auto border-b border-rule px-3 py-2 md:block md:w-[180px] md:border-r md:border-b-0 md:px-0 md:py-4"
+    >
+      <div className="hidden px-5 pb-4 md:block">
+        <p className="font-bold break-words">{trial.title}</p>
+        <p className="text-quiet text-[0.85rem]">
+          {trial.by} · <time dateTime={trial.startedAt}>{shortDate(trial.startedAt)}</time>
+        </p>
+      </div>
+      {stages.map((stage) => {
+        const { said, done } = stage.state(state)
+        return (
+          <NavLink
+            key={stage.path}
+            to={`/trials/${trial.id}/${stage.path}`}
+            className={({ isActive }) =>
+              `flex shrink-0 gap-3 px-2 py-1 md:border-l-4 md:py-1.5 md:pl-4 ${isActive ? 'border-ink bg-raised font-bold' : 'border-transparent hover:bg-raised'}`
+            }
+          >
+            <svg width="12" height="12" className="mt-1.5 shrink-0" role="img" aria-label={markWords[done]}>
+              <circle
+                cx="6"
+                cy="6"
+                r="5"
+                fill={done === 'whole' ? 'currentColor' : 'none'}
+                stroke="currentColor"
+              />
+              {done === 'part' && <path d={halfDisc} fill="currentColor" />}
+            </svg>
+            <span>
+              {stage.words}
+              <span className="text-quiet block text-[0.85rem] font-normal">{said}</span>
+            </span>
+          </NavLink>
+        )
+      })}
+    </nav>
+  )
+}
+
+export const shortDate = (instant: string) =>
+  new Date(instant).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+
+export const shortTime = (instant: string) =>
+  new Date(instant).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' })

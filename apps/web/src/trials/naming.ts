@@ -1,0 +1,52 @@
+import type { Entry, Trial } from '@even-watt/contract'
+import type { SourceName } from '@even-watt/core'
+import type { NameSource } from '../ui/working'
+import { shortTime } from './WorkOrder'
+
+/** Names sources of error and readings by what the trial knows of its meters and steps. */
+export function namesOf(
+  trial: Trial,
+  entries: readonly Entry[],
+): { nameSource: NameSource; nameEntry: (id: string) => string | undefined } {
+  const meters = new Map(
+    trial.revisions.flatMap((revision) => revision.meters.map((meter) => [meter.id, meter] as const)),
+  )
+  const loads = new Map(
+    entries.flatMap((entry) =>
+      entry.stage === 'ladder' ? [[entry.reading.step, entry.reading.load] as const] : [],
+    ),
+  )
+  const readings = new Map(entries.map((entry) => [entry.id, entry]))
+  const placeOf = (where: string) => {
+    const [step = '', revision] = where.split('|')
+    return `${loads.get(step) ?? step}${revision ? `, rig ${revision}` : ''}`
+  }
+  const nameSource = (source: SourceName): string => {
+    if (source.kind === 'spec') {
+      const meter = meters.get(source.meter)
+      const range = meter?.ranges.find((candidate) => candidate.id === source.range)
+      return `${meter?.name ?? 'meter'}, ${range ? `${range.reads} to ${range.upTo}` : 'range'}: specification (common)`
+    }
+    if (source.kind === 'method') return methodWords[source.what] ?? source.what
+    if (source.what.startsWith('fit ')) return 'independent scatter of the fitted steps'
+    return `${source.what} at ${placeOf(source.where)}: reading (independent)`
+  }
+  const nameEntry = (id: string) => {
+    const entry = readings.get(id)
+    if (!entry) return undefined
+    const what = entry.stage === 'ladder' ? entry.reading.load : entry.stage
+    return `Rig ${entry.revision}, ${what}, ${shortTime(entry.at)}`
+  }
+  return { nameSource, nameEntry }
+}
+
+const methodWords: Record<string, string> = {
+  ripple: 'ripple of the input current (one-sided bound)',
+  bandwidth: 'power above the meters’ bandwidth',
+  fan: 'the fan may be in either state at this load',
+  stranding: 'stranding factor of the leads',
+  'assumed efficiency': 'efficiency assumed, for want of a DC ammeter',
+  'rest volts': 'rest volts of the bank, as stated',
+  'stated resistance': 'resistances of the batteries, as stated',
+  'change of bank': 'what the network says of the changed bank',
+}

@@ -1,0 +1,89 @@
+import { demo } from '@even-watt/bench'
+import { readSource, viewTrial } from '@even-watt/core'
+import { namesOf } from './naming'
+import { stages } from './stages'
+import type { TrialState } from './useTrial'
+
+const stateOf = (index: number, keep: (stage: string) => boolean = () => true): TrialState => {
+  const document = demo().trials[index]
+  if (!document) throw new Error('no demo')
+  const entries = document.entries.filter((entry) => keep(entry.stage))
+  const view = viewTrial(document.trial, entries)
+  const analysis = view.analyses.at(-1)
+  if (!analysis) throw new Error('no analysis')
+  return {
+    trial: document.trial,
+    entries,
+    view,
+    analysis,
+    unsent: new Set(),
+    chooseRevision: () => undefined,
+  }
+}
+
+const said = (state: TrialState) =>
+  Object.fromEntries(stages.map((stage) => [stage.path, stage.state(state)]))
+
+describe('the work order', () => {
+  it('says in words how far each stage is', () => {
+    expect(said(stateOf(0))).toMatchObject({
+      'look-over': { said: '8 claims', done: 'whole' },
+      rig: { said: '2 revisions', done: 'whole' },
+      'no-load': { said: '10.4 W idle', done: 'whole' },
+      ladder: { said: '7 steps', done: 'whole' },
+      motors: { said: '3 attempts', done: 'whole' },
+      findings: { said: '5 of 8 claims decided', done: 'part' },
+    })
+    expect(said(stateOf(1))['ladder']).toEqual({ said: '2 steps, no curve yet', done: 'part' })
+  })
+
+  it('of an empty trial is not begun', () => {
+    const empty = said(stateOf(0, () => false))
+    expect(empty).toMatchObject({
+      'no-load': { said: 'not read', done: 'none' },
+      ladder: { said: 'no step yet', done: 'none' },
+      motors: { said: 'none yet', done: 'none' },
+      findings: { done: 'none' },
+    })
+  })
+
+  it('says when the unit’s origin is not disclosed', () => {
+    const state = stateOf(0)
+    const revisions = state.trial.revisions.map((revision) => ({
+      ...revision,
+      unit: { ...revision.unit, provenance: undefined },
+    }))
+    expect(said({ ...state, trial: { ...state.trial, revisions } })['look-over']).toEqual({
+      said: '8 claims, not disclosed',
+      done: 'part',
+    })
+  })
+})
+
+describe('names of what stands behind a figure', () => {
+  const { trial, entries, view } = stateOf(0)
+  const { nameSource, nameEntry } = namesOf(trial, entries)
+
+  it('are known for every source of every figure', () => {
+    for (const analysis of view.analyses) {
+      for (const step of analysis.steps) {
+        for (const figure of [step.eta_unit, step.eta_system, step.P_leads]) {
+          if (!('x' in figure)) continue
+          for (const source of figure.x.sources.keys()) {
+            const name = nameSource(readSource(source))
+            expect(name).toMatch(/specification \(common\)|reading \(independent\)|stranding/)
+            expect(name).not.toMatch(/[0-9a-f]{8}-/)
+          }
+        }
+      }
+    }
+  })
+
+  it('tell readings by rig, load and time, and methods in words', () => {
+    const entry = entries.find((candidate) => candidate.stage === 'ladder')
+    expect(nameEntry(entry?.id ?? '')).toMatch(/^Rig 1, incubator mat, \d\d:\d\d:\d\d$/)
+    expect(nameEntry('nowhere')).toBeUndefined()
+    expect(nameSource({ kind: 'method', what: 'fan', where: 'x' })).toContain('fan may be in either state')
+    expect(nameSource({ kind: 'own', what: 'fit 0', where: 'x' })).toContain('independent scatter')
+  })
+})

@@ -1,0 +1,129 @@
+import { useRef, useState, type ReactNode } from 'react'
+import type { FieldValues, UseFormReturn } from 'react-hook-form'
+import { useNavigate, useParams } from 'react-router'
+import { v7 } from 'uuid'
+import type { ZodMiniType } from 'zod/mini'
+import type { Edit } from '../api/api'
+import { DocumentFrame } from './DocumentFrame'
+import { Loaded, type QueryState } from './Loaded'
+import { Notice } from './Notice'
+import { useDocumentForm, type Report } from './useDocumentForm'
+
+interface Stored {
+  readonly id: string
+  readonly version: number
+  readonly name: string
+}
+
+type Send<Argument> = (argument: Argument) => { unwrap: () => Promise<unknown> }
+
+/** What one kind of document needs to be edited; each kind is one such description and its fields. */
+export interface DocumentKind<Form extends FieldValues, Content, Document extends Stored & Content> {
+  readonly what: string
+  readonly listPath: string
+  readonly schema: ZodMiniType<Content>
+  /** A new one, each time it is asked for. */
+  readonly blank: () => Form
+  readonly toForm: (document: Content) => Form
+  readonly fromForm: (form: Form, report: Report) => unknown
+  readonly useList: () => QueryState<Document[]>
+  readonly useSave: () => readonly [Send<Edit<Content>>, unknown]
+  readonly useDelete: () => readonly [Send<{ id: string; editedFrom: number }>, unknown]
+  readonly Fields: (props: FieldsProps<Form>) => ReactNode
+}
+
+export interface FieldsProps<Form extends FieldValues> {
+  readonly form: UseFormReturn<Form>
+  readonly errorAt: (path: string) => string | undefined
+}
+
+/** The page that edits one document, or a new one, or a copy of another. */
+export function DocumentEditor<Form extends FieldValues, Content, Document extends Stored & Content>({
+  kind,
+}: {
+  kind: DocumentKind<Form, Content, Document>
+}) {
+  const { id = 'new' } = useParams()
+  const list = kind.useList()
+  const copied = new URLSearchParams(location.search).get('from')
+  return (
+    <Loaded query={list} what={kind.what}>
+      {(documents) => {
+        const document = documents.find((candidate) => candidate.id === id)
+        const source = documents.find((candidate) => candidate.id === copied)
+        if (id !== 'new' && !document) {
+          return (
+            <div className="p-5">
+              <Notice kind="problem">This {kind.what} is not here any more.</Notice>
+            </div>
+          )
+        }
+        return <Editor key={`${id}${copied}`} kind={kind} document={document} source={source} />
+      }}
+    </Loaded>
+  )
+}
+
+interface EditorProps<Form extends FieldValues, Content, Document extends Stored & Content> {
+  readonly kind: DocumentKind<Form, Content, Document>
+  readonly document: Document | undefined
+  readonly source: Document | undefined
+}
+
+function Editor<Form extends FieldValues, Content, Document extends Stored & Content>({
+  kind,
+  document,
+  source,
+}: EditorProps<Form, Content, Document>) {
+  const navigate = useNavigate()
+  const [id] = useState(() => document?.id ?? v7())
+  // The version the tester began from: another tab's save must not silently become it.
+  const editedFrom = useRef(document?.version ?? 0)
+  const [send] = kind.useSave()
+  const [remove] = kind.useDelete()
+  const initial = document ?? source
+  const save = async (content: Content, from: number) => {
+    await send({ id, editedFrom: from, content }).unwrap()
+    await navigate(kind.listPath)
+  }
+  const editor = useDocumentForm<Form, Content>({
+    draftKey: `draft ${kind.what} ${document?.id ?? `new ${source?.id ?? ''}`}`,
+    start: initial
+      ? kind.toForm(source ? { ...initial, name: `${initial.name}, copy` } : initial)
+      : kind.blank(),
+    schema: kind.schema,
+    fromForm: kind.fromForm,
+    save: (content) => save(content, editedFrom.current),
+  })
+  return (
+    <DocumentFrame
+      title={document ? document.name : `New ${kind.what}`}
+      problem={editor.problem}
+      restored={editor.restored}
+      onDiscardDraft={() => {
+        editor.discardDraft()
+        void navigate(kind.listPath)
+      }}
+      onSubmit={() => void editor.submit()}
+      onSaveAnyway={
+        document
+          ? () => {
+              editedFrom.current = document.version
+              void editor.submit()
+            }
+          : undefined
+      }
+      onDuplicate={document ? () => void navigate(`${kind.listPath}/new?from=${document.id}`) : undefined}
+      onDelete={
+        document
+          ? () =>
+              void remove({ id: document.id, editedFrom: document.version })
+                .unwrap()
+                .then(() => navigate(kind.listPath))
+          : undefined
+      }
+    >
+      <kind.Fields form={editor.form} errorAt={editor.errorAt} />
+    </DocumentFrame>
+  )
+}

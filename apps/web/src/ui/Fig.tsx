@@ -1,0 +1,60 @@
+import { isFigure, showBare, showFigure, type Derived, type Figure } from '@even-watt/core'
+import { memo } from 'react'
+import { useShowWorking } from './working'
+
+const hues = { dc: 'text-copper', ac: 'text-petrol', heat: 'text-plum', none: '' } as const
+export type Hue = keyof typeof hues
+
+interface Props {
+  readonly of: Derived
+  readonly hue?: Hue
+  /** Leave the uncertainty to the working; 2: but show the value to its second figure. */
+  readonly bare?: boolean | 2
+  readonly withUnit?: boolean
+  /** Leave the grade out, where the heading of its column says it. */
+  readonly ungraded?: boolean
+  readonly className?: string
+}
+
+/** A derived figure: its value, smaller its uncertainty and unit; a click shows its working. Missing is a dash. */
+export const Fig = memo(function Fig({
+  of,
+  hue = 'none',
+  bare = false,
+  withUnit = false,
+  ungraded = false,
+  className = '',
+}: Props) {
+  const show = useShowWorking()
+  if (!isFigure(of)) {
+    return (
+      <span
+        className={`figures text-quiet ${className}`}
+        title={of.missing}
+        aria-label={`missing: ${of.missing}`}
+      >
+        –
+      </span>
+    )
+  }
+  const { value, uncertainty } = showFigure(of)
+  return (
+    <button
+      type="button"
+      className={`figures whitespace-nowrap hover:underline ${hues[hue]} ${className}`}
+      onClick={(event) => {
+        event.stopPropagation()
+        show(of)
+      }}
+      title={gradeNote(of)}
+    >
+      {bare ? showBare(of, Number(bare)) : value}
+      {uncertainty && !bare && <span className="text-quiet text-[0.8em]"> ± {uncertainty}</span>}
+      {withUnit && of.unit && <span className="text-[0.85em]"> {of.unit}</span>}
+      {of.grade !== 'measured' && !ungraded && <span className="text-ochre text-[0.8em]"> {of.grade}</span>}
+    </button>
+  )
+})
+
+const gradeNote = (figure: Figure) =>
+  `${figure.symbol} = ${figure.working.formula}${figure.grade === 'measured' ? '' : `, ${figure.grade}`}`

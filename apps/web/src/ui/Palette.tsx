@@ -1,0 +1,98 @@
+import {
+  Combobox,
+  ComboboxInput,
+  ComboboxOption,
+  ComboboxOptions,
+  Dialog,
+  DialogPanel,
+} from '@headlessui/react'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { api } from '../api/api'
+
+interface Place {
+  readonly words: string
+  readonly to: string
+}
+
+const fixed: Place[] = [
+  { words: 'Bench', to: '/' },
+  { words: 'Units', to: '/units' },
+  { words: 'Add a unit', to: '/units/new' },
+  { words: 'Rigs', to: '/rigs' },
+  { words: 'Add a rig', to: '/rigs/new' },
+  { words: 'Loads', to: '/loads' },
+  { words: 'Add a load', to: '/loads/new' },
+  { words: 'Meters', to: '/meters' },
+  { words: 'Add a meter', to: '/meters/new' },
+  { words: 'Cable and fuse', to: '/cable' },
+  { words: 'Start a trial', to: '/trials/new' },
+  { words: 'Import a trial', to: '/import' },
+]
+
+const stages = ['look over', 'rig', 'no load', 'ladder', 'motors', 'findings', 'report']
+
+/** Ctrl+K: any screen by a few letters of its name. */
+export function Palette({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Dialog open={open} onClose={onClose} className="relative z-40">
+      <div className="fixed inset-0 bg-ground/70" aria-hidden="true" />
+      <div className="fixed inset-0 flex items-start justify-center p-4 pt-[12vh]">
+        <DialogPanel className="w-full max-w-lg border border-ink bg-raised">
+          <Search onClose={onClose} />
+        </DialogPanel>
+      </div>
+    </Dialog>
+  )
+}
+
+function Search({ onClose }: { onClose: () => void }) {
+  const [query, setQuery] = useState('')
+  const navigate = useNavigate()
+  const { data: trials = [] } = api.useTrialsQuery()
+  const { data: units = [] } = api.useUnitsQuery()
+  const { data: rigs = [] } = api.useRigsQuery()
+  const { data: meters = [] } = api.useMetersQuery()
+  const places: Place[] = [
+    ...fixed,
+    ...trials.flatMap((trial) =>
+      stages.map((stage) => ({
+        words: `${trial.title}: ${stage}`,
+        to: `/trials/${trial.id}/${stage.replace(' ', '-')}`,
+      })),
+    ),
+    ...units.map((unit) => ({ words: `Unit ${unit.name}`, to: `/units/${unit.id}` })),
+    ...rigs.map((rig) => ({ words: `Rig ${rig.name}`, to: `/rigs/${rig.id}` })),
+    ...meters.map((meter) => ({ words: `Meter ${meter.name}`, to: `/meters/${meter.id}` })),
+  ]
+  const parts = query.toLowerCase().split(/\s+/).filter(Boolean)
+  const found = places
+    .filter((place) => parts.every((part) => place.words.toLowerCase().includes(part)))
+    .slice(0, 12)
+  return (
+    <Combobox<Place | null>
+      value={null}
+      onChange={(place) => {
+        if (!place) return
+        onClose()
+        void navigate(place.to)
+      }}
+    >
+      <ComboboxInput
+        autoFocus
+        aria-label="Go anywhere"
+        placeholder="Where to?"
+        className="w-full border-b border-rule bg-raised p-3 text-lg outline-none"
+        onChange={(event) => setQuery(event.target.value)}
+      />
+      <ComboboxOptions static className="max-h-[50vh] overflow-y-auto">
+        {found.map((place) => (
+          <ComboboxOption key={place.to} value={place} className="data-focus:bg-chosen px-3 py-1.5">
+            {place.words}
+          </ComboboxOption>
+        ))}
+        {found.length === 0 && <p className="text-quiet px-3 py-2">Nothing by that name.</p>}
+      </ComboboxOptions>
+    </Combobox>
+  )
+}

@@ -1,0 +1,183 @@
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
+import {
+  budget,
+  coverage,
+  expanded,
+  readSource,
+  sayFigure,
+  shownFactor,
+  standard,
+  type Figure,
+} from '@even-watt/core'
+import { useCallback, useMemo, useState, type ReactNode } from 'react'
+import { Working, type NameSource } from './working'
+
+interface Props {
+  readonly nameSource: NameSource
+  /** Names the readings behind a figure, by entry id. */
+  readonly nameEntry: (id: string) => string | undefined
+  readonly children: ReactNode
+}
+
+/** Holds the one panel in which every figure opens to its formula, budget, meters and readings. */
+export function ShowWorking({ nameSource, nameEntry, children }: Props) {
+  const [trail, setTrail] = useState<readonly Figure[]>([])
+  const show = useCallback((figure: Figure) => setTrail([figure]), [])
+  const context = useMemo(() => ({ show }), [show])
+  const figure = trail.at(-1)
+  return (
+    <Working value={context}>
+      {children}
+      <Dialog open={figure !== undefined} onClose={() => setTrail([])} className="relative z-30">
+        <div className="fixed inset-0 bg-ground/60" aria-hidden="true" />
+        <div className="fixed inset-y-0 right-0 flex w-full max-w-xl">
+          <DialogPanel className="w-full overflow-y-auto border-l border-ink bg-raised p-5">
+            {figure && (
+              <WorkingOf
+                figure={figure}
+                nameSource={nameSource}
+                nameEntry={nameEntry}
+                onOpen={(input) => setTrail([...trail, input])}
+                onBack={trail.length > 1 ? () => setTrail(trail.slice(0, -1)) : undefined}
+                onClose={() => setTrail([])}
+              />
+            )}
+          </DialogPanel>
+        </div>
+      </Dialog>
+    </Working>
+  )
+}
+
+interface WorkingProps {
+  readonly figure: Figure
+  readonly nameSource: NameSource
+  readonly nameEntry: Props['nameEntry']
+  readonly onOpen: (figure: Figure) => void
+  readonly onBack: (() => void) | undefined
+  readonly onClose: () => void
+}
+
+const shownSources = 8
+
+function WorkingOf({ figure, nameSource, nameEntry, onOpen, onBack, onClose }: WorkingProps) {
+  const { working } = figure
+  const lines = budget(figure.x).filter((line) => line.share > 0.0005)
+  const factor = shownFactor(figure.unit)
+  const entries = working.entries.map(nameEntry).filter((name) => name !== undefined)
+  const names = new Map<string, number>()
+  for (const name of entries) names.set(name, (names.get(name) ?? 0) + 1)
+  return (
+    <>
+      <div className="flex items-baseline justify-between gap-4">
+        <DialogTitle className="text-lg font-bold">{figure.symbol}</DialogTitle>
+        <div className="flex gap-2">
+          {onBack && (
+            <button type="button" className="action" onClick={onBack}>
+              Back
+            </button>
+          )}
+          <button type="button" className="action" onClick={onClose}>
+            Close
+          </button>
+        </div>
+      </div>
+      <p className="figures mt-1 text-2xl">{sayFigure(figure)}</p>
+      <p className="text-quiet">
+        {figure.grade === 'measured' ? 'Measured.' : `Only ${figure.grade}: settles no claim.`} Expanded
+        uncertainty, k = {coverage}.
+      </p>
+
+      <h2 className="mt-4">Formula</h2>
+      <p className="figures">
+        {figure.symbol} = {working.formula}
+      </p>
+      {working.inputs.length > 0 && working.inputs.length <= 4 && (
+        <p className="figures text-quiet">= {withNumbers(figure)}</p>
+      )}
+      {working.notes.map((note) => (
+        <p key={note} className="mt-1">
+          {note}
+        </p>
+      ))}
+
+      {working.inputs.length > 0 && (
+        <>
+          <h2 className="mt-4">Put in</h2>
+          <ul>
+            {working.inputs.map((input, i) => (
+              <li key={i} className="flex justify-between gap-4 border-b border-rule py-1">
+                <button type="button" className="plain-link" onClick={() => onOpen(input)}>
+                  {input.symbol}
+                </button>
+                <span className="figures">{sayFigure(input)}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+
+      <h2 className="mt-4">Uncertainty</h2>
+      {lines.length === 0 ? (
+        <p>None is known: no meter is named, or the value is exact.</p>
+      ) : (
+        <table className="list-table">
+          <thead>
+            <tr>
+              <th>source</th>
+              <th className="right">u, {figure.unit || '1'}</th>
+              <th className="right whitespace-nowrap">share of u²</th>
+            </tr>
+          </thead>
+          <tbody>
+            {lines.slice(0, shownSources).map((line) => (
+              <tr key={line.source}>
+                <td>{nameSource(readSource(line.source))}</td>
+                <td className="figures right">{(line.u * factor).toPrecision(2)}</td>
+                <td className="figures right whitespace-nowrap">{(line.share * 100).toFixed(1)} %</td>
+              </tr>
+            ))}
+            {lines.length > shownSources && (
+              <tr>
+                <td>{lines.length - shownSources} smaller ones</td>
+                <td />
+                <td className="figures right">
+                  {(lines.slice(shownSources).reduce((sum, line) => sum + line.share, 0) * 100).toFixed(1)} %
+                </td>
+              </tr>
+            )}
+            <tr>
+              <td className="font-semibold">u, and U = {coverage}·u</td>
+              <td className="figures right">{(standard(figure.x) * factor).toPrecision(2)}</td>
+              <td className="figures right">± {(expanded(figure.x) * factor).toPrecision(2)}</td>
+            </tr>
+          </tbody>
+        </table>
+      )}
+
+      {names.size > 0 && (
+        <>
+          <h2 className="mt-4">Readings behind it</h2>
+          <ul className="columns-1">
+            {[...names].map(([name, count]) => (
+              <li key={name}>
+                {name}
+                {count > 1 && <span className="text-quiet"> × {count}</span>}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  )
+}
+
+/** The formula with numbers in place of symbols. */
+function withNumbers(figure: Figure): string {
+  const inputs = [...figure.working.inputs].sort((a, b) => b.symbol.length - a.symbol.length)
+  return inputs.reduce(
+    (text, input) =>
+      text.replaceAll(input.symbol, `${sayFigure({ ...input, x: { ...input.x, sources: new Map() } }, 5)}`),
+    figure.working.formula,
+  )
+}

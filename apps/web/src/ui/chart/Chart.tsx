@@ -1,0 +1,78 @@
+import { useEffect, useMemo, useRef } from 'react'
+import { useTheme } from '../theme'
+import { exportChart, init, type ChartOption, type ECharts, type ExportKind } from './engine'
+import { chartTheme, type ChartTheme } from './theme'
+
+export interface ChartProps {
+  readonly title: string
+  /** What the axes say, in words, for those who do not see the picture. */
+  readonly description: string
+  readonly fileName: string
+  readonly height: number
+  readonly build: (theme: ChartTheme) => ChartOption
+  readonly onPick?: ((key: string) => void) | undefined
+}
+
+/** One chart: drawn in both themes, followed in width, exportable as SVG and PNG. */
+export default function Chart({ title, description, fileName, height, build, onPick }: ChartProps) {
+  const theme = useTheme()
+  const holder = useRef<HTMLDivElement>(null)
+  const chart = useRef<ECharts | undefined>(undefined)
+  const colours = useMemo(() => chartTheme(theme), [theme])
+  const option = useMemo(() => build(colours), [build, colours])
+  const pick = useRef(onPick)
+
+  useEffect(() => {
+    pick.current = onPick
+  })
+  useEffect(() => {
+    const element = holder.current
+    if (!element) return
+    const made = init(element, null, { renderer: 'svg' })
+    chart.current = made
+    made.on('click', (event) => {
+      const key = (event.data as { key?: string } | undefined)?.key
+      if (key !== undefined) pick.current?.(key)
+    })
+    const observer = new ResizeObserver(() => made.resize())
+    observer.observe(element)
+    return () => {
+      observer.disconnect()
+      made.dispose()
+      chart.current = undefined
+    }
+  }, [])
+  useEffect(() => {
+    chart.current?.setOption({ animation: false, ...option }, { notMerge: true })
+  }, [option])
+
+  const save = async (kind: ExportKind) => {
+    const url = URL.createObjectURL(await exportChart(option, kind, colours.ground))
+    const link = document.createElement('a')
+    link.href = url
+    link.download = `${fileName}.${kind}`
+    link.click()
+    URL.revokeObjectURL(url)
+  }
+  return (
+    <figure className="min-w-0">
+      <figcaption className="flex items-baseline gap-3">
+        <span className="font-semibold">{title}</span>
+        <span className="no-print ml-auto flex gap-3 text-[0.85rem]">
+          {(['svg', 'png'] as const).map((kind) => (
+            <button
+              key={kind}
+              type="button"
+              className="plain-link text-quiet"
+              aria-label={`Save “${title}” as ${kind.toUpperCase()}`}
+              onClick={() => void save(kind)}
+            >
+              {kind.toUpperCase()}
+            </button>
+          ))}
+        </span>
+      </figcaption>
+      <div ref={holder} style={{ height }} role="img" aria-label={description} />
+    </figure>
+  )
+}

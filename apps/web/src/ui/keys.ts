@@ -1,0 +1,43 @@
+import { useEffect, useRef } from 'react'
+
+/** Keys and what they do, as `?` lists them. */
+export const keyList: readonly (readonly [keys: string, does: string])[] = [
+  ['Enter', 'next field in reading order; in the last one: capture the step'],
+  ['Ctrl + Enter', 'capture the whole step from any field'],
+  ['Ctrl + Z', 'take back the last capture (in the ladder, outside a field)'],
+  ['↑ ↓', 'choose a step in the ladder'],
+  ['R', 'repeat the chosen step'],
+  ['P', 'take the next planned step into the entry row'],
+  ['F', 'arm’s length: one large prompt at a time'],
+  ['Alt + arrows', 'move an element of a rig along its side, or to the other'],
+  ['1 … 9', 'rig revision 1 to 9'],
+  ['Ctrl + K', 'go anywhere'],
+  ['?', 'this list'],
+  ['Esc', 'close what is open'],
+]
+
+const inField = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+
+/** Runs an action on a key pressed outside fields and dialogs; `mod` is Ctrl or Cmd and works everywhere. */
+export function useKey(
+  match: (event: KeyboardEvent) => boolean,
+  action: (event: KeyboardEvent) => void,
+  everywhere = false,
+): void {
+  const latest = useRef({ match, action })
+  useEffect(() => {
+    latest.current = { match, action }
+  })
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (!everywhere && (inField(event.target) || document.querySelector('[role="dialog"]'))) return
+      if (!latest.current.match(event)) return
+      event.preventDefault()
+      latest.current.action(event)
+    }
+    addEventListener('keydown', listen)
+    return () => removeEventListener('keydown', listen)
+  }, [everywhere])
+}

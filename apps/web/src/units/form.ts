@@ -1,0 +1,134 @@
+import type { Claim, Unit } from '@even-watt/contract'
+import { parseMeasure } from '@even-watt/core'
+import { readNumber, typed } from '../ui/form'
+import type { Report } from '../ui/useDocumentForm'
+
+/** A unit as typed: everything is text until it is saved. */
+export interface UnitForm {
+  name: string
+  kind: string
+  inputVoltage: string
+  outputVoltage: string
+  outputFrequency: string
+  phase: string
+  wave: string
+  provenance: { how: string; preProduction: boolean; note: string }
+  revision: string
+  dateCode: string
+  firmware: string
+  price: { amount: string; currency: string }
+  mass: string
+  size: string[]
+  note: string
+  claims: ClaimForm[]
+}
+
+export interface ClaimForm {
+  id: string
+  quantity: string
+  comparator: string
+  value: string
+  unit: string
+  duration: string
+  load: string
+  readWhere: string
+}
+
+export const blankUnit: UnitForm = {
+  name: '',
+  kind: 'inverter',
+  inputVoltage: '',
+  outputVoltage: '230',
+  outputFrequency: '50',
+  phase: 'single',
+  wave: 'unstated',
+  provenance: { how: '', preProduction: false, note: '' },
+  revision: '',
+  dateCode: '',
+  firmware: '',
+  price: { amount: '', currency: 'EUR' },
+  mass: '',
+  size: ['', '', ''],
+  note: '',
+  claims: [],
+}
+
+export const unitToForm = (unit: Unit): UnitForm => ({
+  name: unit.name,
+  kind: unit.kind,
+  inputVoltage: typed(unit.inputVoltage),
+  outputVoltage: typed(unit.outputVoltage),
+  outputFrequency: typed(unit.outputFrequency),
+  phase: unit.phase,
+  wave: unit.wave,
+  provenance: {
+    how: unit.provenance?.how ?? '',
+    preProduction: unit.provenance?.preProduction ?? false,
+    note: unit.provenance?.note ?? '',
+  },
+  revision: unit.revision ?? '',
+  dateCode: unit.dateCode ?? '',
+  firmware: unit.firmware ?? '',
+  price: { amount: typed(unit.price?.amount), currency: unit.price?.currency ?? 'EUR' },
+  mass: typed(unit.mass),
+  size: [0, 1, 2].map((i) => typed(unit.size?.[i])),
+  note: unit.note ?? '',
+  claims: unit.claims.map(claimToForm),
+})
+
+const claimToForm = (claim: Claim): ClaimForm => ({
+  id: claim.id,
+  quantity: claim.quantity,
+  comparator: claim.comparator,
+  value: typed(claim.value),
+  unit: claim.unit,
+  duration: typed(claim.duration),
+  load: typed(claim.load),
+  readWhere: claim.readWhere,
+})
+
+/** Text that was left empty is absent, not an empty string. */
+const words = (text: string) => text.trim() || undefined
+
+/** The unit that was typed; what cannot be read is reported at its field. */
+export function formToUnit(form: UnitForm, report: Report): unknown {
+  const number = (path: string, text: string, parse?: (text: string) => ReturnType<typeof parseMeasure>) => {
+    const { value, why } = readNumber(text, parse)
+    report(path, why)
+    return value
+  }
+  const length = (text: string) => parseMeasure(text, 'length')
+  const sizes = form.size.map((text, i) => number(`size.${i}`, text, length))
+  return {
+    name: form.name,
+    kind: form.kind,
+    inputVoltage: number('inputVoltage', form.inputVoltage),
+    outputVoltage: number('outputVoltage', form.outputVoltage),
+    outputFrequency: number('outputFrequency', form.outputFrequency),
+    phase: form.phase,
+    wave: form.wave,
+    provenance: form.provenance.how ? { ...form.provenance, note: words(form.provenance.note) } : undefined,
+    revision: words(form.revision),
+    dateCode: words(form.dateCode),
+    firmware: words(form.firmware),
+    price: form.price.amount.trim()
+      ? { amount: number('price.amount', form.price.amount), currency: form.price.currency }
+      : undefined,
+    mass: number('mass', form.mass, (text) => parseMeasure(text, 'mass')),
+    size: sizes.some((size) => size !== undefined) ? sizes : undefined,
+    note: words(form.note),
+    claims: form.claims.map((claim, i) => {
+      const at = `claims.${i}`
+      const value = number(`${at}.value`, claim.value)
+      if (claim.quantity === 'efficiency' && claim.unit === '%' && value !== undefined && value > 100) {
+        report(`${at}.value`, 'An efficiency over 100 % cannot be; is it a misprint, or another quantity?')
+      }
+      return {
+        ...claim,
+        value,
+        duration: number(`${at}.duration`, claim.duration),
+        load: number(`${at}.load`, claim.load),
+      }
+    }),
+  }
+}

@@ -1,0 +1,13 @@
+import { benchDerive } from './derive'
+import { benchFirstScreen } from './firstScreen'
+import { benchSliding } from './sliding'
+import { benchPlanning } from './planning'
+import { benchTrialList } from './trialList'
+import { benchTyping } from './typing'
+
+await benchFirstScreen()
+await benchDerive()
+await benchPlanning()
+await benchTrialList()
+await benchTyping()
+await benchSliding()

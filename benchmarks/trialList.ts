@@ -1,0 +1,54 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { stationRigs, stationUnits } from '@even-watt/bench'
+import { startCluster } from '@even-watt/server/cluster/cluster'
+import { migrate } from '@even-watt/server/database/migrate'
+import { createPool } from '@even-watt/server/database/pool'
+import { createApp } from '@even-watt/server/http/app'
+import { close, listen } from '@even-watt/server/listen'
+import { addRevision, insertTrial, listSql } from '@even-watt/server/trials/record'
+import { pino } from 'pino'
+import { medianTime, say } from './report'
+
+const trials = 1000
+
+/** The API's list of a thousand trials, beside the same SQL run bare. */
+export async function benchTrialList(): Promise<void> {
+  const log = pino({ level: 'silent' })
+  const folder = mkdtempSync(join(tmpdir(), 'even-watt-bench-'))
+  const cluster = await startCluster(folder, () => undefined)
+  const pool = createPool(cluster.url, log)
+  try {
+    await migrate(cluster.url, log)
+    for (let i = 0; i < trials; i++) {
+      const id = crypto.randomUUID()
+      const startedAt = new Date(Date.UTC(2026, 0, 1) + i * 3_600_000).toISOString()
+      const settings = { title: `Trial ${i}`, by: 'R.O.', hold: 600, duty: [], limiters: [] }
+      const { ottrel: unit } = stationUnits
+      const { l24: rig } = stationRigs
+      await insertTrial(pool, { id, version: 1, startedAt, settings, unit, rig })
+      await addRevision(pool, id, { number: 1, why: 'benchmark', madeAt: startedAt, unit, rig, meters: [] })
+    }
+    await pool.query('analyze trial')
+    const server = await listen(createApp({ pool, log }), '127.0.0.1', 0)
+    const address = server.address()
+    const port = typeof address === 'object' && address ? address.port : 0
+    const overApi = await medianTime(15, async () => {
+      const answer = await fetch(`http://127.0.0.1:${port}/api/trials?limit=${trials}`)
+      const lines = (await answer.json()) as unknown[]
+      if (lines.length !== trials) throw new Error(`${lines.length} trials came back.`)
+    })
+    const bare = await medianTime(15, () => pool.query(listSql, [trials, 0]))
+    say(`list ${trials} trials over the API`, overApi, 'the same SQL bare', bare, 'ms')
+    const plan = await pool.query<{ 'QUERY PLAN': string }>(
+      `explain ${listSql.replace('$1', '100').replace('$2', '0')}`,
+    )
+    console.log(`  plan: ${plan.rows.map((row) => row['QUERY PLAN'].trim()).join(' | ')}`)
+    await close(server)
+  } finally {
+    await pool.end()
+    await cluster.stop()
+    rmSync(folder, { recursive: true, force: true })
+  }
+}

@@ -1,0 +1,139 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { demoUrl, trialNamed } from './support/pages'
+
+const stages = [
+  'look-over',
+  'rig',
+  'rig/supply',
+  'rig/load-test',
+  'rig/survey',
+  'rig/what-if',
+  'plan',
+  'make-safe',
+  'no-load',
+  'ladder',
+  'readings',
+  'motors',
+  'findings',
+  'report',
+]
+const library = [
+  '/',
+  '/units',
+  '/units/new',
+  '/meters',
+  '/meters/new',
+  '/rigs',
+  '/rigs/new',
+  '/cable',
+  '/loads',
+  '/loads/new',
+  '/trials/new',
+  '/import',
+  '/nowhere',
+]
+
+for (const theme of ['day', 'night']) {
+  test(`axe finds nothing serious on any screen, by ${theme}`, async ({ page }) => {
+    test.setTimeout(180_000)
+    await page.addInitScript((name) => localStorage.setItem('theme', name), theme)
+    const trial = await trialNamed(page, 'Pellam')
+    const messages: string[] = []
+    page.on('console', (message) => {
+      if (message.type() === 'error') messages.push(message.text())
+    })
+    for (const path of [...library, ...stages.map((stage) => `/trials/${trial}/${stage}`)]) {
+      await page.goto(`${demoUrl()}${path}`)
+      await expect(page.getByRole('heading').first()).toBeVisible()
+      await expect(page.getByText(/^(Reading|Opening|Drawing) .*…$/)).toHaveCount(0)
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      expect(serious.map(({ id, nodes }) => `${path}: ${id} ${nodes[0]?.html}`)).toEqual([])
+    }
+    expect(messages).toEqual([])
+  })
+}
+
+test('on a phone nothing but the grid scrolls sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 800 })
+  const trial = await trialNamed(page, 'Ottrel')
+  for (const path of [
+    '/',
+    '/units/new',
+    '/rigs/new',
+    '/cable',
+    '/loads',
+    '/meters',
+    ...stages.map((stage) => `/trials/${trial}/${stage}`),
+  ]) {
+    await page.goto(`${demoUrl()}${path}`)
+    await expect(page.getByRole('heading').first()).toBeVisible()
+    expect([path, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([path, 390])
+  }
+})
+
+test('two tabs editing one unit: the second is shown the conflict and chooses', async ({ page, context }) => {
+  await page.goto(`${demoUrl()}/units`)
+  await page.getByRole('link', { name: 'Ottrel 1400-24 rev C' }).click()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Ottrel 1400-24 rev C')
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await other.getByLabel('Date code').fill('2601')
+  await other.getByRole('button', { name: 'Save' }).click()
+  await expect(other.getByRole('heading', { name: 'Units' })).toBeVisible()
+
+  await page.getByLabel('Firmware').fill('1.7')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('This was changed meanwhile.')).toBeVisible()
+  await expect(page.getByLabel('Firmware')).toHaveValue('1.7')
+  await page.getByRole('button', { name: 'Save mine over it' }).click()
+  await expect(page.getByRole('heading', { name: 'Units' })).toBeVisible()
+  await page.getByRole('link', { name: 'Ottrel 1400-24 rev C' }).click()
+  await expect(page.getByLabel('Firmware')).toHaveValue('1.7')
+})
+
+test('what is typed into a form survives leaving the page', async ({ page }) => {
+  await page.goto(`${demoUrl()}/units/new`)
+  await page.getByLabel('Name', { exact: true }).fill('Half typed')
+  await page.goto(demoUrl())
+  await page.goto(`${demoUrl()}/units/new`)
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half typed')
+  await expect(page.getByText('What you typed here before was kept.')).toBeVisible()
+})
+
+test('a unit is duplicated with its claims', async ({ page }) => {
+  await page.goto(`${demoUrl()}/units`)
+  await page.getByRole('link', { name: 'Pellam 900-12', exact: true }).click()
+  await page.getByRole('button', { name: 'Duplicate' }).click()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Pellam 900-12, copy')
+  await expect(page.getByRole('group', { name: /Claim/ })).toHaveCount(7)
+})
+
+test('Ctrl+K goes anywhere, ? lists the keys', async ({ page }) => {
+  await page.goto(demoUrl())
+  await expect(page.getByRole('link', { name: 'Pellam 900-12 for the marsh hut' }).first()).toBeVisible()
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('pellam find')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Findings' })).toBeVisible()
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog')).toContainText('next field in reading order')
+  await page.keyboard.press('Escape')
+})
+
+test('the report prints on A4 and Letter', async ({ page }) => {
+  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel')}/report`)
+  await expect(page.getByRole('heading', { name: 'Cautions' })).toBeVisible()
+  await expect(page.getByText('local codes and a licensed electrician decide')).toBeVisible()
+  await expect(page.getByRole('img', { name: /Efficiency in per cent/ }).first()).toBeVisible()
+  for (const [paper, points] of [
+    ['A4', 595],
+    ['Letter', 612],
+  ] as const) {
+    await page.getByLabel('paper').selectOption(paper)
+    const pdf = (await page.pdf({ preferCSSPageSize: true, printBackground: true })).toString('latin1')
+    expect(pdf.match(/\/Type\s*\/Page\b/g)?.length).toBeGreaterThanOrEqual(3)
+    expect(Math.round(Number(/MediaBox\s*\[0 0 ([\d.]+)/.exec(pdf)?.[1]))).toBe(points)
+  }
+})

@@ -1,0 +1,136 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+
+test('day and night are chosen by hand and kept', async ({ page }) => {
+  await page.goto(demoUrl())
+  await page.getByRole('button', { name: 'Night' }).click()
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night')
+  await page.reload()
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night')
+  await page.getByRole('button', { name: 'Day' }).click()
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'day')
+})
+
+test('a server that fails is said in words, with a way to try again', async ({ page }) => {
+  await page.route('**/api/trials?*', (route) =>
+    route.fulfill({
+      status: 503,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({
+        type: 'about:blank',
+        status: 503,
+        title: 'The database does not answer just now.',
+      }),
+    }),
+  )
+  await page.goto(demoUrl())
+  await expect(page.getByText('The database does not answer just now.')).toBeVisible()
+  await page.unroute('**/api/trials?*')
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('link', { name: 'Pellam 900-12 for the marsh hut' }).first()).toBeVisible()
+})
+
+test('a trial and a unit that are not there are said so', async ({ page }) => {
+  await page.goto(`${demoUrl()}/trials/0192e4a0-0000-7000-8000-000000000001/ladder`)
+  await expect(page.getByText('This trial is not here.')).toBeVisible()
+  await page.goto(`${demoUrl()}/units/0192e4a0-0000-7000-8000-000000000001`)
+  await expect(page.getByText('This unit is not here any more.')).toBeVisible()
+})
+
+test('a new trial says at every stage what to do first', async ({ page }) => {
+  const trial = await freshTrial(page, 'Nothing yet')
+  const expectOn = async (stage: string, words: string | RegExp) => {
+    await page.goto(`${demoUrl()}/trials/${trial}/${stage}`)
+    await expect(page.getByText(words).first()).toBeVisible()
+  }
+  await expectOn('ladder', 'Three loaded steps make a curve.')
+  await expectOn('no-load', 'No reading without load yet.')
+  await expectOn('motors', 'No attempt on this rig yet.')
+  await expectOn('findings', 'was not tested')
+  await expectOn('report', 'No step on this rig.')
+})
+
+test('search mode is kept apart from idle, and a reading can be taken back', async ({ page }) => {
+  const trial = await freshTrial(page, 'Search mode')
+  await page.goto(`${demoUrl()}/trials/${trial}/no-load`)
+  await page.getByLabel(/^V_B/).fill('26.40')
+  await page.getByLabel(/^I: input current/).fill('abc')
+  await page.getByRole('button', { name: 'Capture' }).click()
+  await expect(page.getByText('"abc" is not a number')).toBeVisible()
+  await page.getByLabel(/^I: input current/).fill('95m')
+  await page.getByLabel('Mode').selectOption('search')
+  await page.getByRole('button', { name: 'Capture' }).click()
+  await expect(page.getByRole('heading', { name: 'Search mode' })).toBeVisible()
+  await expect(page.getByText('search mode:')).toBeVisible()
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await page.getByRole('dialog').getByRole('textbox').fill('the lamp strip was plugged in')
+  await page.getByRole('button', { name: 'Take it back' }).click()
+  await expect(page.getByText('taken back: the lamp strip was plugged in')).toBeVisible()
+})
+
+test('a reading is corrected by a new one that says why', async ({ page }) => {
+  const trial = await freshTrial(page, 'Correction')
+  await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
+  await typeStep(page, 'plate', ['26.07', '52.98', '28.75', '230.1', '3.05', '703'])
+  await page.getByRole('button', { name: 'Correct', exact: true }).click()
+  const field = page.getByRole('textbox', { name: /^V_B/ })
+  await expect(field).toHaveValue('52.98')
+  await field.fill('25.98')
+  await page.keyboard.press('Control+Enter')
+  await expect(page.getByRole('row', { name: /plate/ }).first()).toContainText('25.98')
+  await expect(page.getByText('taken back: Corrected after reading it again.')).toBeVisible()
+})
+
+test('a script in a name stays text', async ({ page }) => {
+  const document = await (
+    await page.request.get(`${demoUrl()}/api/trials/${await trialNamed(page, 'Pellam')}/export.json`)
+  ).text()
+  const title = '<img src=x onerror="document.title=1">'
+  const nasty = JSON.parse(document) as { trial: { id: string; title: string }; entries: { id: string }[] }
+  nasty.trial.id = crypto.randomUUID()
+  nasty.trial.title = title
+  nasty.entries = []
+  await page.goto(`${demoUrl()}/import`)
+  await page.getByLabel('Choose a file').setInputFiles({
+    name: 'nasty.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(nasty)),
+  })
+  await expect(page.getByText(title).first()).toBeVisible()
+  await expect(page).toHaveTitle('Even Watt')
+})
+
+test('readings go out as CSV with their meters named', async ({ page }) => {
+  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel')}/ladder`)
+  const waiting = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'CSV', exact: true }).click()
+  const text = readFileSync(await (await waiting).path(), 'utf8')
+  expect(text.split('\r\n')[0]).toContain('P_C [W] Plug wattmeter')
+  expect(text).toContain('Two digits of V_B exchanged when typing.')
+})
+
+test('a unit is deleted only after it was seen as it is', async ({ page }) => {
+  const id = crypto.randomUUID()
+  const units = (await (await page.request.get(`${demoUrl()}/api/units`)).json()) as { name: string }[]
+  const content = { ...units.find((unit) => unit.name === 'Pellam 900-12'), name: 'To be deleted' }
+  await page.request.put(`${demoUrl()}/api/units/${id}`, { data: { editedFrom: 0, content } })
+  await page.goto(`${demoUrl()}/units/${id}`)
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('To be deleted')
+  await page.getByRole('button', { name: 'Delete' }).click()
+  await expect(page.getByRole('heading', { name: 'Units' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'To be deleted' })).toHaveCount(0)
+})
+
+test('a rig is put together and reordered by keyboard alone', async ({ page }) => {
+  await page.goto(`${demoUrl()}/rigs/new`)
+  const add = page.getByRole('button', { name: 'Add a reading' })
+  for (let i = 0; i < 2; i++) {
+    await add.focus()
+    await page.keyboard.press('Enter')
+  }
+  await page.getByRole('button', { name: 'Move reading 2 up' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('group', { name: 'Reading 1' }).getByLabel('Quantity')).toHaveValue('V_B')
+  await expect(page.getByRole('button', { name: 'Move reading 1 up' })).toBeDisabled()
+})

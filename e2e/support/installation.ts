@@ -1,0 +1,85 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+const root = fileURLToPath(new URL('../..', import.meta.url))
+
+/** A free port on loopback. */
+export function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const server = createServer()
+    server.listen(0, '127.0.0.1', () => {
+      const address = server.address()
+      server.close(() => resolve(typeof address === 'object' && address ? address.port : 0))
+    })
+  })
+}
+
+/** One Even Watt with a data folder of its own, started by the real start command. */
+export class Installation {
+  private child: ChildProcess | undefined
+  private constructor(
+    readonly folder: string,
+    readonly port: number,
+  ) {}
+
+  static async create(): Promise<Installation> {
+    return new Installation(mkdtempSync(join(tmpdir(), 'even-watt-e2e-')), await freePort())
+  }
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`
+  }
+
+  /** Resolves with all that was printed: when it is up, or when it ended. */
+  async start(...args: string[]): Promise<{ output: string; code: number | null }> {
+    const child = spawn('node', [join(root, 'scripts/start.mjs'), ...args], {
+      cwd: root,
+      env: { ...process.env, EVEN_WATT_DATA: this.folder, PORT: String(this.port), LOG_LEVEL: 'error' },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    })
+    let output = ''
+    const ended = new Promise<number | null>((resolve) => child.once('exit', resolve))
+    const up = new Promise<void>((resolve) => {
+      const read = (chunk: Buffer) => {
+        output += chunk.toString()
+        if (output.includes('Even Watt is at')) resolve()
+      }
+      child.stdout.on('data', read)
+      child.stderr.on('data', read)
+    })
+    const code = await Promise.race([up.then(() => null), ended])
+    if (code === null) this.child = child
+    return { output, code }
+  }
+
+  /** SIGKILL, as a power cut would: nothing is tidied up. */
+  async kill(): Promise<void> {
+    await this.end('SIGKILL')
+  }
+
+  async stop(): Promise<void> {
+    await this.end('SIGINT')
+  }
+
+  private async end(signal: NodeJS.Signals): Promise<void> {
+    const { child } = this
+    if (!child || child.exitCode !== null) return
+    const gone = new Promise((resolve) => child.once('exit', resolve))
+    child.kill(signal)
+    await gone
+    this.child = undefined
+  }
+
+  get postgresPid(): number {
+    return Number(readFileSync(join(this.folder, 'postgres/postmaster.pid'), 'utf8').split('\n')[0])
+  }
+
+  async remove(): Promise<void> {
+    await this.stop()
+    rmSync(this.folder, { recursive: true, force: true })
+  }
+}

@@ -1,0 +1,37 @@
+import { expect, type Page } from '@playwright/test'
+import type { TrialLine } from '@even-watt/contract'
+
+export const demoUrl = () => process.env['EVEN_WATT_DEMO'] ?? ''
+
+/** Id of the demo trial whose title begins so. */
+export async function trialNamed(page: Page, begins: string, base = demoUrl()): Promise<string> {
+  const trials = (await (await page.request.get(`${base}/api/trials`)).json()) as TrialLine[]
+  const found = trials.find((trial) => trial.title.startsWith(begins))
+  if (!found) throw new Error(`No trial begins with ${begins}`)
+  return found.id
+}
+
+/** A copy of the demo's rig and unit in a trial of its own, so that a test may write. */
+export async function freshTrial(page: Page, title: string, base = demoUrl()): Promise<string> {
+  const get = async (path: string) =>
+    (await (await page.request.get(`${base}/api/${path}`)).json()) as { id: string; name: string }[]
+  const unit = (await get('units')).find((candidate) => candidate.name === 'Ottrel 1400-24')
+  const rig = (await get('rigs')).find((candidate) => candidate.name.startsWith('L24'))
+  const id = crypto.randomUUID()
+  const answer = await page.request.post(`${base}/api/trials`, {
+    data: { id, unit: unit?.id, rig: rig?.id, title, by: 'R.O.' },
+  })
+  expect(answer.status()).toBe(201)
+  return id
+}
+
+/** Types one step into the ladder by keyboard, Enter by Enter in reading order. */
+export async function typeStep(page: Page, load: string, values: readonly string[]): Promise<void> {
+  await page.getByRole('textbox', { name: 'Load', exact: true }).click()
+  await page.keyboard.type(load)
+  for (const value of values) {
+    await page.keyboard.press('Enter')
+    await page.keyboard.type(value)
+  }
+  await page.keyboard.press('Control+Enter')
+}

@@ -1,0 +1,97 @@
+import tseslint from 'typescript-eslint'
+import hooks from 'eslint-plugin-react-hooks'
+
+/** The arrows of the architecture: each layer may import only what stands here. */
+const forbid = (files, names, why, options = {}) => ({
+  files,
+  rules: {
+    '@typescript-eslint/no-restricted-imports': [
+      'error',
+      { patterns: [{ group: names, message: why, ...options }] },
+    ],
+  },
+})
+
+const tests = ['**/*.test.ts', '**/*.test.tsx']
+
+export default tseslint.config(
+  { ignores: ['**/dist', '**/node_modules', 'test-results', 'playwright-report'] },
+  ...tseslint.configs.strict,
+  {
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/no-unnecessary-condition': 'off',
+      // RTK Query names an endpoint without argument so.
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      eqeqeq: 'error',
+    },
+  },
+  { files: ['**/*.mjs', '**/*.js'], ...tseslint.configs.disableTypeChecked },
+  { files: ['apps/web/**/*.tsx', 'apps/web/**/*.ts'], ...hooks.configs.flat.recommended },
+  {
+    ...forbid(
+      ['packages/contract/src/**/*.ts'],
+      ['@even-watt/*'],
+      'The contract stands at the bottom: it imports no other part.',
+    ),
+    ignores: tests,
+  },
+  {
+    ...forbid(
+      ['packages/core/src/**/*.ts'],
+      ['@even-watt/contract'],
+      'core sees the contract as types only.',
+      {
+        allowTypeImports: true,
+      },
+    ),
+    ignores: tests,
+  },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    ignores: tests,
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'setTimeout'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random' },
+        { object: 'Date', property: 'now' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'core has no clock.' },
+      ],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^(?!\\.|@even-watt/contract$|ml-matrix$)',
+              message: 'core imports itself, the contract (types) and ml-matrix only.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    ...forbid(
+      ['packages/bench/src/**/*.ts'],
+      ['@even-watt/server*', '@even-watt/web*'],
+      'bench builds on core and the contract.',
+    ),
+  },
+  {
+    ...forbid(
+      ['apps/web/src/**/*.ts', 'apps/web/src/**/*.tsx'],
+      ['@even-watt/server*', '@even-watt/bench*', 'node:*'],
+      'web builds on core and the contract.',
+    ),
+    ignores: tests,
+  },
+  forbid(['apps/server/src/**/*.ts'], ['@even-watt/web*'], 'server builds on core, contract and bench.'),
+)

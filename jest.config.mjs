@@ -1,0 +1,34 @@
+/** Two projects: plain unit tests, and the server's routes against a real PostgreSQL of their own. */
+const shared = {
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
+    ],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!uuid/|fast-check/|pure-rand/)'],
+  testEnvironment: 'node',
+}
+
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: 'unit',
+      testMatch: ['<rootDir>/{packages,apps/web,scripts}/**/*.test.ts?(x)'],
+    },
+    {
+      ...shared,
+      displayName: 'server',
+      testMatch: ['<rootDir>/apps/server/**/*.test.ts'],
+      globalSetup: '<rootDir>/apps/server/test/startDatabase.mjs',
+      globalTeardown: '<rootDir>/apps/server/test/stopDatabase.mjs',
+    },
+  ],
+}

@@ -1,0 +1,7 @@
+export * from './ladder/operate'
+export * from './loads/law'
+export * from './meters/instrument'
+export * from './motors/start'
+export * from './random'
+export * from './scenario'
+export * from './units/unit'

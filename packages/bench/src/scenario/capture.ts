@@ -1,0 +1,254 @@
+import type {
+  Assignable,
+  Entry,
+  EntryOf,
+  Quantity,
+  StoredMeter,
+  StoredRig,
+  StoredUnit,
+  Value,
+} from '@even-watt/contract'
+import { cautionsFor, placed, quantityData } from '@even-watt/core'
+import { operate, type BenchModel, type Truth } from '../ladder/operate'
+import { kindOf, type LoadModel } from '../loads/law'
+import { instrument, show, type Instrument } from '../meters/instrument'
+import { seeded, type Random } from '../random'
+
+/** The stand-in bench with its meters hung up: takes readings as a tester would. */
+export class BenchHand {
+  private readonly random: Random
+  private readonly instruments: ReadonlyMap<string, Instrument>
+  private clock: number
+  private position = 0
+
+  constructor(seed: number, meters: readonly StoredMeter[], startsAt: string) {
+    this.random = seeded(seed)
+    this.instruments = new Map(meters.map((meter) => [meter.id, instrument(meter, this.random)]))
+    this.clock = Date.parse(startsAt)
+  }
+
+  wait(seconds: number): void {
+    this.clock += seconds * 1000
+  }
+
+  get now(): string {
+    return new Date(this.clock).toISOString()
+  }
+
+  newId(): string {
+    return this.random.id(this.clock)
+  }
+
+  /** Nothing connected: idle current on its own meter. */
+  noLoad(bench: BenchModel, rig: StoredRig, revision: number): EntryOf<'no load'> {
+    this.wait(60)
+    const truth = operateOrFail(bench, [])
+    const values = this.read(truth, bench, rig, (quantity) =>
+      quantity === 'idle I'
+        ? 'I'
+        : ['V_A', 'V_B', 'V_C', 'f', 'THD'].includes(quantity)
+          ? (quantity as Quantity)
+          : undefined,
+    )
+    return {
+      id: this.newId(),
+      revision,
+      at: this.now,
+      stage: 'no load',
+      reading: {
+        values,
+        mode: 'on',
+        display: {
+          inputVoltage: Number((truth.V_B + 0.1).toFixed(1)),
+          outputVoltage: Math.round(truth.V_C),
+          frequency: Math.round(truth.f),
+        },
+      },
+    }
+  }
+
+  /** One step, read `repeats` times. */
+  step(
+    bench: BenchModel,
+    rig: StoredRig,
+    revision: number,
+    loads: readonly LoadModel[],
+    more: Partial<EntryOf<'ladder'>['reading']> & { celsius?: number; repeats?: number } = {},
+  ): EntryOf<'ladder'>[] {
+    const { celsius, repeats = 2, ...reading } = more
+    const truth = operateOrFail(bench, loads)
+    const uses = loads.flatMap(({ use }) => (use ? [use] : []))
+    const step = this.newId()
+    this.position += 10
+    this.wait(120)
+    return Array.from({ length: repeats }, () => {
+      this.wait(25)
+      const values = this.read(truth, bench, rig, (quantity) =>
+        quantity === 'idle I' || quantity === 'T' ? undefined : quantity,
+      )
+      const thermometer = rig.assignments.find((assignment) => assignment.quantity === 'T')
+      const temperature: Value[] =
+        celsius !== undefined && thermometer
+          ? [
+              {
+                quantity: 'T',
+                value: this.shown(thermometer.meter, 'T', celsius, bench),
+                grade: 'measured',
+                meter: thermometer.meter,
+                at: this.now,
+              },
+            ]
+          : []
+      return {
+        id: this.newId(),
+        revision,
+        at: this.now,
+        stage: 'ladder' as const,
+        reading: {
+          step,
+          position: this.position,
+          load: loads.map((load) => load.name).join(' + '),
+          kind: kindOf(loads),
+          ...(uses.length ? { uses } : {}),
+          values: [...values, ...temperature],
+          fan: truth.fan ? ('on' as const) : ('off' as const),
+          alarm: truth.alarm ? ('low voltage' as const) : ('none' as const),
+          end: truth.alarm ? ('alarmed' as const) : ('carried' as const),
+          held: 120,
+          ...reading,
+        },
+      }
+    })
+  }
+
+  /** Rest, loaded at 10 s, recovered, at the posts of the bank. */
+  loadTest(
+    bench: BenchModel,
+    revision: number,
+    loads: readonly LoadModel[],
+    meters: { voltmeter: string; ammeter: string },
+  ): EntryOf<'load test'> {
+    this.wait(900)
+    const loaded = operateOrFail(bench, loads)
+    const volts = (truth: number) => this.shown(meters.voltmeter, 'V_A', truth, bench)
+    return {
+      id: this.newId(),
+      revision,
+      at: this.now,
+      stage: 'load test',
+      reading: {
+        ...meters,
+        restVoltage: volts(bench.bank.E),
+        restCurrent: 0,
+        loadedVoltage: volts(loaded.V_A),
+        loadedCurrent: this.shown(meters.ammeter, 'I', loaded.I, bench),
+        recoveredVoltage: volts(bench.bank.E - 0.02),
+        note: loads.map((load) => load.name).join(' + '),
+      },
+    }
+  }
+
+  /** Millivolts across each element, one after the other, at a steady load. */
+  survey(
+    bench: BenchModel,
+    rig: StoredRig,
+    revision: number,
+    loads: readonly LoadModel[],
+    meters: { voltmeter: string; ammeter: string },
+  ): EntryOf<'survey'> {
+    this.wait(600)
+    const { I } = operateOrFail(bench, loads)
+    return {
+      id: this.newId(),
+      revision,
+      at: this.now,
+      stage: 'survey',
+      reading: {
+        ...meters,
+        method: 'across',
+        current: this.shown(meters.ammeter, 'I', I, bench),
+        readings: placed(rig).map(({ element }) => ({
+          element: element.id,
+          volts: this.shown(meters.voltmeter, 'V_A', (bench.path.get(element.id) ?? 0) * I, bench),
+        })),
+        note: 'Probes on the metal itself, not on bolts.',
+      },
+    }
+  }
+
+  takeBack(entry: Entry, why: string): EntryOf<'take back'> {
+    this.wait(5)
+    return {
+      id: this.newId(),
+      revision: entry.revision,
+      at: this.now,
+      stage: 'take back',
+      entry: entry.id,
+      why,
+    }
+  }
+
+  keep(entry: Entry, oddity: number, why: string): EntryOf<'keep'> {
+    this.wait(5)
+    return {
+      id: this.newId(),
+      revision: entry.revision,
+      at: this.now,
+      stage: 'keep',
+      entry: entry.id,
+      oddity,
+      why,
+    }
+  }
+
+  /** Cautions as they apply to the unit and rig, read before anything is switched on. */
+  makeSafe(unit: StoredUnit, rig: StoredRig, revision: number, by: string): EntryOf<'make safe'> {
+    this.wait(120)
+    const cautions = cautionsFor({ unit, rig }).map(({ name, because }) => ({ name, because }))
+    return { id: this.newId(), revision, at: this.now, stage: 'make safe', reading: { by, cautions } }
+  }
+
+  private read(
+    truth: Truth,
+    bench: BenchModel,
+    rig: StoredRig,
+    as: (quantity: Assignable) => Quantity | undefined,
+  ): Value[] {
+    return rig.assignments.flatMap((assignment, i): Value[] => {
+      const quantity = as(assignment.quantity)
+      if (!quantity || quantity === 'T') return []
+      const at = new Date(this.clock - (rig.assignments.length - i) * 1500).toISOString()
+      return [
+        {
+          quantity,
+          value: this.shown(assignment.meter, quantity, truth[quantity], bench),
+          grade: 'measured',
+          meter: assignment.meter,
+          at,
+        },
+      ]
+    })
+  }
+
+  private shown(meter: string, quantity: Quantity, truth: number, bench: BenchModel): number {
+    const hung = this.instruments.get(meter)
+    if (!hung) throw new Error(`No such meter on the bench: ${meter}`)
+    return show(hung, quantityData[quantity].reads, truth, bench.unit, { random: this.random, counts: 0.2 })
+  }
+}
+
+function operateOrFail(bench: BenchModel, loads: readonly LoadModel[]): Truth {
+  const truth = operate(bench, loads)
+  if (!truth) throw new Error('The supply cannot deliver this step.')
+  return truth
+}
+
+/** The same reading with two digits of one value exchanged, as a tired hand types it. */
+export function misread(entry: EntryOf<'ladder'>, quantity: Quantity): EntryOf<'ladder'> {
+  const values = entry.reading.values.map((value) =>
+    value.quantity === quantity
+      ? { ...value, value: Number(String(value.value).replace(/^(\d)(\d)/, '$2$1')) }
+      : value,
+  )
+  return { ...entry, reading: { ...entry.reading, values } }
+}

@@ -1,0 +1,29 @@
+import type { StoredLoad, StoredMeter, StoredRig, StoredUnit, TrialDocument } from '@even-watt/contract'
+import { stationLoads } from './loads'
+import { stationMeters } from './meters'
+import { stationRigs } from './rigs'
+import { ottrelTrial, pellamTrial } from './trials'
+import { stationUnits } from './units'
+
+export interface Demo {
+  readonly units: StoredUnit[]
+  readonly meters: StoredMeter[]
+  readonly rigs: StoredRig[]
+  readonly loads: StoredLoad[]
+  readonly trials: TrialDocument[]
+}
+
+/** The whole demo of the Withy Reach field station, the same at every call. */
+export const demo = (): Demo => ({
+  units: Object.values(stationUnits),
+  meters: Object.values(stationMeters),
+  rigs: Object.values(stationRigs),
+  loads: Object.values(stationLoads),
+  trials: [ottrelTrial(), pellamTrial()],
+})
+
+export { BenchHand } from './capture'
+export { shelf, stationLoads } from './loads'
+export { stationMeters } from './meters'
+export { bankTruth, pathTruth, stationBanks, stationRigs } from './rigs'
+export { stationUnits, unitModels } from './units'

@@ -1,0 +1,194 @@
+import type { Revision, Trial } from '@even-watt/contract'
+import {
+  compareRevisions,
+  differenceOf,
+  efficiencyAt,
+  efficiencyDifference,
+  expanded,
+  hasFit,
+  isFigure,
+  keptWhy,
+  peakOf,
+  rangeAbove,
+  viewTrial,
+  type Analysis,
+  type Derived,
+} from '@even-watt/core'
+import {
+  BenchHand,
+  bankTruth,
+  demo,
+  pathTruth,
+  shelf,
+  stationMeters as m,
+  stationBanks,
+  stationRigs,
+  stationUnits,
+  unitModels,
+} from '..'
+
+/** What the demo tells, figure by figure, against the scenario. */
+const [ottrelDocument, pellamDocument] = demo().trials
+if (!ottrelDocument || !pellamDocument) throw new Error('no demo')
+const ottrel = viewTrial(ottrelDocument.trial, ottrelDocument.entries)
+const pellam = viewTrial(pellamDocument.trial, pellamDocument.entries)
+
+const at = (derived: Derived | undefined): number => (derived && isFigure(derived) ? derived.x.value : NaN)
+const analysisOf = (view: typeof ottrel, revision: number): Analysis => {
+  const analysis = view.analyses[revision - 1]
+  if (!analysis) throw new Error('no analysis')
+  return analysis
+}
+const stepOf = (analysis: Analysis, load: string) => analysis.steps.find((step) => step.load.startsWith(load))
+
+describe('the Ottrel', () => {
+  const [bad, good] = [analysisOf(ottrel, 1), analysisOf(ottrel, 2)]
+
+  it('draws 10.4 W idle on the series ammeter, and no weak figure', () => {
+    expect(at(good.noLoad.P_idle)).toBeCloseTo(10.4, 1)
+    expect(good.noLoad.weak).toBeUndefined()
+    expect(good.noLoad.P_idle && isFigure(good.noLoad.P_idle) && good.noLoad.P_idle.grade).toBe('measured')
+  })
+
+  it('loses about 36 W in the bad lug at 1400 W, and little beside fuse, breaker and shunt once it is remade', () => {
+    expect(at(stepOf(bad, 'immersion rod')?.P_joints)).toBeGreaterThan(34)
+    expect(at(stepOf(bad, 'immersion rod')?.P_joints)).toBeLessThan(39)
+    expect(at(stepOf(good, 'immersion rod')?.P_joints)).toBeLessThan(3)
+  })
+
+  it('stands at 24.92 V and 25.53 V at B, at 60.3 A and 58.9 A', () => {
+    expect(at(stepOf(bad, 'immersion rod')?.read.V_B)).toBeCloseTo(24.92, 1)
+    expect(at(stepOf(good, 'immersion rod')?.read.V_B)).toBeCloseTo(25.53, 1)
+    expect(at(stepOf(bad, 'immersion rod')?.read.I)).toBeCloseTo(60.3, 0)
+    expect(at(stepOf(good, 'immersion rod')?.read.I)).toBeCloseTo(58.9, 0)
+  })
+
+  it('peaks near 94.2 % around 645 W, and holds 92 % only above about 180 W', () => {
+    if (!hasFit(good.unitFit)) throw new Error('no curve')
+    const peak = peakOf(good.unitFit)
+    expect(100 * (peak?.eta.value ?? 0)).toBeCloseTo(94.2, 0)
+    expect(peak?.P.value).toBeGreaterThan(560)
+    expect(peak?.P.value).toBeLessThan(730)
+    const [interval, ...rest] = rangeAbove(good.unitFit, 0.92)
+    expect(rest).toEqual([])
+    expect(interval?.from).toBeGreaterThan(150)
+    expect(interval?.from).toBeLessThan(220)
+  })
+
+  it('was typed with one slip, taken back, that no figure uses', () => {
+    const step = stepOf(bad, 'drying plate high')
+    expect(step?.step.struck).toHaveLength(1)
+    expect(at(step?.read.V_B)).toBeCloseTo(25.69, 1)
+    const open = ottrel.analyses.flatMap((analysis, i) =>
+      (ottrel.oddities[i] ?? []).filter((oddity) => keptWhy(oddity, ottrel.record, analysis) === undefined),
+    )
+    expect(open).toEqual([])
+  })
+
+  it('gained at B and in the system by the remade lug, the unit being as it was', () => {
+    const change = compareRevisions(bad, good)
+    const [voltage, system, unit] = change?.changes ?? []
+    expect(voltage?.difference.x.value).toBeCloseTo(0.61, 1)
+    expect(100 * (system?.difference.x.value ?? 0)).toBeCloseTo(2.2, 0)
+    expect(unit?.difference.significant).toBe(false)
+  })
+
+  it('started the small pump, the primed one late, and not the winch', () => {
+    expect(good.record.motors.map((entry) => entry.reading.outcome)).toEqual([
+      'started',
+      'started late',
+      'tripped',
+    ])
+  })
+})
+
+describe('the Pellam', () => {
+  const alone = analysisOf(pellam, 1)
+
+  it('reads 226 V on a true-RMS meter and 213 V on the pocket meter, which is set aside', () => {
+    const first = pellamDocument.entries.find((entry) => entry.stage === 'no load')
+    const pocket =
+      first?.stage === 'no load' && first.reading.values.find((value) => value.meter === m.pocket.id)
+    expect(at(alone.noLoad.read.V_C)).toBeGreaterThan(223)
+    expect(pocket && pocket.value).toBeLessThan(216)
+    expect(pellam.oddities.flat().map((oddity) => oddity.number)).toContain(6)
+  })
+
+  it('has the distortion of a stepped wave', () => {
+    expect(100 * at(alone.noLoad.read.THD)).toBeCloseTo(28.5, 0)
+  })
+
+  it('takes its watts from V_C·I_C, with what the meters cannot follow added', () => {
+    const step = stepOf(alone, 'sand oven low')
+    const power = step?.P_C
+    expect(power && isFigure(power) && power.working.notes.join(' ')).toContain(
+      'V_C·I_C in place of a wattmeter',
+    )
+    expect(
+      power &&
+        isFigure(power) &&
+        [...power.x.sources.keys()].some((source) => source.startsWith('method|bandwidth')),
+    ).toBe(true)
+  })
+
+  it('has no curve on the three batteries yet, and says what is missing', () => {
+    expect(analysisOf(pellam, 2).unitFit).toMatchObject({
+      missing: expect.stringContaining('more loaded step') as string,
+    })
+  })
+})
+
+describe('the Ottrel’s later revision, on the same meters and ranges', () => {
+  const meters = [m.dmm1, m.dmm2, m.shunt, m.ammeter, m.wattmeter, m.scope, m.infrared]
+  const rig = stationRigs.l24
+  const loads = [
+    [shelf.mat],
+    [shelf.lamps(2)],
+    [shelf.plateLow],
+    [shelf.plateHigh],
+    [shelf.ovenLow, shelf.waxBath],
+    [shelf.rod, shelf.plateLow, shelf.mat],
+  ]
+  const hand = new BenchHand(42148, meters, '2026-03-14T08:00:00.000Z')
+  const analyse = (unit: Revision['unit'], model: keyof typeof unitModels): Analysis => {
+    const bench = {
+      bank: bankTruth(stationBanks.l24),
+      path: pathTruth(rig, { 'negative lug': 0.0002 }),
+      unit: unitModels[model],
+    }
+    const revision: Revision = {
+      number: 1,
+      why: 'compared',
+      madeAt: '2026-03-14T08:00:00.000Z',
+      unit,
+      rig,
+      meters,
+    }
+    const trial: Trial = {
+      id: hand.newId(), version: 1, title: 'Compared', by: 'R.O.', startedAt: revision.madeAt, hold: 600, duty: [], limiters: [], revisions: [revision],
+    } // prettier-ignore
+    const entries = [hand.noLoad(bench, rig, 1), ...loads.flatMap((load) => hand.step(bench, rig, 1, load))]
+    return analysisOf(viewTrial(trial, entries), 1)
+  }
+  const first = analyse(stationUnits.ottrel, 'ottrel')
+  const later = analyse(stationUnits.ottrelC, 'ottrelC')
+
+  it('draws less idle, beyond any doubt', () => {
+    const [a, b] = [later.noLoad.P_idle, first.noLoad.P_idle]
+    if (!isFigure(a) || !isFigure(b)) throw new Error('no idle')
+    const { x, significant } = differenceOf(a.x, b.x)
+    expect(x.value).toBeCloseTo(-1.9, 1)
+    expect(significant).toBe(true)
+  })
+
+  it('is better by about 0.6 points, though the bands overlap', () => {
+    if (!hasFit(first.unitFit) || !hasFit(later.unitFit)) throw new Error('no curve')
+    // At 800 W the fan runs in both; the later one's best point lies where its fan may be in either state.
+    const [one, two] = [efficiencyAt(first.unitFit, 800), efficiencyAt(later.unitFit, 800)]
+    expect(one.value + expanded(one)).toBeGreaterThan(two.value - expanded(two))
+    const apart = efficiencyDifference(later.unitCurve, first.unitCurve, 800)
+    expect(apart?.significant).toBe(true)
+    expect(100 * (apart?.x.value ?? 0)).toBeGreaterThan(0.3)
+    expect(100 * (apart?.x.value ?? 0)).toBeLessThan(0.9)
+  })
+})

@@ -1,0 +1,188 @@
+import { safeParse } from 'zod/mini'
+import {
+  Conductor,
+  Display,
+  Entry,
+  Gauge,
+  LadderReading,
+  LimiterSet,
+  MeterRange,
+  MotorAttempt,
+  NewTrial,
+  NoLoadReading,
+  sentences,
+  Value,
+} from '.'
+
+type Schema = Parameters<typeof safeParse>[0]
+
+const first = (schema: Schema, value: unknown): string | undefined => {
+  const result = safeParse(schema, value)
+  return result.success ? undefined : sentences(result.error)[0]?.message
+}
+
+const id = '0192e4a0-0000-7000-8000-000000000001'
+const at = '2026-03-12T09:12:00.000Z'
+const value = { quantity: 'V_B', value: 25.6, grade: 'measured', meter: id, at }
+const conductor = {
+  gauge: { unit: 'mm²', area: 16 },
+  length: 1.2,
+  runs: 1,
+  material: 'copper',
+  strandingFactor: 1.12,
+}
+const range = {
+  id,
+  reads: 'DC voltage',
+  upTo: 60,
+  percent: 0.1,
+  counts: 2,
+  count: 0.01,
+  standsSteppedWave: true,
+}
+const ladder = { step: id, position: 10, load: 'plate', kind: 'element', values: [value] }
+
+describe('what is taken', () => {
+  it.each<[string, Schema, unknown]>([
+    ['a value', Value, value],
+    ['a value without meter or time', Value, { quantity: 'I', value: -0.1, grade: 'observed' }],
+    ['a conductor', Conductor, conductor],
+    ['the thickest AWG', Gauge, { unit: 'AWG', number: -3 }],
+    ['a range', MeterRange, range],
+    ['a reading', LadderReading, ladder],
+    [
+      'a reading with all circumstances',
+      LadderReading,
+      {
+        ...ladder,
+        fan: 'speed',
+        alarm: 'other',
+        end: 'tripped',
+        held: 3,
+        note: 'x',
+        display: { outputVoltage: 230 },
+      },
+    ],
+    ['an idle reading', NoLoadReading, { mode: 'search', values: [] }],
+    ['an attempt', MotorAttempt, { number: 1, load: 'pump', outcome: 'stalled' }],
+    ['a limiter', LimiterSet, { claim: id, revision: 1, limiter: 'joint' }],
+    ['a new trial', NewTrial, { id, unit: id, rig: id, title: 'T', by: 'R.O.' }],
+    ['a taking back', Entry, { id, revision: 1, at, stage: 'take back', entry: id, why: 'slip' }],
+    [
+      'a correction',
+      Entry,
+      { id, revision: 2, at, stage: 'ladder', reading: ladder, replaces: { entry: id, why: 'digits' } },
+    ],
+    ['an oddity kept', Entry, { id, revision: 1, at, stage: 'keep', entry: id, oddity: 3, why: 'charger' }],
+  ])('%s', (_words, schema, taken) => expect(first(schema, taken)).toBeUndefined())
+})
+
+describe('what is refused, and how', () => {
+  it.each<[string, Schema, unknown, string]>([
+    ['a number as text', Value, { ...value, value: '25.6' }, 'Value: a number from -10000000 to 10000000.'],
+    ['a number out of reach', Value, { ...value, value: 1e9 }, 'Value: a number from -10000000 to 10000000.'],
+    ['NaN', Value, { ...value, value: NaN }, 'Value: a number from -10000000 to 10000000.'],
+    [
+      'an unknown quantity',
+      Value,
+      { ...value, quantity: 'V_Z' },
+      'Quantity: one of V_A, I_bank, V_B, I, V_C, I_C, P_C, PF, f, THD, T.',
+    ],
+    [
+      'an unknown grade',
+      Value,
+      { ...value, grade: 'guessed' },
+      'Grade: one of measured, display, estimated, observed.',
+    ],
+    ['an id that is none', Value, { ...value, meter: 'dmm' }, 'This id is not a UUID.'],
+    [
+      'no area',
+      Conductor,
+      { ...conductor, gauge: { unit: 'mm²', area: 0 } },
+      'Area, mm²: must be above 0; up to 2000 is accepted.',
+    ],
+    ['half a run', Conductor, { ...conductor, runs: 1.5 }, 'Runs: a whole number from 1 to 20.'],
+    [
+      'a negative length',
+      Conductor,
+      { ...conductor, length: -1 },
+      'Length, m: must be above 0; up to 1000 is accepted.',
+    ],
+    [
+      'a stranding factor under 1',
+      Conductor,
+      { ...conductor, strandingFactor: 0.5 },
+      'Stranding factor: a number from 1 to 2.',
+    ],
+    [
+      'wood',
+      Conductor,
+      { ...conductor, material: 'wood' },
+      'Material: one of copper, aluminium, copper-clad aluminium.',
+    ],
+    [
+      'a count of nothing',
+      MeterRange,
+      { ...range, count: 0 },
+      'Size of a count: must be above 0; up to 1000000 is accepted.',
+    ],
+    ['an accuracy below 0', MeterRange, { ...range, percent: -1 }, 'Accuracy, %: a number from 0 to 100.'],
+    ['a load without words', LadderReading, { ...ladder, load: '  ' }, 'Load: some words are needed here.'],
+    [
+      'too many values',
+      LadderReading,
+      { ...ladder, values: Array.from({ length: 41 }, () => value) },
+      'Values: 40 at most in one reading.',
+    ],
+    [
+      'a hold of no time',
+      LadderReading,
+      { ...ladder, held: 0 },
+      'Held for: must be above 0; up to 1000000 is accepted.',
+    ],
+    ['a fan that flies', LadderReading, { ...ladder, fan: 'flying' }, 'Fan: one of off, on, speed.'],
+    [
+      'a long note',
+      NoLoadReading,
+      { mode: 'on', values: [], note: 'x'.repeat(1001) },
+      'Note: 1000 characters at most.',
+    ],
+    ['a display below zero', Display, { outputVoltage: -1 }, 'Display, output V: a number from 0 to 2000.'],
+    [
+      'attempt nought',
+      MotorAttempt,
+      { number: 0, load: 'pump', outcome: 'started' },
+      'Attempt: a whole number from 1 to 999.',
+    ],
+    [
+      'an outcome of its own',
+      MotorAttempt,
+      { number: 1, load: 'pump', outcome: 'fled' },
+      'Outcome: one of started, started late, stalled, tripped, tripped and recovered.',
+    ],
+    [
+      'a limiter of its own',
+      LimiterSet,
+      { claim: id, revision: 1, limiter: 'luck' },
+      'Limiter: one of supply, load, meter, protection, joint, time.',
+    ],
+    [
+      'a stage of its own',
+      Entry,
+      { id, revision: 1, at, stage: 'lunch' },
+      'Stage: one of no load, ladder, motors, load test, survey, prediction, make safe, take back, keep.',
+    ],
+    [
+      'a time without its zone',
+      Entry,
+      { id, revision: 1, at: '2026-03-12 09:12', stage: 'take back', entry: id, why: 'x' },
+      'Taken at: a date and time in UTC, like 2026-03-12T09:12:00Z.',
+    ],
+    [
+      'a taking back without why',
+      Entry,
+      { id, revision: 1, at, stage: 'take back', entry: id, why: '' },
+      'Why it is taken back: some words are needed here.',
+    ],
+  ])('%s', (_words, schema, refused, sentence) => expect(first(schema, refused)).toBe(sentence))
+})

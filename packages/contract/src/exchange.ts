@@ -1,0 +1,24 @@
+import * as z from 'zod/mini'
+import { instant, words } from './shared'
+import { Entry, Trial } from './trials'
+
+export const formatName = 'even-watt-trial'
+export const formatVersion = 1
+
+/** A trial as one document: all that is needed to compute every figure again. */
+export const TrialDocument = z.object({
+  format: z.literal(formatName, `Format: this is not an Even Watt trial ("${formatName}").`),
+  formatVersion: z.literal(formatVersion),
+  madeBy: words('Made by', 60),
+  madeAt: instant('Made at'),
+  trial: Trial,
+  entries: z.array(Entry).check(z.maxLength(100_000, 'Entries: 100000 at most.')),
+})
+export type TrialDocument = z.infer<typeof TrialDocument>
+
+/** The published JSON Schema of the document. */
+export const trialJsonSchema = () => ({
+  $id: 'even-watt-trial-1.schema.json',
+  title: 'Even Watt trial, format version 1',
+  ...z.toJSONSchema(TrialDocument, { io: 'input', unrepresentable: 'any' }),
+})

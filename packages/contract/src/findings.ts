@@ -1,0 +1,33 @@
+import * as z from 'zod/mini'
+import { Id, number, oneOf, text, whole } from './shared'
+
+export const limiters = ['supply', 'load', 'meter', 'protection', 'joint', 'time'] as const
+export const Limiter = oneOf('Limiter', limiters)
+export type Limiter = z.infer<typeof Limiter>
+
+/** Set by the tester: what ended the test of a claim on one rig revision. */
+export const LimiterSet = z.object({
+  claim: Id,
+  revision: whole('Revision', 1, 1000),
+  limiter: Limiter,
+  /** What would show the claim. */
+  wouldShow: text('What would show it', 300),
+})
+export type LimiterSet = z.infer<typeof LimiterSet>
+
+/** One line of the owner's duty: hours a day at a load; idle is 0 W. */
+export const DutyLine = z.object({
+  hours: number('Hours', 0, 24),
+  load: number('Load, W', 0, 1e6),
+})
+export type DutyLine = z.infer<typeof DutyLine>
+
+export const outcomes = [
+  'met',
+  'met, within uncertainty',
+  'not met, within uncertainty',
+  'not met',
+  'not shown',
+  'not tested',
+] as const
+export type Outcome = (typeof outcomes)[number]

@@ -1,0 +1,59 @@
+import * as z from 'zod/mini'
+import { LoadKind } from './ladder'
+import { Id, instant, number, positive, text, whole, words } from './shared'
+
+/** One way a load can be set, with the watts on its label. */
+export const LoadSetting = z.object({
+  id: Id,
+  name: z.string('Setting: some words.').check(z.trim(), z.maxLength(60, 'Setting: 60 characters at most.')),
+  watts: positive('Label watts', 20_000),
+})
+export type LoadSetting = z.infer<typeof LoadSetting>
+
+/** An appliance of the tester's own (handbook §14). */
+export const Load = z.object({
+  name: words('Name'),
+  kind: LoadKind,
+  /** Label volts. */
+  volts: positive('Label volts', 1000),
+  settings: z
+    .array(LoadSetting)
+    .check(z.minLength(1, 'Settings: a load has at least one.'), z.maxLength(12, 'Settings: 12 at most.')),
+  powerFactor: z.optional(number('Power factor', 0.05, 1)),
+  /** Worst-cycle RMS current over running current. */
+  inrush: z.optional(number('Inrush, times running', 1, 50)),
+  /** Watts when cold over watts when settled, and the time constant between, s. */
+  warmUp: z.optional(
+    z.object({ cold: number('Cold over settled', 0.2, 5), seconds: positive('Warm-up, s', 86_400) }),
+  ),
+  /** A that its cord or outlet carries. */
+  cord: z.optional(positive('Cord limit, A', 1000)),
+  /** Too loud for the sound test. */
+  loud: z.boolean(),
+  note: text('Note'),
+})
+export type Load = z.infer<typeof Load>
+
+export const StoredLoad = z.extend(Load, {
+  id: Id,
+  version: whole('Version', 1, 1e9),
+  savedAt: instant('Saved'),
+})
+export type StoredLoad = z.infer<typeof StoredLoad>
+
+/** A load and the setting it is on. */
+export const LoadUse = z.object({ load: Id, setting: Id })
+export type LoadUse = z.infer<typeof LoadUse>
+
+/** What a setting really took in earlier trials, brought to its label volts. */
+export const Taken = z.object({ setting: Id, watts: z.number(), spread: z.number(), times: z.number() })
+export type Taken = z.infer<typeof Taken>
+
+/** The load shelf as a document of its own. */
+export const shelfFormat = 'even-watt-loads'
+export const ShelfDocument = z.object({
+  format: z.literal(shelfFormat, `Format: this is not an Even Watt load shelf ("${shelfFormat}").`),
+  formatVersion: z.literal(1),
+  loads: z.array(StoredLoad).check(z.maxLength(1000, 'Loads: 1000 at most.')),
+})
+export type ShelfDocument = z.infer<typeof ShelfDocument>

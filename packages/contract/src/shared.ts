@@ -1,0 +1,81 @@
+import * as z from 'zod/mini'
+
+/** Ids are made by the browser (UUIDv7), so sending the same thing twice is harmless. */
+export const Id = z.uuid('This id is not a UUID.')
+export type Id = z.infer<typeof Id>
+
+const say = (what: string, accepted: string) => `${what}: ${accepted}.`
+
+/** A finite number within bounds; NaN and infinities never cross the wire. */
+export const number = (
+  what: string,
+  low: number,
+  high: number,
+  accepted = `a number from ${low} to ${high}`,
+) => z.number(say(what, accepted)).check(z.gte(low, say(what, accepted)), z.lte(high, say(what, accepted)))
+
+/** A number above zero. */
+export const positive = (what: string, high: number) =>
+  z
+    .number(say(what, `a number above 0 and up to ${high}`))
+    .check(
+      z.gt(0, say(what, `must be above 0; up to ${high} is accepted`)),
+      z.lte(high, say(what, `a number above 0 and up to ${high}`)),
+    )
+
+export const whole = (what: string, low: number, high: number) => {
+  const accepted = `a whole number from ${low} to ${high}`
+  return z.int(say(what, accepted)).check(z.gte(low, say(what, accepted)), z.lte(high, say(what, accepted)))
+}
+
+/** Required words of one line. */
+export const words = (what: string, longest = 120) =>
+  z
+    .string(say(what, 'some words'))
+    .check(
+      z.trim(),
+      z.minLength(1, `${what}: some words are needed here.`),
+      z.maxLength(longest, `${what}: ${longest} characters at most.`),
+    )
+
+/** Optional free text. */
+export const text = (what: string, longest = 2000) =>
+  z.optional(
+    z.string(`${what}: text.`).check(z.maxLength(longest, `${what}: ${longest} characters at most.`)),
+  )
+
+export const oneOf = <const T extends readonly string[]>(what: string, values: T) =>
+  z.enum(values, `${what}: one of ${values.join(', ')}.`)
+
+export const instant = (what: string) =>
+  z.iso.datetime({ error: `${what}: a date and time in UTC, like 2026-03-12T09:12:00Z.` })
+
+/** Fields every stored document carries beside its own content. */
+export const Stored = z.object({ id: Id, version: whole('Version', 1, 1_000_000_000) })
+export type Stored = z.infer<typeof Stored>
+
+/** Sent with an edit: the version it was made from. A mismatch is shown, never overwritten. */
+export const EditedFrom = z.object({ editedFrom: whole('Edited from version', 0, 1_000_000_000) })
+
+/** RFC 9457 problem document, in plain words, with a sentence for each field it is about. */
+export const Problem = z.object({
+  type: z.string(),
+  title: z.string(),
+  status: z.number(),
+  detail: z.optional(z.string()),
+  fields: z.optional(z.array(z.object({ path: z.string(), message: z.string() }))),
+})
+export type Problem = z.infer<typeof Problem>
+
+/** Turns what Zod found into one sentence a field, named by its path. */
+export function sentences(error: z.core.$ZodError): { path: string; message: string }[] {
+  return error.issues.map((issue) => ({
+    path: issue.path.map(String).join('.'),
+    message:
+      issue.code === 'unrecognized_keys'
+        ? `Not known here: ${issue.keys.join(', ')}.`
+        : issue.code === 'invalid_type' && issue.message.startsWith('Invalid')
+          ? `${issue.path.map(String).join('.') || 'The document'}: ${issue.expected} is needed here.`
+          : issue.message,
+  }))
+}

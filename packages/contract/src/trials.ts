@@ -1,0 +1,125 @@
+import * as z from 'zod/mini'
+import { DutyLine, LimiterSet } from './findings'
+import { LadderReading, NoLoadReading } from './ladder'
+import { StoredMeter } from './meters'
+import { MotorAttempt } from './motors'
+import { LadderPlanned } from './plan'
+import { Prediction, StoredRig, Survey } from './rigs'
+import { Acknowledged } from './safety'
+import { Id, instant, positive, text, whole, words } from './shared'
+import { LoadTest } from './supply'
+import { StoredUnit } from './units'
+
+/** The parts of a trial that may be edited; readings and revisions only grow. */
+export const TrialSettings = z.object({
+  title: words('Title'),
+  /** Initials of who tests. */
+  by: words('Initials', 20),
+  purpose: text('Purpose', 500),
+  /** Seconds a continuous claim without a time must be carried (schools: 3, 10, 60 min). */
+  hold: positive('Hold, s', 86_400),
+  duty: z.array(DutyLine).check(
+    z.maxLength(24, 'Duty: 24 lines at most.'),
+    z.refine(
+      (lines) => lines.reduce((sum, line) => sum + line.hours, 0) <= 24 + 1e-9,
+      'Duty: the hours of a day add up to 24 at most.',
+    ),
+  ),
+  limiters: z.array(LimiterSet).check(z.maxLength(500)),
+  plan: z.optional(LadderPlanned),
+})
+export type TrialSettings = z.infer<typeof TrialSettings>
+
+/** Unit, rig and meters as they stood; frozen when made. */
+export const Revision = z.object({
+  number: whole('Revision', 1, 1000),
+  why: words('Why the rig changed', 300),
+  madeAt: instant('Made at'),
+  unit: StoredUnit,
+  rig: StoredRig,
+  meters: z.array(StoredMeter).check(z.maxLength(100)),
+})
+export type Revision = z.infer<typeof Revision>
+
+const entryBase = {
+  id: Id,
+  revision: whole('Revision', 1, 1000),
+  at: instant('Taken at'),
+  /** The entry this one corrects, with why. */
+  replaces: z.optional(z.object({ entry: Id, why: words('Why it is corrected', 300) })),
+}
+
+/** Everything captured at the bench, in an append-only record. */
+export const Entry = z.discriminatedUnion(
+  'stage',
+  [
+    z.object({ ...entryBase, stage: z.literal('no load'), reading: NoLoadReading }),
+    z.object({ ...entryBase, stage: z.literal('ladder'), reading: LadderReading }),
+    z.object({ ...entryBase, stage: z.literal('motors'), reading: MotorAttempt }),
+    z.object({ ...entryBase, stage: z.literal('load test'), reading: LoadTest }),
+    z.object({ ...entryBase, stage: z.literal('survey'), reading: Survey }),
+    z.object({ ...entryBase, stage: z.literal('prediction'), reading: Prediction }),
+    z.object({ ...entryBase, stage: z.literal('make safe'), reading: Acknowledged }),
+    z.object({
+      ...entryBase,
+      stage: z.literal('take back'),
+      entry: Id,
+      why: words('Why it is taken back', 300),
+    }),
+    z.object({
+      ...entryBase,
+      stage: z.literal('keep'),
+      entry: Id,
+      oddity: whole('Oddity', 1, 30),
+      why: words('Why it is kept', 300),
+    }),
+  ],
+  'Stage: one of no load, ladder, motors, load test, survey, prediction, make safe, take back, keep.',
+)
+export type Entry = z.infer<typeof Entry>
+export type EntryOf<S extends Entry['stage']> = Extract<Entry, { stage: S }>
+
+export const Entries = z
+  .array(Entry)
+  .check(z.minLength(1, 'Entries: none were sent.'), z.maxLength(5000, 'Entries: 5000 at most at once.'))
+
+export const Trial = z.extend(TrialSettings, {
+  id: Id,
+  version: whole('Version', 1, 1e9),
+  startedAt: instant('Started'),
+  revisions: z
+    .array(Revision)
+    .check(z.minLength(1, 'Revisions: a trial has at least one.'), z.maxLength(1000)),
+})
+export type Trial = z.infer<typeof Trial>
+
+export const NewTrial = z.object({
+  id: Id,
+  unit: Id,
+  rig: Id,
+  title: words('Title'),
+  by: words('Initials', 20),
+})
+export type NewTrial = z.infer<typeof NewTrial>
+
+/** The rig as changed, and why: becomes the next revision. */
+export const NewRevision = z.object({
+  /** The newest revision the tester saw, so that two tabs do not both add one. */
+  after: whole('After revision', 1, 1000),
+  why: words('Why the rig changed', 300),
+  rig: StoredRig,
+})
+export type NewRevision = z.infer<typeof NewRevision>
+
+export const TrialLine = z.object({
+  id: Id,
+  title: z.string(),
+  by: z.string(),
+  startedAt: z.string(),
+  unit: z.string(),
+  rig: z.string(),
+  revisions: z.number(),
+  entries: z.number(),
+  lastAt: z.nullable(z.string()),
+})
+export type TrialLine = z.infer<typeof TrialLine>

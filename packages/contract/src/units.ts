@@ -1,0 +1,86 @@
+import * as z from 'zod/mini'
+import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
+
+/** What a label can promise. The list grows with the tests that can judge it. */
+export const claimQuantities = [
+  'continuous power',
+  'surge power',
+  'efficiency',
+  'idle draw',
+  'regulation',
+  'THD',
+  'output voltage',
+  'frequency',
+  'alarm voltage',
+  'cutoff voltage',
+  'search-mode draw',
+  'transfer time',
+  'energy',
+] as const
+export const ClaimQuantity = oneOf('What is claimed', claimQuantities)
+export type ClaimQuantity = z.infer<typeof ClaimQuantity>
+
+export const claimUnits = ['W', 'kW', 'VA', '%', 'A', 'V', 'Hz', 's', 'ms', 'Wh', 'Ah'] as const
+export const ClaimUnit = oneOf('Unit as printed', claimUnits)
+export type ClaimUnit = z.infer<typeof ClaimUnit>
+
+export const comparators = ['at least', 'at most', 'within ±'] as const
+export const Comparator = oneOf('Comparator', comparators)
+export type Comparator = z.infer<typeof Comparator>
+
+/** A promise, as it is printed: value and unit are a quotation and are not converted in storage. */
+export const Claim = z.object({
+  id: Id,
+  quantity: ClaimQuantity,
+  comparator: Comparator,
+  value: positive('Claimed value', 1e6),
+  unit: ClaimUnit,
+  /** For how long the promise holds, in seconds; absent: the label states no time. */
+  duration: z.optional(positive('For how long', 1e6)),
+  /** The load it is stated for, in watts; absent: the label states none. */
+  load: z.optional(positive('At what load', 1e6)),
+  readWhere: words('Where it was read'),
+})
+export type Claim = z.infer<typeof Claim>
+
+export const unitKinds = ['inverter', 'inverter-charger', 'power station'] as const
+export const phases = ['single', 'split'] as const
+export const waves = ['sine', 'stepped', 'unstated'] as const
+
+export const Provenance = z.object({
+  how: oneOf('How it came', ['bought', 'lent', 'given by the maker'] as const),
+  preProduction: z.boolean(),
+  note: text('Note on where it came from', 500),
+})
+
+export const Unit = z.object({
+  name: words('Name'),
+  kind: oneOf('Kind', unitKinds),
+  /** Nominal DC input, V. */
+  inputVoltage: positive('Nominal input', 1000),
+  /** Nominal AC output, V, and frequency, Hz, as labelled. */
+  outputVoltage: positive('Nominal output', 1000),
+  outputFrequency: positive('Output frequency', 1000),
+  phase: oneOf('Phase arrangement', phases),
+  /** The output wave as stated or seen. */
+  wave: oneOf('Output wave', waves),
+  provenance: z.optional(Provenance),
+  revision: text('Revision', 60),
+  dateCode: text('Date code', 60),
+  firmware: text('Firmware', 60),
+  price: z.optional(z.object({ amount: number('Price', 0, 1e9), currency: words('Currency', 3) })),
+  /** kg */
+  mass: z.optional(positive('Mass', 1e5)),
+  /** Length, width, height in metres. */
+  size: z.optional(z.tuple([positive('Length', 100), positive('Width', 100), positive('Height', 100)])),
+  note: text('Note'),
+  claims: z.array(Claim).check(z.maxLength(60, 'Claims: 60 at most.')),
+})
+export type Unit = z.infer<typeof Unit>
+
+export const StoredUnit = z.extend(Unit, {
+  id: Id,
+  version: whole('Version', 1, 1e9),
+  savedAt: instant('Saved'),
+})
+export type StoredUnit = z.infer<typeof StoredUnit>

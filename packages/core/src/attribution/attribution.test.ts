@@ -1,0 +1,111 @@
+import type { EntryOf } from '@even-watt/contract'
+import fc from 'fast-check'
+import { ladderEntry, noLoadEntry, revisionOf, rigOf, trialOf, uuid } from '../../test/makers'
+import { isFigure } from '../figures'
+import { viewTrial } from '../report'
+import { attributeStep } from '.'
+
+const survey = (volts: Record<string, number>): EntryOf<'survey'> => ({
+  id: uuid(90), revision: 1, at: '2026-03-12T10:00:00.000Z', stage: 'survey',
+  reading: { current: 50, method: 'across', voltmeter: uuid(1), ammeter: uuid(1), readings: Object.entries(volts).map(([element, v]) => ({ element, volts: v })) },
+}) // prettier-ignore
+
+const attributed = (
+  V_A: number,
+  V_B: number,
+  I: number,
+  P_C: number,
+  surveyed: Record<string, number> | undefined,
+) => {
+  const entries = [
+    noLoadEntry({ V_A: 26.4, V_B: 26.4, I: 0.4 }),
+    ladderEntry({ V_A, V_B, I, P_C }),
+    ...(surveyed ? [survey(surveyed)] : []),
+  ]
+  const analysis = viewTrial(trialOf([revisionOf()]), entries).analyses[0]
+  const step = analysis?.steps[0]
+  if (!analysis || !step) throw new Error('no step')
+  return { step, ...attributeStep(step, analysis.supply, analysis.record.revision.rig) }
+}
+const whole = { [uuid(51)]: 0.015, [uuid(52)]: 0.0724, [uuid(53)]: 0.5, [uuid(54)]: 0.0724 }
+
+describe('whose fault it was', () => {
+  it('is the lug’s when a survey found it, and the watts add up', () => {
+    const { step, parts, culprit, sentence } = attributed(25.7, 24.9, 60, 1391, whole)
+    expect(culprit?.name).toBe('negative lug')
+    expect(culprit?.watts.x.value).toBeCloseTo(36, 6)
+    expect(sentence).toContain('went into the negative lug; sound, it would take 0.4 W.')
+    const path = parts
+      .filter(({ kind }) => kind === 'element')
+      .reduce((sum, { watts }) => sum + watts.x.value, 0)
+    expect(path).toBeCloseTo(60 * 60 * (0.66 / 50), 1)
+    expect(parts.map(({ kind }) => kind)).toEqual([
+      'bank',
+      'element',
+      'element',
+      'element',
+      'element',
+      'unit',
+    ])
+    expect(isFigure(step.P_loss) && parts.at(-1)?.watts).toBe(step.P_loss)
+  })
+
+  it('is the joints’ together when nothing was surveyed', () => {
+    const { parts, culprit, sentence } = attributed(25.7, 24.9, 60, 1391, undefined)
+    expect(parts.map(({ name }) => name)).toEqual(['bank', 'leads', 'fuse, breaker, shunt', 'joints', 'unit'])
+    expect(culprit?.name).toBe('joints')
+    expect(sentence).toContain('went into the joints')
+  })
+
+  it('is the unit’s own when nothing in the supply takes much', () => {
+    const { culprit, sentence } = attributed(26.3, 26.1, 55, 1200, undefined)
+    expect(culprit?.kind).toBe('unit')
+    expect(sentence).toContain('are the unit’s own; no part takes much more than it should.')
+  })
+
+  it('blames no joint for milliwatts', () => {
+    expect(attributed(26.395, 26.34, 3, 60, { [uuid(53)]: 0.5 }).culprit?.kind).toBe('unit')
+  })
+
+  it('splits all the volts between rest and terminals, whatever was surveyed', () => {
+    const some = fc.subarray([uuid(51), uuid(52), uuid(54)])
+    fc.assert(
+      fc.property(some, fc.double({ min: 0.3, max: 1, noNaN: true }), (ids, drop) => {
+        const V_B = 25.7 - drop
+        const surveyed = Object.fromEntries(ids.map((id) => [id, whole[id] ?? 0]))
+        const made = attributed(25.7, V_B, 60, 0.9 * V_B * 60, ids.length ? surveyed : undefined)
+        const joints = made.parts.find(({ kind }) => kind === 'joints')
+        if (joints)
+          expect(made.parts.reduce((sum, { volts }) => sum + (volts?.x.value ?? 0), 0)).toBeCloseTo(
+            26.4 - V_B,
+            2,
+          )
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  it('says what is needed when there is nothing to split', () => {
+    const analysis = viewTrial(trialOf([revisionOf()]), [ladderEntry({ V_C: 230 })]).analyses[0]
+    const step = analysis?.steps[0]
+    if (!analysis || !step) throw new Error('no step')
+    const { parts, culprit, sentence } = attributeStep(step, analysis.supply, analysis.record.revision.rig)
+    expect([parts, culprit]).toEqual([[], undefined])
+    expect(sentence).toContain('volts at A and B and the current are needed')
+  })
+
+  it('counts only the bank’s own current against it when a charger helps', () => {
+    const support = { kind: 'charger' as const, name: 'Charger', current: 30, ownUse: 0 }
+    const entries = [
+      noLoadEntry({ V_A: 26.4, V_B: 26.4, I: 0.4 }),
+      ladderEntry({ V_A: 26.05, V_B: 25.8, I: 60, P_C: 1400 }),
+    ]
+    const analysis = viewTrial(trialOf([revisionOf({ rig: rigOf({ support }) })]), entries).analyses[0]
+    const step = analysis?.steps[0]
+    if (!analysis || !step) throw new Error('no step')
+    const { parts, sentence } = attributeStep(step, analysis.supply, analysis.record.revision.rig)
+    expect(parts[0]?.watts.x.value).toBeCloseTo(0.35 * 30, 6)
+    expect(parts[0]?.watts.grade).toBe('estimated')
+    expect(sentence).toContain('The Charger carried 30.0 A of it, the bank the rest.')
+  })
+})

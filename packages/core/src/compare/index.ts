@@ -1,0 +1,2 @@
+export * from './difference'
+export * from './revisions'

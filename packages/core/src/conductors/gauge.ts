@@ -1,0 +1,37 @@
+import type { Gauge } from '@even-watt/contract'
+import { parseAwg, awgArea, formatAwg } from './awg'
+
+/** Cross-section in m². */
+export const gaugeArea = (gauge: Gauge): number =>
+  (gauge.unit === 'AWG' ? awgArea(gauge.number) : gauge.area) * 1e-6
+
+export const formatGauge = (gauge: Gauge): string =>
+  gauge.unit === 'AWG' ? `${formatAwg(gauge.number)} AWG` : `${gauge.area} mm²`
+
+export type ParsedGauge = { ok: true; gauge: Gauge } | { ok: false; why: string }
+
+/**
+ * Reads a gauge as typed: "16 mm²", "16mm2", "4 AWG", "4/0", "0000". A bare number is asked about, never
+ * guessed, and a thickness in mm is not taken for an area (handbook §11, §22 no. 30).
+ */
+export function parseGauge(typed: string): ParsedGauge {
+  const text = typed.trim().toLowerCase().replace(',', '.')
+  const metric = /^(\d+(?:\.\d+)?)\s*(?:mm²|mm2|mm\^2|sq\s*mm)$/.exec(text)
+  if (metric) {
+    const area = Number(metric[1])
+    return area > 0 && area <= 2000
+      ? { ok: true, gauge: { unit: 'mm²', area } }
+      : { ok: false, why: 'Area: above 0 and up to 2000 mm².' }
+  }
+  if (/^\d+(\.\d+)?\s*mm$/.test(text)) {
+    return { ok: false, why: 'mm is a thickness. Give the area in mm², or the AWG number.' }
+  }
+  const named = /^(?:awg\s*)?(\S+?)\s*(?:awg)?$/.exec(text)
+  const n = named?.[1] === undefined ? undefined : parseAwg(named[1])
+  const saysAwg =
+    text.includes('awg') || text.includes('/0') || /^0{1,4}$/.test(text) || /^-[1-3]$/.test(text)
+  if (n !== undefined && saysAwg) return { ok: true, gauge: { unit: 'AWG', number: n } }
+  if (/^\d+(\.\d+)?$/.test(text))
+    return { ok: false, why: `Is "${typed.trim()}" in mm² or AWG? Add the unit.` }
+  return { ok: false, why: 'Gauge: an area such as "16 mm²", or an AWG number such as "4 AWG" or "4/0".' }
+}

@@ -1,0 +1,6 @@
+export * from './ampacity'
+export * from './awg'
+export * from './gauge'
+export * from './parallel'
+export * from './resistance'
+export * from './sizing'

@@ -1,0 +1,36 @@
+import { parseNumber, type Parsed } from './number'
+
+/** Units accepted beside SI, with what turns them into SI (handbook §23). */
+const conversions = {
+  length: { m: 1, cm: 0.01, mm: 0.001, ft: 0.3048, "'": 0.3048, in: 0.0254, '"': 0.0254 },
+  mass: { kg: 1, g: 0.001, lb: 0.45359237, oz: 0.028349523125 },
+  torque: { 'n·m': 1, nm: 1, 'lb·ft': 1.3558179483314004, 'lb-ft': 1.3558179483314004 },
+  power: { w: 1, kw: 1000, hp: 745.6998715822702 },
+} as const
+
+export type Dimension = keyof typeof conversions
+
+/** "4 ft", "2.6 lb", "1,5 hp", or a plain number in SI. The result is in m, kg, N·m or W. */
+export function parseMeasure(typed: string, dimension: Dimension): Parsed {
+  const text = typed.trim().toLowerCase()
+  const units: Record<string, number> = conversions[dimension]
+  const unit = Object.keys(units)
+    .sort((a, b) => b.length - a.length)
+    .find((candidate) => text.endsWith(candidate) && /[\d.,\s]$/.test(text.slice(0, -candidate.length)))
+  const number = parseNumber(unit ? text.slice(0, -unit.length) : text)
+  if (!number.ok) {
+    return {
+      ok: false,
+      why: `"${typed.trim().slice(0, 24)}" is not understood. Accepted units: ${Object.keys(units).join(', ')}.`,
+    }
+  }
+  return { ok: true, value: number.value * (unit ? (units[unit] ?? 1) : 1) }
+}
+
+/** Temperature as typed, "104 °F" or "40", in °C. */
+export function parseTemperature(typed: string): Parsed {
+  const fahrenheit = /^(.*?)\s*°?\s*f$/i.exec(typed.trim())
+  const number = parseNumber(fahrenheit?.[1] ?? typed.trim().replace(/\s*°?\s*c$/i, ''))
+  if (!number.ok || !fahrenheit) return number
+  return { ok: true, value: ((number.value - 32) * 5) / 9 }
+}

@@ -1,0 +1,62 @@
+import type { Grade } from '@even-watt/contract'
+import type { Uncertain } from '../meters'
+
+/** Every figure carries its unit, grade and the way it was worked, so that none is a dead end. */
+export interface Figure {
+  readonly symbol: string
+  readonly unit: FigureUnit
+  readonly x: Uncertain
+  readonly grade: Grade
+  readonly working: Working
+}
+
+export type FigureUnit = 'V' | 'mV' | 'A' | 'W' | 'VA' | 'mΩ' | 'Hz' | '°C' | '%' | 'Wh' | 'days' | ''
+
+export interface Working {
+  /** Such as "η_unit = P_C / P_B". */
+  readonly formula: string
+  /** The figures put into it. */
+  readonly inputs: readonly Figure[]
+  readonly notes: readonly string[]
+  /** Ids of the entries behind it. */
+  readonly entries: readonly string[]
+}
+
+/** Missing is a reason, never 0. */
+export interface Missing {
+  readonly missing: string
+}
+
+export type Derived = Figure | Missing
+
+export const isFigure = (derived: Derived): derived is Figure => 'x' in derived
+
+const rank: readonly Grade[] = ['measured', 'display', 'estimated', 'observed']
+
+/** A derived figure is only as good as the worst value in it. */
+export const worstGrade = (grades: readonly Grade[]): Grade =>
+  rank[Math.max(0, ...grades.map((grade) => rank.indexOf(grade)))] ?? 'observed'
+
+/** Builds a figure from others: grade and entries are taken over from the inputs. */
+export function derive(
+  symbol: string,
+  unit: FigureUnit,
+  formula: string,
+  inputs: readonly Figure[],
+  x: Uncertain,
+  notes: readonly string[] = [],
+): Derived {
+  if (!Number.isFinite(x.value)) return { missing: `${symbol} cannot be computed: division by zero.` }
+  return {
+    symbol,
+    unit,
+    x,
+    grade: worstGrade(inputs.map((input) => input.grade)),
+    working: {
+      formula,
+      inputs,
+      notes,
+      entries: [...new Set(inputs.flatMap((input) => input.working.entries))],
+    },
+  }
+}

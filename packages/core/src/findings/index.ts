@@ -1,0 +1,7 @@
+export * from './claimValue'
+export * from './finding'
+export * from './findings'
+export * from './judges'
+export * from './outcome'
+export { sayRange } from './judges/efficiency'
+export { alarmVoltage } from './judges/limits'

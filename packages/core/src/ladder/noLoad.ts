@@ -1,0 +1,79 @@
+import type { Quantity, Revision } from '@even-watt/contract'
+import { derive, isFigure, type Derived } from '../figures'
+import { multiply, rangeFor } from '../meters'
+import type { RevisionRecord } from '../trials'
+import { unfitOnWave } from './fitness'
+import { idleCost, usableEnergy, weakIdle } from './idle'
+import { inputFigure, quantities, type Spreads } from './inputs'
+import { from } from './step'
+
+/** Figures of the unit with its output on and nothing connected (handbook §9). */
+export interface NoLoadFigures {
+  readonly read: Readonly<Record<Quantity, Derived>>
+  /** Idle current, and idle power V_B·I. */
+  readonly I_idle: Derived
+  readonly P_idle: Derived
+  readonly perDay: Derived
+  readonly perNight: Derived
+  readonly daysUntilFlat: Derived
+  /** Why the idle figure is weak, when it is. */
+  readonly weak: string | undefined
+}
+
+/** No-load readings of one mode, averaged; spreads pooled over them and the ladder. */
+export function deriveNoLoad(record: RevisionRecord, mode: 'on' | 'search', spreads: Spreads): NoLoadFigures {
+  const { revision } = record
+  const readings = record.noLoad
+    .filter((entry) => entry.reading.mode === mode)
+    .map((entry) => ({ entry: entry.id, values: entry.reading.values }))
+  const where = `no load ${mode}|${revision.number}`
+  const read = Object.fromEntries(
+    quantities.map((quantity) => [
+      quantity,
+      inputFigure(quantity, readings, revision, spreads, where, unfitOnWave(revision.unit)),
+    ]),
+  ) as Record<Quantity, Derived>
+  const I_idle: Derived = isFigure(read.I) ? { ...read.I, symbol: 'I_idle' } : read.I
+  const P_idle = from([read.V_B, I_idle], ([v, i]) =>
+    derive('P_idle', 'W', 'V_B·I', [v, i], multiply(v.x, i.x)),
+  )
+  return { read, I_idle, P_idle, ...costs(P_idle, revision), weak: weakness(I_idle, readings, revision) }
+}
+
+function costs(
+  P_idle: Derived,
+  { rig }: Revision,
+): Pick<NoLoadFigures, 'perDay' | 'perNight' | 'daysUntilFlat'> {
+  if (!isFigure(P_idle)) return { perDay: P_idle, perNight: P_idle, daysUntilFlat: P_idle }
+  const cost = idleCost(P_idle.x, rig.bank)
+  const usable = usableEnergy(rig.bank)
+  const usableWords = `usable bank ${usable.toFixed(0)} Wh`
+  return {
+    perDay: derive('energy per day', 'Wh', 'P_idle · 24 h', [P_idle], cost.perDay),
+    perNight: derive(
+      'share of the bank per night',
+      '%',
+      'P_idle · 12 h / usable energy',
+      [P_idle],
+      cost.perNight,
+      [usableWords],
+    ),
+    daysUntilFlat: cost.daysUntilFlat
+      ? derive('days until flat', 'days', 'usable energy / (P_idle · 24 h)', [P_idle], cost.daysUntilFlat, [
+          usableWords,
+        ])
+      : { missing: 'Nothing is drawn.' },
+  }
+}
+
+function weakness(
+  current: Derived,
+  readings: readonly { values: RevisionRecord['noLoad'][number]['reading']['values'] }[],
+  revision: Revision,
+): string | undefined {
+  if (!isFigure(current)) return undefined
+  const value = readings.flatMap((reading) => reading.values).find((candidate) => candidate.quantity === 'I')
+  const meter = revision.meters.find((candidate) => candidate.id === value?.meter)
+  const range = meter && rangeFor(meter.ranges, 'DC current', current.x.value)
+  return range && weakIdle(current.x.value, range)
+}

@@ -1,0 +1,302 @@
+import type { Bank, LoadKind, Quantity, Revision, Unit } from '@even-watt/contract'
+import { flexibleStranding } from '../conductors'
+import { derive, isFigure, type Derived, type Figure } from '../figures'
+import {
+  combine,
+  divide,
+  methodSource,
+  multiply,
+  powerAboveBandwidth,
+  rectangular,
+  subtract,
+  uncertain,
+  type Uncertain,
+} from '../meters'
+import { leadsResistance } from '../rigs/elements'
+import type { Step } from '../trials'
+import { inputFigure, quantities, type Spreads } from './inputs'
+import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
+import { oneSided, rippleBoundSine, rippleBoundStepped, rippleOverstatement } from './ripple'
+import { unfitOnWave } from './fitness'
+
+/** Every figure of one step (handbook §6, §10), each either known or missing with a reason. */
+export interface StepFigures {
+  readonly step: Step
+  readonly load: string
+  readonly kind: LoadKind
+  readonly read: Readonly<Record<Quantity, Derived>>
+  /** Output watts: the wattmeter's, or V_C·I_C where that is allowed. */
+  readonly P_C: Derived
+  /** Output volt-amperes. */
+  readonly S: Derived
+  readonly P_A: Derived
+  readonly P_B: Derived
+  readonly drop: Derived
+  readonly P_path: Derived
+  readonly R_path: Derived
+  /** What the leads alone take, by their own resistance at 20 °C; the rest of the path is joints. */
+  readonly P_leads: Derived
+  readonly P_joints: Derived
+  readonly P_loss: Derived
+  readonly P_systemLoss: Derived
+  readonly eta_unit: Derived
+  readonly eta_system: Derived
+  readonly regulation: Derived
+  readonly regulationNoLoad: Derived
+}
+
+export interface StepContext {
+  readonly revision: Revision
+  readonly spreads: Spreads
+  /** Output voltage with nothing connected, when it was read. */
+  readonly noLoadVoltage: Derived
+}
+
+/** Share of the half cycle assumed for a stepped wave whose plateau was not measured. */
+const assumedDelta = 0.7
+
+export function deriveStep(step: Step, context: StepContext): StepFigures {
+  const { unit, rig, number } = context.revision
+  const where = `${step.id}|${number}`
+  const last = step.readings.at(-1)?.reading
+  const kind = last?.kind ?? 'mixed'
+  const readings = step.readings.map((entry) => ({ entry: entry.id, values: entry.reading.values }))
+  const read = Object.fromEntries(
+    quantities.map((quantity) => [
+      quantity,
+      inputFigure(quantity, readings, context.revision, context.spreads, where, unfitOnWave(unit)),
+    ]),
+  ) as Record<Quantity, Derived>
+
+  const P_C = outputPower(read, kind, unit, where)
+  const S = apparentPower(read, P_C, kind)
+  const metered = read.I
+  if (!isFigure(metered)) read.I = assumedCurrent(metered, P_C, read.V_B, context.revision, where)
+  const ripple = rippleOf(read, rig.bank, unit, number)
+  const P_A = inputPower('P_A', read.V_A, read.I, ripple, 'A')
+  const P_B = inputPower('P_B', read.V_B, read.I, ripple, 'B')
+  const drop = from([read.V_A, read.V_B], ([a, b]) =>
+    derive('V_A − V_B', 'V', 'V_A − V_B', [a, b], subtract(a.x, b.x)),
+  )
+  // An efficiency that follows from an assumed one would say nothing.
+  const unmetered = isFigure(read.I) && !isFigure(metered) ? { missing: noAmmeter } : undefined
+  const loss = (symbol: string, input: Derived) =>
+    unmetered ??
+    from([input, P_C], ([p, out]) => derive(symbol, 'W', `${p.symbol} − P_C`, [p, out], subtract(p.x, out.x)))
+  const efficiency = (symbol: string, input: Derived) =>
+    unmetered ??
+    from([P_C, input], ([out, p]) => derive(symbol, '%', `P_C / ${p.symbol}`, [out, p], divide(out.x, p.x)))
+  const P_path = ripple
+    ? from([P_A, P_B], ([a, b]) => derive('P_path', 'W', 'P_A − P_B', [a, b], subtract(a.x, b.x)))
+    : from([drop, read.I], ([v, i]) => derive('P_path', 'W', '(V_A − V_B)·I', [v, i], multiply(v.x, i.x)))
+  const P_leads = leadPower(read.I, context.revision)
+  return {
+    step,
+    load: last?.load ?? '',
+    kind,
+    read,
+    P_C,
+    S,
+    P_A,
+    P_B,
+    drop,
+    P_path,
+    P_leads,
+    P_joints: from([P_path, P_leads], ([path, leads]) =>
+      derive('P_joints', 'W', 'P_path − P_leads', [path, leads], subtract(path.x, leads.x)),
+    ),
+    R_path: from([drop, read.I], ([v, i]) =>
+      derive('R_path', 'mΩ', '(V_A − V_B) / I', [v, i], divide(v.x, i.x)),
+    ),
+    P_loss: loss('P_unit_loss', P_B),
+    P_systemLoss: loss('P_system_loss', P_A),
+    eta_unit: efficiency('η_unit', P_B),
+    eta_system: efficiency('η_system', P_A),
+    regulation: from([read.V_C], ([v]) =>
+      derive(
+        'regulation',
+        '%',
+        `(V_C − ${unit.outputVoltage} V) / ${unit.outputVoltage} V`,
+        [v],
+        regulationAgainstNominal(v.x, unit.outputVoltage),
+      ),
+    ),
+    regulationNoLoad: from([context.noLoadVoltage, read.V_C], ([nl, v]) =>
+      derive(
+        'regulation against no load',
+        '%',
+        '(V_nl − V_C) / V_nl',
+        [nl, v],
+        regulationAgainstNoLoad(nl.x, v.x),
+      ),
+    ),
+  }
+}
+
+const noAmmeter = 'The input current is assumed, not read: a DC ammeter is needed.'
+
+/** Efficiencies between which an inverter is assumed to lie where no DC ammeter reads its input. */
+const assumedEfficiency = { low: 0.75, high: 0.97 }
+
+/**
+ * Without any DC ammeter on the rig the input current is bounded by an assumed efficiency (handbook §4):
+ * I = P_C/(η·V_B), marked estimated, so that it settles no claim. Where an ammeter is hung up, a missing reading
+ * stays missing.
+ */
+function assumedCurrent(
+  missing: Derived,
+  P_C: Derived,
+  V_B: Derived,
+  { rig, number }: Revision,
+  where: string,
+): Derived {
+  if (
+    !rig.assignments.length ||
+    rig.assignments.some(({ quantity }) => quantity === 'I' || quantity === 'I_bank')
+  )
+    return missing
+  if (!isFigure(P_C) || !isFigure(V_B)) return missing
+  const { low, high } = assumedEfficiency
+  const eta = (low + high) / 2
+  const I = P_C.x.value / (eta * V_B.x.value)
+  const x = combine(I, [
+    [P_C.x, I / P_C.x.value],
+    [V_B.x, -I / V_B.x.value],
+    [
+      uncertain(
+        0,
+        methodSource('assumed efficiency', `${where}|${number}`),
+        rectangular((high - low) / 2 / eta),
+      ),
+      I,
+    ],
+  ])
+  const figure = derive('I', 'A', 'P_C / (η·V_B)', [P_C, V_B], x, [
+    `No DC ammeter on this rig: η assumed between ${low * 100} and ${high * 100} %.`,
+  ])
+  return isFigure(figure) ? { ...figure, grade: 'estimated' } : figure
+}
+
+/** Computes from figures when all of them are known; else says which one is missing first. */
+export function from<const T extends readonly Derived[]>(
+  needs: T,
+  compute: (figures: { [K in keyof T]: Figure }) => Derived,
+): Derived {
+  const missing = needs.find((need) => !isFigure(need))
+  if (missing && !isFigure(missing)) return missing
+  return compute(needs as unknown as { [K in keyof T]: Figure })
+}
+
+const resistive = (kind: LoadKind) => kind === 'element' || kind === 'filament'
+
+/**
+ * The wattmeter's active power; without one, V_C·I_C by true-RMS meters for element and filament loads only
+ * (handbook §6), with the power above the meters' bandwidth added as an error of the method on other waves.
+ */
+function outputPower(read: Record<Quantity, Derived>, kind: LoadKind, unit: Unit, where: string): Derived {
+  if (isFigure(read.P_C)) return read.P_C
+  return from([read.V_C, read.I_C], ([v, i]) => {
+    if (!resistive(kind)) {
+      return {
+        missing: 'P_C was not read, and V_C·I_C stands for watts with element and filament loads only.',
+      }
+    }
+    const product = multiply(v.x, i.x)
+    const notes = ['V_C·I_C in place of a wattmeter: valid for element and filament loads.']
+    if (unit.wave === 'sine') return derive('P_C', 'W', 'V_C·I_C', [v, i], product, notes)
+    const share = powerAboveBandwidth(1000, unit.outputFrequency)
+    const u = (share * Math.abs(product.value)) / Math.sqrt(3)
+    const x: Uncertain = {
+      value: product.value,
+      sources: new Map([...product.sources, [methodSource('bandwidth', where), u]]),
+    }
+    notes.push(
+      `Not a sine: up to ${(share * 100).toFixed(1)} % of the power may lie above the meters' bandwidth.`,
+    )
+    return derive('P_C', 'W', 'V_C·I_C', [v, i], x, notes)
+  })
+}
+
+/** S = P for elements; else V_C·I_C, else P/PF (handbook §8). */
+function apparentPower(read: Record<Quantity, Derived>, P_C: Derived, kind: LoadKind): Derived {
+  if (resistive(kind)) return from([P_C], ([p]) => derive('S', 'VA', 'P_C (element: PF 1)', [p], p.x))
+  if (isFigure(read.V_C) && isFigure(read.I_C)) {
+    return derive('S', 'VA', 'V_C·I_C', [read.V_C, read.I_C], multiply(read.V_C.x, read.I_C.x))
+  }
+  return from([P_C, read.PF], ([p, pf]) => derive('S', 'VA', 'P_C / PF', [p, pf], divide(p.x, pf.x)))
+}
+
+/** Spread of the stranding factor (± 0.05 of 1.12), rectangular, common to both leads. */
+const strandingSpread = 0.05 / flexibleStranding / Math.sqrt(3)
+
+/** R·I² of both conductors at 20 °C, with the stranding factor as a source of error. */
+function leadPower(current: Derived, { rig, number }: Revision): Derived {
+  return from([current], ([i]) => {
+    const R = leadsResistance(rig)
+    const P = R * i.x.value ** 2
+    const x = combine(P, [
+      [i.x, 2 * R * i.x.value],
+      [uncertain(0, methodSource('stranding', String(number)), strandingSpread), P],
+    ])
+    return derive('P_leads', 'W', `${(R * 1000).toFixed(2)} mΩ · I²`, [i], x, [
+      'Both leads at 20 °C, by length, area and stranding; joints not included.',
+    ])
+  })
+}
+
+interface Ripple {
+  /** I_r,max / Ī */
+  readonly bound: number
+  readonly resistanceA: number
+  readonly resistanceB: number
+  readonly source: string
+}
+
+/** On only when the bank's resistance at ripple frequency is known (handbook §6). */
+function rippleOf(
+  read: Record<Quantity, Derived>,
+  bank: Bank,
+  unit: Unit,
+  revision: number,
+): Ripple | undefined {
+  if (bank.rippleResistance === undefined || !isFigure(read.I) || !(read.I.x.value > 0)) return undefined
+  const pf = isFigure(read.PF) ? Math.min(1, Math.max(0.1, read.PF.x.value)) : 1
+  const path =
+    isFigure(read.V_A) && isFigure(read.V_B)
+      ? Math.max(0, (read.V_A.x.value - read.V_B.x.value) / read.I.x.value)
+      : 0
+  return {
+    bound: unit.wave === 'stepped' ? rippleBoundStepped(assumedDelta) : rippleBoundSine(pf),
+    resistanceA: bank.rippleResistance,
+    resistanceB: bank.rippleResistance + path,
+    source: methodSource('ripple', String(revision)),
+  }
+}
+
+function inputPower(
+  symbol: 'P_A' | 'P_B',
+  voltage: Derived,
+  current: Derived,
+  ripple: Ripple | undefined,
+  tap: 'A' | 'B',
+): Derived {
+  return from([voltage, current], ([v, i]) => {
+    const product = multiply(v.x, i.x)
+    if (!ripple) {
+      return derive(symbol, 'W', `V_${tap}·I`, [v, i], product, [
+        'Ripple correction off: the resistance behind the tap is not known.',
+      ])
+    }
+    const resistance = tap === 'A' ? ripple.resistanceA : ripple.resistanceB
+    const most = rippleOverstatement(resistance, ripple.bound * i.x.value)
+    const { correction, u } = oneSided(most)
+    const shifted = combine(product.value + correction, [
+      [product, 1],
+      [i.x, (2 * correction) / i.x.value],
+      [{ value: 0, sources: new Map([[ripple.source, u]]) }, 1],
+    ])
+    return derive(symbol, 'W', `V_${tap}·I − M/2`, [v, i], shifted, [
+      `Ripple correction on: M = ${(resistance * 1000).toFixed(1)} mΩ × (${ripple.bound.toFixed(2)}·I)² = ${most.toFixed(2)} W.`,
+    ])
+  })
+}

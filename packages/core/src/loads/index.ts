@@ -1,0 +1,3 @@
+export * from './law'
+export * from './quickAdd'
+export * from './taken'

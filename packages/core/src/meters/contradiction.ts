@@ -1,0 +1,12 @@
+import { expanded, type Uncertain } from './uncertain'
+
+/**
+ * Normalised error of two meters on one quantity (ISO 13528, handbook §7): |x1 − x2| / √(U1² + U2²).
+ * Over 1 they contradict. Infinite when both are exact and differ; 0 when they agree exactly.
+ */
+export function normalisedError(x1: Uncertain, x2: Uncertain): number {
+  const difference = Math.abs(x1.value - x2.value)
+  return difference === 0 ? 0 : difference / Math.hypot(expanded(x1), expanded(x2))
+}
+
+export const contradict = (x1: Uncertain, x2: Uncertain): boolean => normalisedError(x1, x2) > 1

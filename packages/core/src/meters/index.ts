@@ -1,0 +1,6 @@
+export * from './arbiter'
+export * from './contradiction'
+export * from './reading'
+export * from './response'
+export * from './sources'
+export * from './uncertain'

@@ -1,0 +1,78 @@
+import type { MeterRange, Readable } from '@even-watt/contract'
+import { ownSource, specificationSource } from './sources'
+import type { Uncertain } from './uncertain'
+
+/** Half-width of the specification ±(percent·|x| + counts·count), in the unit of x (handbook §7). */
+export const halfWidth = (range: Pick<MeterRange, 'percent' | 'counts' | 'count'>, x: number): number =>
+  (range.percent / 100) * Math.abs(x) + range.counts * range.count
+
+/** Standard uncertainty of a rectangular distribution of that half-width. */
+export const rectangular = (half: number): number => half / Math.sqrt(3)
+
+/** Standard uncertainty left by rounding to one count. */
+export const rounding = (count: number): number => count / Math.sqrt(12)
+
+/**
+ * The range an autoranging meter takes for x: the smallest that reads the quantity and holds |x|;
+ * the largest when none holds it. Undefined when the meter does not read the quantity.
+ */
+export function rangeFor<R extends Pick<MeterRange, 'reads' | 'upTo'>>(
+  ranges: readonly R[],
+  reads: Readable,
+  x: number,
+): R | undefined {
+  let holds: R | undefined
+  let largest: R | undefined
+  for (const range of ranges) {
+    if (range.reads !== reads) continue
+    if (!largest || range.upTo > largest.upTo) largest = range
+    if (Math.abs(x) <= range.upTo && (!holds || range.upTo < holds.upTo)) holds = range
+  }
+  return holds ?? largest
+}
+
+export interface Repeats {
+  /** The values read on one range, at least one. */
+  readonly values: readonly number[]
+  /** Standard deviation of a single reading, pooled over steps; 0 when nothing was repeated. */
+  readonly spread: number
+}
+
+/**
+ * Mean of repeated readings with its uncertainty: the specification as one factor common to the meter and
+ * range, and an independent part count/√12 ⊕ s/√N (handbook §7).
+ */
+export function measured(
+  repeats: Repeats,
+  meter: string,
+  range: MeterRange,
+  what: string,
+  where: string,
+): Uncertain {
+  const n = repeats.values.length
+  const mean = repeats.values.reduce((sum, value) => sum + value, 0) / n
+  const half = repeats.values.reduce((sum, value) => sum + halfWidth(range, value), 0) / n
+  return {
+    value: mean,
+    sources: new Map([
+      [specificationSource(meter, range.id), rectangular(half)],
+      [ownSource(what, where), Math.hypot(rounding(range.count), repeats.spread / Math.sqrt(n))],
+    ]),
+  }
+}
+
+/**
+ * Standard deviation of a single reading, pooled over groups of repeats: √(Σ Σ(x − x̄)² / Σ(n − 1)).
+ * Groups of one tell nothing; with no repeats at all the result is 0.
+ */
+export function pooledSpread(groups: readonly (readonly number[])[]): number {
+  let squares = 0
+  let freedom = 0
+  for (const group of groups) {
+    if (group.length < 2) continue
+    const mean = group.reduce((sum, x) => sum + x, 0) / group.length
+    squares += group.reduce((sum, x) => sum + (x - mean) ** 2, 0)
+    freedom += group.length - 1
+  }
+  return freedom ? Math.sqrt(squares / freedom) : 0
+}

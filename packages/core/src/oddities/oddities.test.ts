@@ -1,0 +1,277 @@
+import type { EntryOf } from '@even-watt/contract'
+import type { Claim, Quantity } from '@even-watt/contract'
+import { viewTrial } from '../report'
+import {
+  bankOf,
+  cableOf,
+  cleanLadder,
+  ladderEntry,
+  meterOf,
+  noLoadEntry,
+  parallelOf,
+  rangeOf,
+  revisionOf,
+  rigOf,
+  trialOf,
+  unitOf,
+  uuid,
+  valuesOf,
+} from '../../test/makers'
+import { keptWhy, slipOf } from '.'
+
+type Revision = Parameters<typeof revisionOf>[0]
+const odd = (entries: Parameters<typeof viewTrial>[1], revision: Revision = {}) =>
+  (viewTrial(trialOf([revisionOf(revision)]), entries).oddities[0] ?? []).map((oddity) => oddity.number)
+
+const claim = (patch: Partial<Claim>): Claim => ({
+  id: uuid(30), quantity: 'continuous power', comparator: 'at least', value: 1400, unit: 'W', readWhere: 'label', ...patch,
+}) // prettier-ignore
+
+const good = { V_A: 25.92, V_B: 25.61, I: 41.3, V_C: 230, I_C: 4.2, P_C: 964, PF: 0.99 }
+const with_ = (patch: Partial<Record<Quantity, number>>) => [ladderEntry({ ...good, ...patch })]
+
+describe('what is noticed by itself (handbook §22)', () => {
+  it('says nothing of a clean step, ladder and rig', () => {
+    expect(odd([ladderEntry(good)])).toEqual([])
+    expect(odd(cleanLadder())).toEqual([])
+  })
+
+  it.each([
+    [1, 'an efficiency over 98 %', with_({ I: 36 })],
+    [2, 'more W than VA', with_({ I_C: 3.5 })],
+    [3, 'B above A', with_({ V_B: 26.3 })],
+    [8, 'a reading over its range', with_({ V_A: 61 })],
+    [11, 'a current of a few counts', [ladderEntry({ ...good, I: 1.2 })]],
+  ] as const)('%p: %s', (number, _words, entries) => expect(odd([...entries])).toContain(number))
+
+  it('stays silent while the uncertainty explains it', () => {
+    expect(odd(with_({ I: 39 }))).not.toContain(1)
+    expect(odd(with_({ I_C: 4.15 }))).not.toContain(2)
+    expect(odd(with_({ V_B: 25.92 }))).not.toContain(3)
+  })
+
+  it('4: a load in an idle reading', () => {
+    expect(odd([noLoadEntry({ V_B: 26, I: 2.5, P_C: 40 })])).toContain(4)
+    expect(odd([noLoadEntry({ V_B: 26, I: 2.5, P_C: 0 })])).not.toContain(4)
+  })
+
+  it('6: an average-responding meter on a stepped or unknown wave, and one that does not stand it', () => {
+    const pocket = meterOf({ ranges: [rangeOf('AC voltage', 600, 1.2, 5, 1, { response: 'average' })] })
+    const entries = [ladderEntry({ V_C: 213 })]
+    expect(odd(entries, { meters: [pocket], unit: unitOf({ wave: 'stepped' }) })).toContain(6)
+    expect(odd(entries, { meters: [pocket], unit: unitOf({ wave: 'unstated' }) })).toContain(6)
+    expect(odd(entries, { meters: [pocket] })).not.toContain(6)
+    const plug = meterOf({ ranges: [rangeOf('active power', 3000, 1, 1, 1, { standsSteppedWave: false })] })
+    expect(odd([ladderEntry({ P_C: 500 })], { meters: [plug], unit: unitOf({ wave: 'stepped' }) })).toContain(
+      6,
+    )
+  })
+
+  it('9: input and output read over 30 s apart, or repeats that still drift', () => {
+    const at = (second: number) => `2026-03-12T09:00:${String(second).padStart(2, '0')}.000Z`
+    const timed = (gap: number) => [
+      ladderEntry(
+        {},
+        {
+          values: [
+            ...valuesOf({ V_B: 25.6, I: 41.3 }).map((value) => ({ ...value, at: at(0) })),
+            ...valuesOf({ P_C: 964 }).map((value) => ({ ...value, at: at(gap) })),
+          ],
+        },
+      ),
+    ]
+    expect(odd(timed(45))).toContain(9)
+    expect(odd(timed(20))).not.toContain(9)
+    const step = uuid(71)
+    expect(odd([1020, 1000, 985].map((P_C) => ladderEntry({ P_C }, { step })))).toContain(9)
+    expect(odd([1000, 1001, 1000].map((P_C) => ladderEntry({ P_C }, { step })))).not.toContain(9)
+  })
+
+  it('10: a display used as a measurement', () => {
+    expect(
+      odd([ladderEntry({}, { values: [{ quantity: 'V_B', value: 25.6, grade: 'display' }] })]),
+    ).toContain(10)
+  })
+
+  it('16 and 30: VA for W, Ah for Wh, a unit that does not fit', () => {
+    const papers = (patch: Partial<Claim>) => odd([], { unit: unitOf({ claims: [claim(patch)] }) })
+    expect(papers({ unit: 'VA' })).toEqual([16])
+    expect(papers({ quantity: 'energy', unit: 'Ah' })).toEqual([16])
+    expect(papers({ quantity: 'efficiency', unit: 'W' })).toEqual([30])
+    expect(papers({})).toEqual([])
+  })
+
+  it('18: a digit slip against the trend', () => {
+    const ladder = cleanLadder()
+    const slipped = {
+      ...ladder[3],
+      reading: {
+        ...ladder[3]?.reading,
+        values: valuesOf({ V_A: 25.92, V_B: 52.61, I: 29.6, V_C: 230, P_C: 704 }),
+      },
+    } as (typeof ladder)[number]
+    expect(odd([...ladder.slice(0, 3), slipped, ...ladder.slice(4)])).toContain(18)
+    expect(slipOf(2.561, 25.6)).toBeCloseTo(25.61, 9)
+    expect(slipOf(52.61, 25.6)).toBe(25.61)
+    expect(slipOf(25.3, 25.6)).toBeUndefined()
+    expect(slipOf(0, 25.6)).toBeUndefined()
+    expect(slipOf(33, 25.6)).toBeUndefined()
+  })
+
+  it('19: missing disclosure; 26: no fuse', () => {
+    expect(odd([], { unit: unitOf({ provenance: undefined }) })).toEqual([19])
+    expect(odd([], { rig: rigOf({ positive: [cableOf('positive lead', 52)] }) })).toEqual([26])
+  })
+
+  it('21: DC watts against an AC rating', () => {
+    const unit = unitOf({ claims: [claim({ value: 1000 })] })
+    expect(odd([ladderEntry(good)], { unit })).toContain(21)
+    expect(odd([ladderEntry({ ...good, P_C: 1030, I: 43.9, I_C: 4.5 })], { unit })).not.toContain(21)
+  })
+
+  it('28: different tests that ended at the same input', () => {
+    const ended = (load: string, I: number) =>
+      ladderEntry({ ...good, I }, { load, end: 'alarmed', alarm: 'low voltage' })
+    expect(odd([ended('kettle', 41.3), ended('winch', 41.5)])).toContain(28)
+    expect(odd([ended('kettle', 41.3), ended('winch', 20)])).not.toContain(28)
+  })
+
+  it('30: a current that only a misread gauge would carry', () => {
+    const thin = cableOf('lead', 70, { gauge: { unit: 'mm²', area: 2 } })
+    expect(
+      odd([ladderEntry(good)], { rig: rigOf({ positive: [...rigOf().positive.slice(0, 1), thin] }) }),
+    ).toContain(30)
+  })
+
+  it('7: a meter where other current flows', () => {
+    const [battery] = bankOf().strings[0] ?? []
+    const on = (quantity: 'I' | 'I_bank', at: string | undefined, support: boolean) =>
+      odd([], {
+        rig: rigOf({
+          assignments: [{ quantity, meter: uuid(1), ...(at === undefined ? {} : { on: at }) }],
+          ...(support ? { support: { kind: 'charger', name: 'Charger', current: 30, ownUse: 0 } } : {}),
+        }),
+      })
+    expect(on('I', battery?.id, true)).toEqual([7])
+    expect(on('I', battery?.id, false)).toEqual([])
+    expect(on('I', undefined, true)).toEqual([])
+    expect(on('I_bank', undefined, true)).toEqual([7])
+    expect(on('I_bank', battery?.id, true)).toEqual([])
+  })
+
+  it('12: the next step will alarm on this supply', () => {
+    const weak = (claimed: number) => {
+      const unit = unitOf({
+        claims: [claim({ value: claimed }), claim({ quantity: 'alarm voltage', unit: 'V', value: 21.6 })],
+      })
+      const steps = [200, 600, 1000].map((P) => {
+        const V_B = (26.4 + Math.sqrt(26.4 ** 2 - (4 * 0.08 * P) / 0.9)) / 2
+        const I = P / 0.9 / V_B
+        return ladderEntry({ V_A: V_B + 0.004 * I, V_B, I, P_C: P, V_C: 230 }, { load: `${P} W` })
+      })
+      return odd([noLoadEntry({ V_A: 26.4, V_B: 26.4, I: 0.4 }), ...steps], { unit })
+    }
+    expect(weak(2800)).toContain(12)
+    expect(weak(1000)).not.toContain(12)
+  })
+
+  it('13: a drop that grows at steady current', () => {
+    const survey = (n: number, volts: number): EntryOf<'survey'> => ({
+      id: uuid(n),
+      revision: 1,
+      at: `2026-03-12T12:0${n - 84}:00.000Z`,
+      stage: 'survey',
+      reading: {
+        current: 50,
+        method: 'across',
+        voltmeter: uuid(1),
+        ammeter: uuid(1),
+        readings: [{ element: uuid(53), volts }],
+      },
+    })
+    expect(odd([survey(85, 0.3), survey(86, 0.5)])).toContain(13)
+    expect(odd([survey(85, 0.3), survey(86, 0.3)])).not.toContain(13)
+  })
+
+  it('14: infrared on bare metal, once it is warm', () => {
+    const meters = [
+      meterOf({
+        ranges: [...meterOf().ranges, rangeOf('temperature', 300, 0, 20, 0.1, { response: 'infrared' })],
+      }),
+    ]
+    const at = (T: number) => odd([ladderEntry({ ...good, T })], { meters })
+    expect(at(91)).toContain(14)
+    expect(at(30)).not.toContain(14)
+  })
+
+  it('20: batteries compared at equal watts', () => {
+    const rig = rigOf({ bank: parallelOf([0.006, 0.017], 12.7) })
+    const test = (n: number, i: number, volts: number, amps: number): EntryOf<'load test'> => ({
+      id: uuid(n),
+      revision: 1,
+      at: '2026-03-12T12:00:00.000Z',
+      stage: 'load test',
+      reading: {
+        battery: uuid(40 + i),
+        restVoltage: 12.7,
+        restCurrent: 0,
+        loadedVoltage: volts,
+        loadedCurrent: amps,
+      },
+    })
+    expect(odd([test(85, 0, 12.3, 40), test(86, 1, 11.9, 41.4)], { rig })).toContain(20)
+    expect(odd([test(85, 0, 12.3, 40), test(86, 1, 12.0, 40)], { rig })).not.toContain(20)
+  })
+
+  it('23: more current than a fuse carries for that long', () => {
+    const fused = (shortTime?: { current: number; seconds: number }) =>
+      odd([ladderEntry(good, { held: 120 })], {
+        rig: rigOf({
+          positive: [
+            { id: uuid(51), name: 'fuse', kind: 'fuse', continuous: 30, ...(shortTime ? { shortTime } : {}) },
+            cableOf('positive lead', 52),
+          ],
+        }),
+      })
+    expect(fused()).toContain(23)
+    expect(fused({ current: 60, seconds: 600 })).not.toContain(23)
+  })
+
+  it('27: an energy from rest volts', () => {
+    const energy = (value: number, unit: 'Wh' | 'Ah' = 'Wh') =>
+      odd([], { unit: unitOf({ claims: [claim({ quantity: 'energy', value, unit })] }) })
+    // 150 Ah: at 26.4 V of rest 3960 Wh, at 25.6 V nominal 3840 Wh.
+    expect(energy(3960)).toContain(27)
+    expect(energy(3840)).not.toContain(27)
+    expect(energy(3000)).not.toContain(27)
+    expect(energy(3960, 'Ah')).not.toContain(27)
+  })
+
+  it('29: the meter that two others contradict', () => {
+    const second = meterOf({ id: uuid(6), name: 'Second' })
+    const both = (V: number) => {
+      const entry = ladderEntry({ ...good, V_C: 230, I_C: 4.191 })
+      const values = [...entry.reading.values, ...valuesOf({ V_C: V }, uuid(6))]
+      return odd([{ ...entry, reading: { ...entry.reading, values } }], { meters: [meterOf(), second] })
+    }
+    expect(both(200)).toContain(29)
+    expect(both(231)).not.toContain(29)
+  })
+
+  it('can be kept with a reason', () => {
+    const entry = ladderEntry({ ...good, V_B: 26.3 })
+    const keep = {
+      id: uuid(81),
+      revision: 1,
+      at: '2026-03-12T12:00:00.000Z',
+      stage: 'keep' as const,
+      entry: entry.id,
+      oddity: 3,
+      why: 'charger on the terminals',
+    }
+    const view = viewTrial(trialOf(), [entry, keep])
+    const [analysis] = view.analyses
+    const oddity = view.oddities[0]?.find((candidate) => candidate.number === 3)
+    expect(oddity && analysis && keptWhy(oddity, view.record, analysis)).toBe('charger on the terminals')
+  })
+})

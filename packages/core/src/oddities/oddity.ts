@@ -1,0 +1,31 @@
+import type { Entry, Quantity, Unit } from '@even-watt/contract'
+import type { Analysis } from '../ladder'
+
+/** Something the software noticed by itself (handbook §22): what, why it matters, what to do. */
+export interface Oddity {
+  /** The number in handbook §22. */
+  readonly number: number
+  readonly odd: string
+  readonly why: string
+  readonly todo: string
+  readonly at: OddityPlace
+}
+
+export interface OddityPlace {
+  readonly revision: number
+  readonly step?: string
+  readonly entry?: string
+  readonly quantity?: Quantity
+  readonly claim?: string
+  readonly part?: 'rig' | 'unit'
+}
+
+export interface OddityContext {
+  readonly analysis: Analysis
+  readonly unit: Unit
+}
+
+/** Looks for one kind of oddity on one revision. */
+export type Notice = (context: OddityContext) => Oddity[]
+
+export const keptKey = (entry: Entry['id'], number: number) => `${entry}|${number}`

@@ -1,0 +1,179 @@
+import fc from 'fast-check'
+import {
+  choosePlan,
+  changesBetween,
+  itemsOf,
+  powerOf,
+  settledPower,
+  tolerance,
+  type Question,
+  type Settings,
+} from '.'
+
+const stiff = { noLoad: 230, fall: 0 }
+const voltage = { noLoad: 231, fall: 0.002 }
+
+/** Every ladder there is, by trying all sets at every step: the slow way that cannot be wrong. */
+function exhaustive(question: Question): { changes: number; items: number; deviation: number } {
+  const all = question.loads.reduce<Settings[]>(
+    (sets, { settings }) =>
+      sets.flatMap((set) => [0, ...settings.map((_, k) => k + 1)].map((k) => [...set, k])),
+    [[]],
+  )
+  const possible = all
+    .map((set) => ({ set, power: powerOf(question, set), items: itemsOf(set) }))
+    .filter(({ power, items }) => power <= question.mostPower && items <= question.outlets)
+  let ladders = [{ set: question.loads.map(() => 0) as Settings, changes: 0, items: 0, deviation: 0 }]
+  for (const [step, target] of question.targets.entries()) {
+    const fixed = question.locked?.[step]
+    const inside = possible.filter(({ power }) => Math.abs(power - target) <= tolerance * target * (1 + 1e-9))
+    const nearest = Math.min(...possible.map(({ power }) => Math.abs(power - target)))
+    const here = fixed
+      ? [{ set: fixed, power: powerOf(question, fixed), items: itemsOf(fixed) }]
+      : inside.length
+        ? inside
+        : possible.filter(({ power }) => Math.abs(power - target) <= nearest + 1e-9 * target)
+    ladders = here.map(
+      ({ set, power, items }) =>
+      ladders
+        .map((ladder) => ({
+          set,
+          changes: ladder.changes + changesBetween(ladder.set, set),
+          items: ladder.items + items,
+          deviation: ladder.deviation + Math.abs(power - target) / target,
+        }))
+        .reduce((a, b) => (a.changes - b.changes || a.items - b.items || a.deviation - b.deviation) <= 0 ? a : b), // prettier-ignore
+    )
+  }
+  return ladders.reduce((a, b) => ((a.changes - b.changes || a.items - b.items || a.deviation - b.deviation) <= 0 ? a : b)) // prettier-ignore
+}
+
+const kind = fc.constantFrom('element' as const, 'filament' as const, 'electronic' as const)
+const load = fc.record({
+  id: fc.uuid(),
+  kind,
+  volts: fc.constant(230),
+  settings: fc.array(fc.integer({ min: 20, max: 1500 }), { minLength: 1, maxLength: 3 }),
+})
+const question = fc.record({
+  loads: fc.array(load, { minLength: 1, maxLength: 5 }),
+  targets: fc.array(fc.integer({ min: 50, max: 2500 }), { minLength: 1, maxLength: 5 }),
+  voltage: fc.constant(voltage),
+  outlets: fc.integer({ min: 1, max: 5 }),
+  mostPower: fc.integer({ min: 500, max: 4000 }),
+})
+
+/** The same question with some steps fixed to any set at all. */
+const partlyLocked = question.chain((asked) =>
+  fc
+    .array(
+      fc.option(
+        fc.tuple(...asked.loads.map(({ settings }) => fc.integer({ min: 0, max: settings.length }))),
+        { nil: undefined },
+      ),
+      { minLength: asked.targets.length, maxLength: asked.targets.length },
+    )
+    .map((locked) => ({ ...asked, locked })),
+)
+
+describe('choosing loads for a ladder (handbook §14)', () => {
+  it('finds what exhaustive search finds', () => {
+    fc.assert(
+      fc.property(question, (asked) => {
+        const plan = choosePlan(asked)
+        const slow = exhaustive(asked)
+        expect(plan.proved).toBe(true)
+        expect([plan.changes, plan.items]).toEqual([slow.changes, slow.items])
+        expect(plan.deviation).toBeCloseTo(slow.deviation, 8)
+      }),
+      { numRuns: 150 },
+    )
+  })
+
+  it('finds it around steps that are locked, whatever they are locked to', () => {
+    fc.assert(
+      fc.property(partlyLocked, (asked) => {
+        const plan = choosePlan(asked)
+        const slow = exhaustive(asked)
+        expect([plan.changes, plan.items]).toEqual([slow.changes, slow.items])
+        expect(plan.deviation).toBeCloseTo(slow.deviation, 8)
+      }),
+      { numRuns: 150 },
+    )
+  })
+
+  it('solves what a load takes at the voltage that it causes', () => {
+    const kettle = { id: 'k', kind: 'element' as const, volts: 230, settings: [1750] }
+    expect(powerOf({ loads: [kettle], voltage: { noLoad: 221, fall: 0 } }, [1])).toBeCloseTo(1616, 0)
+    const P = powerOf({ loads: [kettle], voltage }, [1])
+    expect(P).toBeCloseTo(1750 * ((231 - 0.002 * P) / 230) ** 2, 6)
+    expect(settledPower(() => 0, voltage)).toBe(0)
+  })
+
+  it('climbs by plugging in, when that fits', () => {
+    const plate = (id: string, watts: number) => ({
+      id,
+      kind: 'element' as const,
+      volts: 230,
+      settings: [watts],
+    })
+    const loads = [plate('a', 100), plate('b', 200), plate('c', 400), plate('d', 700)]
+    const plan = choosePlan({
+      loads,
+      targets: [100, 300, 700, 1400],
+      voltage: stiff,
+      outlets: 4,
+      mostPower: 2000,
+    })
+    expect(plan.steps.map(({ changes }) => changes)).toEqual([1, 1, 1, 1])
+    expect(plan.steps.every(({ inside }) => inside)).toBe(true)
+    expect(plan.deviation).toBeCloseTo(0, 7)
+  })
+
+  it('keeps what the tester locked, and plans around it', () => {
+    const loads = [
+      { id: 'a', kind: 'element' as const, volts: 230, settings: [500, 1000] },
+      { id: 'b', kind: 'element' as const, volts: 230, settings: [500] },
+    ]
+    const plan = choosePlan({
+      loads,
+      targets: [500, 1000],
+      voltage: stiff,
+      outlets: 2,
+      mostPower: 2000,
+      locked: [[0, 1], undefined],
+    })
+    expect(plan.steps.map(({ set }) => set)).toEqual([[0, 1], [1, 1]]) // prettier-ignore
+  })
+
+  it('comes as near as it can to a target out of reach, within outlets and watts', () => {
+    const loads = [300, 400, 500].map((watts) => ({
+      id: `${watts}`,
+      kind: 'element' as const,
+      volts: 230,
+      settings: [watts],
+    }))
+    const far = { loads, targets: [5000], voltage: stiff, mostPower: 5000 }
+    expect(choosePlan({ ...far, outlets: 3 }).steps[0]).toMatchObject({ inside: false, set: [1, 1, 1] })
+    expect(choosePlan({ ...far, outlets: 2 }).steps[0]?.set).toEqual([0, 1, 1])
+    expect(choosePlan({ ...far, outlets: 3, mostPower: 850 }).steps[0]?.set).toEqual([1, 0, 1])
+    expect(choosePlan({ ...far, outlets: 3, loads: [] }).steps[0]?.power).toBe(0)
+  })
+
+  it('says when it was cut short, with a ladder and a bound', () => {
+    const loads = Array.from({ length: 12 }, (_, i) => ({
+      id: `${i}`,
+      kind: 'element' as const,
+      volts: 230,
+      settings: [97 + 31 * i, 300 + 17 * i],
+    }))
+    const asked = { loads, targets: [140, 350, 700, 1050, 1400], voltage, outlets: 12, mostPower: 5000 }
+    const whole = choosePlan(asked)
+    const cut = choosePlan(asked, { most: 1 })
+    expect(cut.proved).toBe(false)
+    expect(cut.bound).toBeLessThanOrEqual(whole.changes)
+    expect(cut.changes).toBeGreaterThanOrEqual(whole.changes)
+    expect(cut.steps).toHaveLength(5)
+    expect(choosePlan(asked, { progress: () => false }).steps).toHaveLength(5)
+  })
+})

@@ -1,0 +1,246 @@
+import { Heap } from './heap'
+import {
+  changesBetween,
+  coefficientsOf,
+  itemsOf,
+  powerOf,
+  type Coefficients,
+  type Question,
+  type Settings,
+} from './question'
+import { successors } from './successors'
+import { fewestChanges, fewestItems, windowFor, type Window } from './window'
+
+export interface PlannedStep {
+  readonly target: number
+  readonly set: Settings
+  /** W expected at the voltage that it causes. */
+  readonly power: number
+  /** Inside ±2 % of its target. */
+  readonly inside: boolean
+  /** Loads that are set otherwise than in the step before. */
+  readonly changes: number
+}
+
+export interface LadderPlan {
+  readonly steps: readonly PlannedStep[]
+  readonly changes: number
+  readonly items: number
+  /** Σ |P − target|/target. */
+  readonly deviation: number
+  /** No better ladder exists; false: the search was cut short, and any ladder has at least `bound` changes. */
+  readonly proved: boolean
+  readonly bound: number
+}
+
+interface State {
+  readonly step: number
+  readonly set: Settings
+  readonly changes: number
+  /** Loads on now, and over all steps so far. */
+  readonly now: number
+  readonly items: number
+  readonly deviation: number
+  readonly before: State | undefined
+}
+
+/** A state to go on from; `differ` not negative: its successors with so many changes, which are not made yet. */
+interface Node {
+  readonly state: State
+  readonly differ: number
+  readonly changes: number
+  readonly items: number
+  readonly deviation: number
+}
+
+const same = 1e-12
+
+const before = (a: Node, b: Node): boolean => {
+  if (a.changes !== b.changes) return a.changes < b.changes
+  if (a.items !== b.items) return a.items < b.items
+  if (Math.abs(a.deviation - b.deviation) > same) return a.deviation < b.deviation
+  return a.state.step > b.state.step
+}
+
+export interface Limits {
+  /** States looked at before the search is cut short. */
+  readonly most?: number
+  /** Told how many were looked at; false stops the search. */
+  readonly progress?: (looked: number) => boolean
+}
+
+/**
+ * The loads for every step of a ladder (handbook §14), best in this order: (1) inside ±2 % of each target, else
+ * nearest to it; (2) fewest changes of setting summed over the ladder, counted from nothing plugged in; (3) fewest
+ * loads on, summed; (4) least deviation, summed as shares of the targets.
+ *
+ * Exact: best-first search over the steps, with a bound on what the remaining steps must still cost. Successors are
+ * made lazily, those with fewest changes first. Cut short, it gives a ladder by going from step to step with fewest
+ * changes, says that it is not proved, and how many changes any ladder needs at least.
+ */
+export function choosePlan(question: Question, { most = 200_000, progress }: Limits = {}): LadderPlan {
+  const windows = question.targets.map((_, step) => windowFor(question, step))
+  const coefficients = coefficientsOf(question.loads)
+  const rest = costToGo(windows)
+  const start: State = {
+    step: -1,
+    set: question.loads.map(() => 0),
+    changes: 0,
+    now: 0,
+    items: 0,
+    deviation: 0,
+    before: undefined,
+  }
+  const heap = new Heap<Node>(before)
+  const offer = (state: State, differ: number) => {
+    const ahead = rest[state.step + 1]
+    const next = Math.max(differ, ahead?.next ?? 0)
+    heap.push({
+      state,
+      differ,
+      changes: state.changes + next + (ahead?.later ?? 0),
+      items: state.items + itemsAhead(rest, state, next),
+      deviation: state.deviation,
+    })
+  }
+  offer(start, -1)
+  const best = new Map<string, State>([[keyOf(start), start]])
+  let looked = 0
+  let bound = 0
+  const nearestProved = windows.every(({ proved }) => proved)
+  for (let node = heap.pop(); node; node = heap.pop()) {
+    const { state, differ } = node
+    bound = node.changes
+    const window = windows[state.step + 1]
+    if (differ < 0) {
+      if (!window) return planOf(question, windows, state, nearestProved, state.changes)
+      if (best.get(keyOf(state)) !== state) continue
+      offer(state, 0)
+      continue
+    }
+    if (!window) continue
+    looked += 1
+    if (looked > most || (looked % 256 === 0 && progress?.(looked) === false)) break
+    if (differ < question.loads.length) offer(state, differ + 1)
+    for (const set of successors(state.set, differ, window, question)) {
+      const next = extend(state, set, window, question, coefficients)
+      if (improves(best, next)) offer(next, -1)
+    }
+  }
+  return planOf(question, windows, greedy(question, windows, start), false, bound)
+}
+
+const keyOf = ({ step, set }: State): string => String.fromCharCode(step + 1, ...set)
+
+/** Whether a way to a set is better than all found to it so far; then it takes their place. */
+function improves(best: Map<string, State>, state: State): boolean {
+  const key = keyOf(state)
+  const other = best.get(key)
+  if (
+    other &&
+    (other.changes - state.changes || other.items - state.items || other.deviation - state.deviation) <= 0
+  ) {
+    return false
+  }
+  best.set(key, state)
+  return true
+}
+
+function extend(
+  state: State,
+  set: Settings,
+  window: Window,
+  question: Question,
+  coefficients?: Coefficients,
+): State {
+  const now = itemsOf(set)
+  return {
+    step: state.step + 1,
+    set,
+    changes: state.changes + changesBetween(state.set, set),
+    now,
+    items: state.items + now,
+    deviation:
+      state.deviation + Math.abs(powerOf(question, set, coefficients) - window.target) / window.target,
+    before: state,
+  }
+}
+
+interface Ahead {
+  /** Fewest changes to this step from any set of the one before, and over all steps after it. */
+  readonly next: number
+  later: number
+  /** Fewest loads that any set of it has. */
+  readonly items: number
+}
+
+function costToGo(windows: readonly Window[]): Ahead[] {
+  const rest = windows.map((window, step): Ahead => {
+    const last = windows[step - 1]
+    const items = fewestItems(window)
+    return { next: last ? fewestChanges(last, window) : items, later: 0, items }
+  })
+  for (let step = rest.length - 2; step >= 0; step--) {
+    const [here, after] = [rest[step], rest[step + 1]]
+    if (here && after) here.later = after.next + after.later
+  }
+  return rest
+}
+
+/**
+ * Fewest loads over the steps still ahead, if no more changes are made than must be: each change takes away one load
+ * at most. With more changes a ladder is worse in the first place, so the bound holds in the order that counts.
+ */
+function itemsAhead(rest: readonly Ahead[], state: State, next: number): number {
+  let on = state.now
+  let sum = 0
+  for (let step = state.step + 1; step < rest.length; step++) {
+    const ahead = rest[step]
+    if (!ahead) break
+    on = Math.max(ahead.items, on - (step === state.step + 1 ? next : ahead.next))
+    sum += on
+  }
+  return sum
+}
+
+/** How many changes the quick way looks ahead before it takes the example that each window has. */
+const shortSight = 2
+
+/** From step to step with fewest changes, then fewest loads: always a ladder, not always the best. */
+function greedy(question: Question, windows: readonly Window[], start: State): State {
+  return windows.reduce((state, window) => {
+    for (let differ = 0; differ <= shortSight; differ++) {
+      const [best] = successors(state.set, differ, window, question)
+        .map((set) => extend(state, set, window, question))
+        .sort((a, b) => a.items - b.items || a.deviation - b.deviation)
+      if (best) return best
+    }
+    return extend(state, window.example, window, question)
+  }, start)
+}
+
+function planOf(
+  question: Question,
+  windows: readonly Window[],
+  last: State,
+  proved: boolean,
+  bound: number,
+): LadderPlan {
+  const states: State[] = []
+  for (let state: State | undefined = last; state && state.step >= 0; state = state.before)
+    states.unshift(state)
+  return {
+    steps: states.map((state) => ({
+      target: windows[state.step]?.target ?? 0,
+      set: state.set,
+      power: powerOf(question, state.set),
+      inside: windows[state.step]?.inside ?? false,
+      changes: state.changes - (state.before?.changes ?? 0),
+    })),
+    changes: last.changes,
+    items: last.items,
+    deviation: last.deviation,
+    proved,
+    bound,
+  }
+}

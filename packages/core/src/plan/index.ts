@@ -1,0 +1,7 @@
+export * from './alternatives'
+export * from './choose'
+export * from './fromTrial'
+export * from './next'
+export * from './question'
+export * from './targets'
+export * from './voltage'

@@ -1,0 +1,71 @@
+import type { Rig } from '@even-watt/contract'
+import { derive, isFigure, type Derived, type Figure } from '../figures'
+import { exact, methodSource, rectangular, uncertain, type Uncertain } from '../meters'
+import { bankSource, unknownResistances, type Supply } from '../supply'
+import { expectedTotal, placed } from './elements'
+
+/** What is known of a supply, each with where it was come by. */
+export interface KnownSupply {
+  readonly E: Derived
+  readonly R_bank: Derived
+  readonly R_path: Derived
+  /** A of the support source beyond what the engine itself uses; 0: none. */
+  readonly support: number
+}
+
+export const supportCurrent = (rig: Pick<Rig, 'support'>): number =>
+  rig.support ? Math.max(0, rig.support.current - rig.support.ownUse) : 0
+
+/** A stated value as a figure that is only an estimate until it is measured. */
+export function estimated(
+  symbol: string,
+  unit: Figure['unit'],
+  x: Uncertain,
+  formula: string,
+  notes: readonly string[] = [],
+): Derived {
+  const figure = derive(symbol, unit, formula, [], x, notes)
+  return isFigure(figure) ? { ...figure, grade: 'estimated' } : figure
+}
+
+/** What a rig promises before anything was measured on it: rest volts, stated and usual resistances. */
+export function promisedSupply(rig: Rig): KnownSupply {
+  const source = bankSource(rig.bank)
+  const unknown = unknownResistances(rig.bank)
+  const why = unknown.length
+    ? `The resistance of ${unknown.join(', ')} is not known: a short load test tells.`
+    : 'No closed way leads through the bank.'
+  const R_path = expectedTotal(
+    placed(rig).map(({ element }) => element),
+    rig.typical,
+  )
+  return {
+    E: source
+      ? estimated(
+          'E',
+          'V',
+          source.E === 0
+            ? exact(0)
+            : uncertain(source.E, methodSource('rest volts', rig.name), rectangular(0.01 * source.E)),
+          'rest volts of the bank',
+        )
+      : { missing: why },
+    R_bank: source
+      ? estimated(
+          'R_source',
+          'mΩ',
+          uncertain(source.R, methodSource('stated resistance', rig.name), rectangular(0.2 * source.R)),
+          'stated resistances of the batteries and links',
+        )
+      : { missing: why },
+    R_path: estimated('R_path', 'mΩ', R_path, 'sum of what is expected of each element, 20 °C'),
+    support: supportCurrent(rig),
+  }
+}
+
+/** The numbers alone, for solving; undefined while one is missing. */
+export function supplyOf(known: KnownSupply): Supply | undefined {
+  const { E, R_bank, R_path, support } = known
+  if (!isFigure(E) || !isFigure(R_bank) || !isFigure(R_path)) return undefined
+  return { bank: { E: E.x.value, R: R_bank.x.value }, path: R_path.x.value, support }
+}

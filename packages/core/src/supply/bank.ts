@@ -1,0 +1,175 @@
+import type { Bank, Battery, Chemistry } from '@even-watt/contract'
+import { solveNetwork, type Branch, type Network } from './network'
+import { sourceBetween, type Source } from './thevenin'
+
+/** Rest volts of a charged battery per nominal volt, where none were measured. */
+const restPerNominal: Record<Chemistry, number> = {
+  'lithium iron phosphate': 13.2 / 12.8,
+  'other lithium': 1.1,
+  AGM: 12.7 / 12,
+  gel: 12.8 / 12,
+  'flooded lead-acid': 12.6 / 12,
+}
+
+export const isLithium = (chemistry: Chemistry) => chemistry.includes('lithium')
+
+export const restVoltage = (battery: Battery): number =>
+  battery.rest ?? battery.nominal * restPerNominal[battery.chemistry]
+
+const sum = (numbers: readonly number[]) => numbers.reduce((total, x) => total + x, 0)
+
+/** Nominal volts of the bank: of its first string. */
+export const bankNominal = (bank: Bank): number => sum((bank.strings[0] ?? []).map(({ nominal }) => nominal))
+
+/** Ah at the bank's voltage: the smallest battery of each string, strings added. */
+export const bankCapacity = (bank: Bank): number =>
+  sum(bank.strings.map((string) => Math.min(...string.map(({ capacity }) => capacity))))
+
+/** "L24: 2 × 12.8 V 150 Ah lithium iron phosphate in series". */
+export function describeBank(bank: Bank): string {
+  const string = bank.strings[0] ?? []
+  const [first] = string
+  if (!first) return bank.name
+  const all = bank.strings.flat()
+  const alike = all.every(
+    ({ nominal, capacity, chemistry }) =>
+      nominal === first.nominal && capacity === first.capacity && chemistry === first.chemistry,
+  )
+  const one = `${first.nominal} V ${first.capacity} Ah ${first.chemistry}`
+  const how = [
+    string.length > 1 && `${string.length} in series`,
+    bank.strings.length > 1 && `${bank.strings.length} in parallel`,
+  ].filter(Boolean)
+  const what = alike ? one : all.map(({ name }) => name).join(', ')
+  return `${bank.name}: ${how.length ? `${what}, ${how.join(', ')}` : what}`
+}
+
+/** Batteries whose resistance is not known, so that nothing can be said of the bank's. */
+export const unknownResistances = (bank: Bank): string[] =>
+  bank.strings
+    .flat()
+    .filter(({ resistance, open }) => resistance === undefined && !open)
+    .map(({ name }) => name)
+
+export interface BankNetwork {
+  readonly network: Network
+  readonly positive: number
+  readonly negative: number
+  /** The branch of each string, in the bank's order. */
+  readonly strings: readonly number[]
+}
+
+/**
+ * The bank as a network: each string an EMF behind its resistance between a positive and a negative node, links
+ * between neighbours or leads to busbars (handbook §12). Undefined while a resistance is not known.
+ */
+export function bankNetwork({ strings, join }: Bank): BankNetwork | undefined {
+  const n = strings.length
+  const branches: Branch[] = []
+  for (const [i, string] of strings.entries()) {
+    const open = string.some((battery) => battery.open)
+    const R = sum(string.map((battery) => battery.resistance ?? (battery.open ? 1 : NaN)))
+    if (Number.isNaN(R)) return undefined
+    const lead = join.kind === 'busbars' ? (join.leads[i] ?? 0) : 0
+    const [to, from] = join.kind === 'busbars' ? [1, 0] : [i, n + i]
+    branches.push({ from, to, emf: sum(string.map(restVoltage)), resistance: R + lead, open })
+  }
+  const indices = branches.map((_, i) => i)
+  if (join.kind === 'busbars')
+    return { network: { nodes: 2, branches }, positive: 1, negative: 0, strings: indices }
+  const link = (from: number, to: number, resistance: number | null): Branch => ({
+    from,
+    to,
+    emf: 0,
+    resistance: resistance ?? 1,
+    open: resistance === null,
+  })
+  join.positive.forEach((resistance, i) => branches.push(link(i, i + 1, resistance)))
+  join.negative.forEach((resistance, i) => branches.push(link(n + i, n + i + 1, resistance)))
+  return {
+    network: { nodes: 2 * n, branches },
+    positive: join.positiveAt,
+    negative: n + join.negativeAt,
+    strings: indices,
+  }
+}
+
+/** The bank as one source at its take-off; undefined while a resistance is not known, or when it is cut off. */
+export function bankSource(bank: Bank): Source | undefined {
+  const net = bankNetwork(bank)
+  return net && sourceBetween(net.network, net.positive, net.negative)
+}
+
+/**
+ * How a current drawn at the take-off, A, is shared: A given by each string, negative when it is being charged by
+ * the others. Undefined while a resistance is not known, or when the bank is cut off.
+ */
+export function sharing(bank: Bank, current: number): number[] | undefined {
+  const net = bankNetwork(bank)
+  if (!net) return undefined
+  const solution = solveNetwork(net.network, net.negative, [
+    { from: net.positive, into: net.negative, current },
+  ])
+  return solution && net.strings.map((branch) => solution.currents[branch] ?? 0)
+}
+
+/** Allowed spread of rest volts between parallel strings, per 12 V of nominal. */
+const spreadPer12 = 0.05
+
+export interface RestSpread {
+  /** V between the highest and the lowest rest voltage. */
+  readonly spread: number
+  readonly allowed: number
+  /** A that flow between the strings with no load at all; undefined where a resistance is not known. */
+  readonly circulating: number | undefined
+}
+
+/** Strings in parallel at rest voltages that differ more than 50 mV per 12 V are a danger (handbook §12). */
+export function restSpread(bank: Bank): RestSpread | undefined {
+  const strings = bank.strings.filter((string) => string.every(({ open }) => !open))
+  if (strings.length < 2) return undefined
+  const rests = strings.map((string) => sum(string.map(restVoltage)))
+  const spread = Math.max(...rests) - Math.min(...rests)
+  const allowed = (spreadPer12 * bankNominal(bank)) / 12
+  if (spread <= allowed) return undefined
+  const shares = sharing(bank, 0)
+  return { spread, allowed, circulating: shares && Math.max(...shares.map(Math.abs)) }
+}
+
+/** The same bank with its leads taken off elsewhere, for comparing (handbook §12). */
+export function takeOffs(bank: Bank): { words: string; bank: Bank }[] {
+  const n = bank.strings.length
+  if (n < 2) return []
+  const link = usualLink(bank)
+  const links = Array.from({ length: n - 1 }, () => link)
+  const { join } = bank
+  const inLine = (positiveAt: number, negativeAt: number): Bank => ({
+    ...bank,
+    join:
+      join.kind === 'in line'
+        ? { ...join, positiveAt, negativeAt }
+        : { kind: 'in line', positive: links, negative: links, positiveAt, negativeAt },
+  })
+  return [
+    { words: 'both leads on the first', bank: inLine(0, 0) },
+    { words: 'positive on the first, negative on the last', bank: inLine(0, n - 1) },
+    {
+      words: 'equal leads to busbars',
+      bank: {
+        ...bank,
+        join:
+          join.kind === 'busbars'
+            ? join
+            : { kind: 'busbars', leads: Array.from({ length: n }, () => 2 * link) },
+      },
+    },
+  ]
+}
+
+/** One of the bank's own links, Ω, as a measure for links that are not there yet. */
+function usualLink({ join }: Bank): number {
+  const known =
+    join.kind === 'busbars' ? join.leads.map((lead) => lead / 2) : [...join.positive, ...join.negative]
+  const closed = known.filter((link) => link !== null)
+  return closed.length ? sum(closed) / closed.length : 0.0004
+}

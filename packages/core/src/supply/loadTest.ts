@@ -1,0 +1,71 @@
+import type { EntryOf, Revision } from '@even-watt/contract'
+import { derive, type Derived, type Figure } from '../figures'
+import { divide, exact, measured, rangeFor, rounding, subtract, type Uncertain } from '../meters'
+
+export interface LoadTestFigures {
+  readonly entry: EntryOf<'load test'>
+  /** The battery's name, or the bank's. */
+  readonly what: string
+  /** (V_0 − V_10)/(I_10 − I_0), Ω. */
+  readonly R_10: Derived
+  /** V_0 − V_10. */
+  readonly sag: Derived
+}
+
+/**
+ * One value, read once on one meter, as a figure; without a meter its uncertainty is not known. Read only once, its
+ * last digit may have flickered: a count of settling spread stands beside the rounding.
+ */
+export function readOn(
+  symbol: string,
+  unit: 'V' | 'A',
+  value: number,
+  meterId: string | undefined,
+  entry: string,
+  revision: Revision,
+  where: string,
+): Figure {
+  const meter = revision.meters.find((candidate) => candidate.id === meterId)
+  const range = meter && rangeFor(meter.ranges, unit === 'V' ? 'DC voltage' : 'DC current', value)
+  const x: Uncertain =
+    meter && range
+      ? measured({ values: [value], spread: rounding(range.count) }, meter.id, range, symbol, where)
+      : exact(value)
+  return {
+    symbol,
+    unit,
+    x,
+    grade: 'measured',
+    working: {
+      formula: `${symbol} read on ${meter?.name ?? 'no named meter'}`,
+      inputs: [],
+      notes: range ? [] : ['No meter is named, so its uncertainty is not known.'],
+      entries: [entry],
+    },
+  }
+}
+
+/**
+ * Resistance at 10 s of a battery or bank: R_10 = (V_0 − V_10)/(I_10 − I_0), handbook §12. Both voltages are read on
+ * one meter, so what that meter and range have in common cancels in the difference.
+ */
+export function deriveLoadTest(entry: EntryOf<'load test'>, revision: Revision): LoadTestFigures {
+  const test = entry.reading
+  const volts = (symbol: string, value: number) =>
+    readOn(symbol, 'V', value, test.voltmeter, entry.id, revision, `${entry.id} ${symbol}`)
+  const amps = (symbol: string, value: number) =>
+    readOn(symbol, 'A', value, test.ammeter, entry.id, revision, `${entry.id} ${symbol}`)
+  const [V_0, V_10] = [volts('V_0', test.restVoltage), volts('V_10', test.loadedVoltage)]
+  const [I_0, I_10] = [amps('I_0', test.restCurrent), amps('I_10', test.loadedCurrent)]
+  const drop = subtract(V_0.x, V_10.x)
+  const rise = subtract(I_10.x, I_0.x)
+  const name = revision.rig.bank.strings.flat().find(({ id }) => id === test.battery)?.name
+  return {
+    entry,
+    what: name ?? revision.rig.bank.name,
+    R_10: derive('R_10', 'mΩ', '(V_0 − V_10) / (I_10 − I_0)', [V_0, V_10, I_10, I_0], divide(drop, rise), [
+      'At 10 s; over a ladder and at ripple frequency the same battery shows other figures.',
+    ]),
+    sag: derive('V_0 − V_10', 'V', 'V_0 − V_10', [V_0, V_10], drop),
+  }
+}

@@ -1,0 +1,27 @@
+import { defineConfig } from '@playwright/test'
+
+/** Drives the built application, on a real server and database, in Debian's Chromium. */
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  globalSetup: './e2e/support/globalSetup.ts',
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/report.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    colorScheme: 'light',
+    acceptDownloads: true,
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        ...(process.getuid?.() === 0 ? ['--no-sandbox'] : []),
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--disable-gpu',
+      ],
+    },
+  },
+})

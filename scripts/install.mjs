@@ -1,0 +1,73 @@
+// Plain JavaScript: it runs before anything is installed.
+import { spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const root = fileURLToPath(new URL('..', import.meta.url))
+const stamps = join(root, '.stamp')
+
+/** Prints one sentence and ends. */
+export function fail(sentence) {
+  console.error(sentence)
+  process.exit(1)
+}
+
+/** Installs packages when they are missing or the lock file changed since. Works offline when nothing changed. */
+export function ensurePackages() {
+  const [major, minor] = process.versions.node.split('.').map(Number)
+  if (major < 20 || (major === 20 && minor < 19))
+    fail(`Even Watt needs Node.js 20.19 or newer; this is ${process.version}.`)
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex')
+  const stamp = join(stamps, 'packages')
+  const current =
+    existsSync(stamp) && readFileSync(stamp, 'utf8') === lock && existsSync(join(root, 'node_modules', 'tsx'))
+  if (current) return
+  console.log('Installing packages …')
+  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    stdio: 'inherit',
+  })
+  if (done.status !== 0)
+    fail('The packages could not be installed; the lines above say why. Is the registry reachable?')
+  mkdirSync(stamps, { recursive: true })
+  writeFileSync(stamp, lock)
+}
+
+const hasPostgres = () => {
+  const folder = '/usr/lib/postgresql'
+  return (
+    existsSync(folder) &&
+    readdirSync(folder).some((version) => existsSync(join(folder, version, 'bin', 'initdb')))
+  )
+}
+
+const debian = {
+  postgresql: hasPostgres,
+  chromium: () => existsSync('/usr/bin/chromium'),
+}
+
+/** Installs Debian's packages when missing and allowed; else one sentence with the command. */
+export function ensureDebian(...names) {
+  const missing = names.filter((name) => !debian[name]())
+  if (!missing.length) return
+  const command = `apt-get install -y ${missing.join(' ')}`
+  if (process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get')) {
+    fail(
+      `${missing.join(' and ')} ${missing.length > 1 ? 'are' : 'is'} missing. Install with: sudo ${command}`,
+    )
+  }
+  console.log(`Installing ${missing.join(', ')} …`)
+  // Debian's own cluster is not wanted: Even Watt runs a private one.
+  const quiet = {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  }
+  spawnSync('apt-get', ['update', '-qq'], quiet)
+  const done = spawnSync('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...missing], quiet)
+  if (done.status !== 0 || missing.some((name) => !debian[name]()))
+    fail(`${missing.join(' and ')} could not be installed. Try: ${command}`)
+}

@@ -1,0 +1,106 @@
+import { mkdirSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { chromium, type Page } from '@playwright/test'
+import type { StoredRig, StoredUnit, TrialLine } from '@even-watt/contract'
+import { Installation } from '../e2e/support/installation'
+
+/** Pictures of the main views, made from the demo on an installation of its own. */
+const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
+
+interface Shot {
+  readonly name: string
+  readonly path: string
+  readonly theme?: 'day' | 'night'
+  readonly size?: { width: number; height: number }
+  readonly whole?: boolean
+  readonly before?: (page: Page) => Promise<void>
+}
+
+const phone = { width: 390, height: 800 }
+
+const typeStep = async (page: Page) => {
+  await page.keyboard.press('f')
+  for (const text of ['sand oven + lamps 3', '25.69', '26.92']) {
+    await page.keyboard.type(text)
+    if (text !== '26.92') await page.keyboard.press('Enter')
+  }
+}
+
+const shotsOf = (ottrel: string, pellam: string, unit: string, rig: string): Shot[] => [
+  { name: 'bench', path: '/' },
+  { name: 'ladder-day', path: `/trials/${ottrel}/ladder?rig=1`, whole: true },
+  { name: 'ladder-night', path: `/trials/${ottrel}/ladder`, theme: 'night' },
+  { name: 'ladder-stepped-wave', path: `/trials/${pellam}/ladder?rig=1`, whole: true },
+  {
+    name: 'arms-length-phone',
+    path: `/trials/${ottrel}/ladder`,
+    theme: 'night',
+    size: phone,
+    before: typeStep,
+  },
+  {
+    name: 'show-working',
+    path: `/trials/${ottrel}/ladder`,
+    before: async (page) => {
+      await page
+        .getByRole('row', { name: /immersion rod/ })
+        .getByRole('button', { name: /± / })
+        .click()
+    },
+  },
+  { name: 'look-over', path: `/trials/${ottrel}/look-over` },
+  { name: 'rig', path: `/trials/${ottrel}/rig?rig=1` },
+  { name: 'supply', path: `/trials/${pellam}/rig/supply?rig=2`, whole: true },
+  { name: 'survey', path: `/trials/${ottrel}/rig/survey?rig=1` },
+  {
+    name: 'plan',
+    path: `/trials/${ottrel}/plan`,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Choose the loads' }).click()
+      await page.getByText('Proved best').waitFor()
+    },
+  },
+  { name: 'no-load', path: `/trials/${ottrel}/no-load` },
+  { name: 'motors', path: `/trials/${ottrel}/motors?rig=2` },
+  { name: 'findings', path: `/trials/${ottrel}/findings` },
+  { name: 'report', path: `/trials/${ottrel}/report` },
+  { name: 'loads', path: '/loads', theme: 'night' },
+  { name: 'unit', path: `/units/${unit}` },
+  { name: 'rig-editor', path: `/rigs/${rig}`, theme: 'night' },
+]
+
+const place = await Installation.create()
+const started = await place.start()
+if (started.code !== null) throw new Error(started.output)
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    ...(process.getuid?.() === 0 ? ['--no-sandbox'] : []),
+    '--disable-gpu',
+    '--disable-background-networking',
+  ],
+})
+try {
+  mkdirSync(folder, { recursive: true })
+  const read = async <T>(path: string) => (await (await fetch(`${place.url}/api/${path}`)).json()) as T
+  const trials = await read<TrialLine[]>('trials')
+  const units = await read<StoredUnit[]>('units')
+  const idOf = (begins: string) => trials.find((trial) => trial.title.startsWith(begins))?.id ?? ''
+  const unit = units.find((candidate) => candidate.name === 'Ottrel 1400-24')?.id ?? ''
+  const rig = (await read<StoredRig[]>('rigs')).find(({ name }) => name.startsWith('L24'))?.id ?? ''
+  for (const shot of shotsOf(idOf('Ottrel'), idOf('Pellam'), unit, rig)) {
+    const context = await browser.newContext({ viewport: shot.size ?? { width: 1280, height: 800 } })
+    const page = await context.newPage()
+    await page.addInitScript((theme) => localStorage.setItem('theme', theme), shot.theme ?? 'day')
+    await page.goto(`${place.url}${shot.path}`)
+    await page.getByRole('heading').first().waitFor()
+    await page.waitForTimeout(1200)
+    await shot.before?.(page)
+    await page.waitForTimeout(500)
+    await page.screenshot({ path: `${folder}${shot.name}.png`, fullPage: shot.whole ?? false })
+    await context.close()
+  }
+} finally {
+  await browser.close()
+  await place.remove()
+}
