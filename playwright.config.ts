@@ -5,9 +5,9 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   globalSetup: './e2e/support/globalSetup.ts',
-  workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  workers: 2,
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/report.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

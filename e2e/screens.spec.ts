@@ -1,59 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { demoUrl, trialNamed } from './support/pages'
-
-const stages = [
-  'look-over',
-  'rig',
-  'rig/supply',
-  'rig/load-test',
-  'rig/survey',
-  'rig/what-if',
-  'plan',
-  'make-safe',
-  'no-load',
-  'ladder',
-  'readings',
-  'motors',
-  'findings',
-  'report',
-]
-const library = [
-  '/',
-  '/units',
-  '/units/new',
-  '/meters',
-  '/meters/new',
-  '/rigs',
-  '/rigs/new',
-  '/cable',
-  '/loads',
-  '/loads/new',
-  '/trials/new',
-  '/import',
-  '/nowhere',
-]
-
-for (const theme of ['day', 'night']) {
-  test(`axe finds nothing serious on any screen, by ${theme}`, async ({ page }) => {
-    test.setTimeout(180_000)
-    await page.addInitScript((name) => localStorage.setItem('theme', name), theme)
-    const trial = await trialNamed(page, 'Pellam')
-    const messages: string[] = []
-    page.on('console', (message) => {
-      if (message.type() === 'error') messages.push(message.text())
-    })
-    for (const path of [...library, ...stages.map((stage) => `/trials/${trial}/${stage}`)]) {
-      await page.goto(`${demoUrl()}${path}`)
-      await expect(page.getByRole('heading').first()).toBeVisible()
-      await expect(page.getByText(/^(Reading|Opening|Drawing) .*…$/)).toHaveCount(0)
-      const { violations } = await new AxeBuilder({ page }).analyze()
-      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-      expect(serious.map(({ id, nodes }) => `${path}: ${id} ${nodes[0]?.html}`)).toEqual([])
-    }
-    expect(messages).toEqual([])
-  })
-}
+import { stages } from './support/screens'
 
 test('on a phone nothing but the grid scrolls sideways', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 800 })

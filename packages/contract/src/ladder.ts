@@ -65,6 +65,8 @@ export const LadderReading = z.object({
   uses: z.optional(
     z.array(z.object({ load: Id, setting: Id })).check(z.maxLength(60, 'Loads of a step: 60 at most.')),
   ),
+  /** Output watts that the plan led one to expect. */
+  expected: z.optional(number('Expected watts', 0, 1e6)),
   values: Values,
   display: z.optional(Display),
   fan: z.optional(oneOf('Fan', fanStates)),

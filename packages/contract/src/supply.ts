@@ -17,6 +17,12 @@ export const Battery = z.object({
   chemistry: Chemistry,
   nominal: positive('Nominal volts', 1000),
   capacity: positive('Capacity, Ah', 1e5),
+  /** Hours of discharge that the capacity is stated for; absent: 20 of lead-acid. */
+  rateHours: z.optional(positive('Capacity stated for, h', 200)),
+  /** Peukert's exponent of a lead-acid battery; absent: usual for its kind. */
+  peukert: z.optional(number('Peukert exponent', 1, 2)),
+  /** Share of the capacity that a lithium battery gives at this rate and temperature, as its maker states. */
+  derating: z.optional(number('Derating, share', 0.05, 1)),
   /** Open-circuit volts, rested; absent: assumed from the chemistry. */
   rest: z.optional(positive('Rest volts', 1000)),
   /** Resistance at 10 s, Ω, from a label or a short load test; absent: not known. */

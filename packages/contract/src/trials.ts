@@ -6,6 +6,7 @@ import { MotorAttempt } from './motors'
 import { LadderPlanned } from './plan'
 import { Prediction, StoredRig, Survey } from './rigs'
 import { Acknowledged } from './safety'
+import { RunEvent, Schedule } from './schedule'
 import { Id, instant, positive, text, whole, words } from './shared'
 import { LoadTest } from './supply'
 import { StoredUnit } from './units'
@@ -27,6 +28,7 @@ export const TrialSettings = z.object({
   ),
   limiters: z.array(LimiterSet).check(z.maxLength(500)),
   plan: z.optional(LadderPlanned),
+  schedule: z.optional(Schedule),
 })
 export type TrialSettings = z.infer<typeof TrialSettings>
 
@@ -60,6 +62,7 @@ export const Entry = z.discriminatedUnion(
     z.object({ ...entryBase, stage: z.literal('survey'), reading: Survey }),
     z.object({ ...entryBase, stage: z.literal('prediction'), reading: Prediction }),
     z.object({ ...entryBase, stage: z.literal('make safe'), reading: Acknowledged }),
+    z.object({ ...entryBase, stage: z.literal('run'), reading: RunEvent }),
     z.object({
       ...entryBase,
       stage: z.literal('take back'),
@@ -74,7 +77,7 @@ export const Entry = z.discriminatedUnion(
       why: words('Why it is kept', 300),
     }),
   ],
-  'Stage: one of no load, ladder, motors, load test, survey, prediction, make safe, take back, keep.',
+  'Stage: one of no load, ladder, motors, load test, survey, prediction, make safe, run, take back, keep.',
 )
 export type Entry = z.infer<typeof Entry>
 export type EntryOf<S extends Entry['stage']> = Extract<Entry, { stage: S }>

@@ -1,4 +1,5 @@
 export * from './bank'
+export * from './capacity'
 export * from './constantPower'
 export * from './headroom'
 export * from './ladderSupply'

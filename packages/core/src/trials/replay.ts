@@ -25,6 +25,8 @@ export interface TrialRecord {
   readonly revisions: readonly RevisionRecord[]
   /** Cautions acknowledged, on any revision, in order of time. */
   readonly acknowledged: readonly EntryOf<'make safe'>[]
+  /** What happened to the schedule, in order of time. */
+  readonly run: readonly EntryOf<'run'>[]
   /** Why an entry no longer counts, by its id. */
   readonly struckWhy: ReadonlyMap<string, string>
   /** Oddities the tester looked at and kept, `entry|oddity` → why. */
@@ -73,6 +75,7 @@ export function replay(trial: Trial, entries: readonly Entry[]): TrialRecord {
     acknowledged: ordered
       .filter((entry) => entry.stage === 'make safe')
       .filter((entry) => !struckWhy.has(entry.id)),
+    run: ordered.filter((entry) => entry.stage === 'run').filter((entry) => !struckWhy.has(entry.id)),
     revisions: trial.revisions.map((revision) => {
       const here = ordered.filter((entry) => entry.revision === revision.number)
       const standing = here.filter((entry) => !struckWhy.has(entry.id))

@@ -1,0 +1,8 @@
+export * from './checkIns'
+export { assumedRise, coolEnough, leastCharge } from './course'
+export { isLoaded, isPowered, usualKinds } from './content'
+export * from './fromTrial'
+export * from './history'
+export { surgeAbove, surgeBelow } from './parts'
+export * from './question'
+export * from './schedule'

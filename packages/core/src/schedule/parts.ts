@@ -1,0 +1,99 @@
+import type { Block, PlacedPart } from '@even-watt/contract'
+import { full, secondsToCharge, taperFrom } from '../supply'
+import { contentOf, isPowered } from './content'
+import { coolEnough, drainRate, leastCharge, secondsDownTo, secondsToCool, type Course } from './course'
+import type { Piece, ScheduleQuestion } from './question'
+
+/** Surge tests want more than this in the bank; their repeat wants less than the other (handbook §15). */
+export const surgeAbove = 0.8
+export const surgeBelow = 0.3
+
+/** A stretch that a rule asks for. */
+export interface Part {
+  readonly part: PlacedPart
+  readonly because: string
+  readonly piece: Piece
+  /** A that charge the bank meanwhile. */
+  readonly charger: number
+}
+
+/** What must come before a block: the stretch, or the sentence that says why it cannot be had. */
+export type Need = { readonly part: Part } | { readonly odd: string }
+
+export const percent = (share: number) => `${(100 * share).toFixed(0)} %`
+
+/** A recharge up to a share, if the charger can. */
+export function rechargeTo(
+  { bank, charger }: ScheduleQuestion,
+  { charge }: Course,
+  to: number,
+  because: string,
+): Part | undefined {
+  const seconds = secondsToCharge(bank, charger, charge, to)
+  if (!Number.isFinite(seconds) || !(seconds > 0)) return undefined
+  return { part: 'recharge', because, piece: { what: 'recharge', seconds, watts: undefined }, charger }
+}
+
+/** Share of the bank that some pieces take. */
+export const taken = (question: ScheduleQuestion, pieces: readonly Piece[], { charge }: Course): number =>
+  pieces.reduce(
+    (sum, { watts, seconds }) =>
+      sum + (watts === undefined ? 0 : drainRate(question, watts, charge) * seconds),
+    0,
+  )
+
+function drawDown(question: ScheduleQuestion, course: Course, because: string): Part | undefined {
+  const watts = Math.max(0, ...question.steps.map((step) => step.watts)) || question.rated
+  const seconds = secondsDownTo(question, watts, course.charge, surgeBelow - 0.01)
+  if (!Number.isFinite(seconds)) return undefined
+  const piece = { what: `draw down at ${watts.toFixed(0)} W`, seconds, watts }
+  return { part: 'draw down', because, piece, charger: 0 }
+}
+
+/** What the rules of handbook §15 ask of the bank before a block. */
+function bankNeed(question: ScheduleQuestion, block: Block, course: Course): Need | undefined {
+  const { charge } = course
+  const stands = `it would stand at ${percent(charge)}`
+  const recharge = (to: number, because: string): Need => {
+    const part = rechargeTo(question, course, to, because)
+    if (part) return { part }
+    const how = question.charger > 0 ? 'the charger cannot fill it' : 'no charger is stated'
+    return { odd: `No recharge before ${block.kind}, though ${because}: ${how}.` }
+  }
+  if (block.kind === 'motors') {
+    return charge < surgeAbove
+      ? recharge(taperFrom, `surge tests need more than ${percent(surgeAbove)} in the bank, and ${stands}`)
+      : undefined
+  }
+  if (block.kind === 'motors, bank low') {
+    const because = `the repeat wants the bank below ${percent(surgeBelow)}, and ${stands}`
+    const part = charge > surgeBelow ? drawDown(question, course, because) : undefined
+    return part && { part }
+  }
+  if (block.kind === 'run-down') {
+    const because = `a run-down starts from a full bank, and ${stands}; above ${percent(taperFrom)} charging tapers`
+    return charge < full - 1e-9 ? recharge(full, because) : undefined
+  }
+  const takes = isPowered(block.kind) ? taken(question, contentOf(block, question, course), course) : 0
+  const least = leastCharge(question)
+  if (takes <= 0 || charge - takes >= least - 1e-9 || charge >= taperFrom) return undefined
+  return recharge(
+    taperFrom,
+    `${block.kind} takes ${percent(takes)} of the bank, and ${stands}; it is not to go below ${percent(least)}`,
+  )
+}
+
+/** All that must come before a block, in order. */
+export function needsOf(question: ScheduleQuestion, block: Block, course: Course): Need[] {
+  const bank = bankNeed(question, block, course)
+  const warm = block.kind === 'rated hold' && course.rise > coolEnough
+  const cooling: Need = {
+    part: {
+      part: 'cool-down',
+      because: `a thermal test starts within ${coolEnough} K of ambient, and the unit would be about ${course.rise.toFixed(0)} K above it`,
+      piece: { what: 'cool-down', seconds: secondsToCool(course.rise), watts: undefined },
+      charger: 0,
+    },
+  }
+  return [...(bank ? [bank] : []), ...(warm ? [cooling] : [])]
+}
