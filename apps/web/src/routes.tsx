@@ -29,6 +29,10 @@ const WhatIfPage = lazy(async () => ({ default: (await import('./rigs/WhatIfPage
 const LoadsPage = lazy(async () => ({ default: (await import('./loads/LoadsPage')).LoadsPage }))
 const LoadPage = lazy(async () => ({ default: (await import('./loads/LoadPage')).LoadPage }))
 const PlanPage = lazy(async () => ({ default: (await import('./plan/PlanPage')).PlanPage }))
+const SchedulePage = lazy(async () => ({ default: (await import('./schedule/SchedulePage')).SchedulePage }))
+const RunPage = lazy(async () => ({ default: (await import('./schedule/RunPage')).RunPage }))
+const SheetPage = lazy(async () => ({ default: (await import('./schedule/SheetPage')).SheetPage }))
+const PaperPage = lazy(async () => ({ default: (await import('./schedule/PaperPage')).PaperPage }))
 const MakeSafePage = lazy(async () => ({ default: (await import('./safety/MakeSafePage')).MakeSafePage }))
 const CablePage = lazy(async () => ({ default: (await import('./conductors/CablePage')).CablePage }))
 const RigPage = lazy(async () => ({ default: (await import('./rigs/RigPage')).RigPage }))
@@ -101,6 +105,10 @@ export const router = createBrowserRouter([
           { path: 'rig/survey', element: wait(<SurveyPage />) },
           { path: 'rig/what-if', element: wait(<WhatIfPage />) },
           { path: 'plan', element: wait(<PlanPage />) },
+          { path: 'plan/schedule', element: wait(<SchedulePage />) },
+          { path: 'plan/run', element: wait(<RunPage />) },
+          { path: 'plan/sheet', element: wait(<SheetPage />) },
+          { path: 'plan/paper', element: wait(<PaperPage />) },
           { path: 'make-safe', element: wait(<MakeSafePage />) },
           { path: 'no-load', element: wait(<NoLoadPage />) },
           { path: 'ladder', element: wait(<LadderPage />) },

@@ -39,11 +39,21 @@ export type Block = z.infer<typeof Block>
 const clock = (what: string) =>
   z.string().check(z.regex(/^([01]\d|2[0-3]):[0-5]\d$/, `${what}: a time of day like 17:00.`))
 
+const isTimeZone = (name: string): boolean => {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).format() !== ''
+  } catch {
+    return false
+  }
+}
+
 /** The day as it is meant to go (handbook §15). */
 export const Schedule = z.object({
   startsAt: instant('Starts'),
   /** IANA name; the hours below are in it. */
-  timeZone: words('Time zone', 60),
+  timeZone: words('Time zone', 60).check(
+    z.refine(isTimeZone, 'Time zone: a name like Europe/London or UTC.'),
+  ),
   opens: clock('Bench opens'),
   closes: clock('Bench closes'),
   /** State of charge of the bank at the start, 0 to 1. */

@@ -67,7 +67,7 @@ export function ArmsLength({ state, onClose }: Props) {
               onChange={(event) =>
                 field
                   ? type(field.key, event.target.value)
-                  : change({ load: event.target.value, uses: undefined })
+                  : change({ load: event.target.value, uses: undefined, expected: undefined })
               }
               onKeyDown={onKey}
               aria-invalid={fault !== undefined}

@@ -43,6 +43,7 @@ export function Entry({ handle, layout, onCaptured }: Props) {
           load: last.load,
           kind: last.kind,
           uses: last.uses,
+          expected: last.expected,
           step: step.step.id,
           position: last.position,
           fan: last.fan ?? '',

@@ -102,7 +102,7 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
             aria-invalid={insisted && faults['load'] !== undefined}
             value={draft.load}
             maxLength={200}
-            onChange={(event) => change({ load: event.target.value, uses: undefined })}
+            onChange={(event) => change({ load: event.target.value, uses: undefined, expected: undefined })}
             onKeyDown={onKey('load')}
           />
         </td>

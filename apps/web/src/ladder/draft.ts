@@ -40,6 +40,8 @@ export interface Draft {
   readonly replaces?: { readonly entry: string; readonly why: string }
   /** Taken from the plan; words typed over it drop it. */
   readonly uses?: readonly LoadUse[] | undefined
+  /** W that the plan expects of them. */
+  readonly expected?: number | undefined
 }
 
 export const emptyDraft: Draft = {
@@ -159,6 +161,7 @@ export function buildEntry(
         load: draft.load.trim() || '…',
         kind: draft.kind,
         ...(draft.uses?.length ? { uses: [...draft.uses] } : {}),
+        ...(draft.expected === undefined ? {} : { expected: draft.expected }),
         values: [...read.values],
         ...(Object.keys(display).length ? { display } : {}),
         ...(draft.fan ? { fan: draft.fan } : {}),
@@ -186,6 +189,7 @@ export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[])
     load: reading.load,
     kind: reading.kind,
     uses: reading.uses,
+    expected: reading.expected,
     texts,
     fan: reading.fan ?? '',
     alarm: reading.alarm ?? 'none',

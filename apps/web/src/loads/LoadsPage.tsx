@@ -7,6 +7,7 @@ import { api, problemOf } from '../api/api'
 import { DocumentList } from '../ui/DocumentList'
 import { TextField } from '../ui/form'
 import { Notice } from '../ui/Notice'
+import { saveFile } from '../ui/saveFile'
 
 /** The load shelf: label watts, what was really taken, and a line to add one quickly. */
 export function LoadsPage() {
@@ -160,10 +161,5 @@ async function readShelf(file: File): Promise<ShelfDocument | string> {
 
 function download(loads: readonly StoredLoad[]): void {
   const document: ShelfDocument = { format: shelfFormat, formatVersion: 1, loads: [...loads] }
-  const url = URL.createObjectURL(new Blob([JSON.stringify(document, null, 1)], { type: 'application/json' }))
-  const link = window.document.createElement('a')
-  link.href = url
-  link.download = 'load-shelf.json'
-  link.click()
-  URL.revokeObjectURL(url)
+  saveFile(new Blob([JSON.stringify(document, null, 1)], { type: 'application/json' }), 'load-shelf.json')
 }

@@ -20,7 +20,7 @@ import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { api } from '../api/api'
 import { useUnitQuestion } from '../supply/useUnitQuestion'
-import { StageHead } from '../trials/StageHead'
+import { PlanHead } from './PlanHead'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
 import { SelectField, TextField, typed } from '../ui/form'
@@ -34,7 +34,7 @@ export function PlanPage() {
   const query = api.useLoadsQuery()
   return (
     <>
-      <StageHead title="Plan" />
+      <PlanHead />
       <Loaded query={query} what="the load shelf">
         {(loads) =>
           loads.length ? (

@@ -11,6 +11,7 @@ export interface TakenStep {
   readonly load: string
   readonly kind: LoadKind
   readonly uses: readonly LoadUse[]
+  readonly expected: number
 }
 
 /** What the plan says comes next, in quiet type, and one key to take it into the entry row. */
@@ -24,8 +25,8 @@ export function PlannedNext({ onTake }: { onTake: (step: TakenStep) => void }) {
   const [first] = next
   const take = () => {
     if (!first) return
-    const { uses } = first.step
-    onTake({ load: sayUses(loads, uses), kind: kindOfUses(loads, uses), uses })
+    const { uses, expected } = first.step
+    onTake({ load: sayUses(loads, uses), kind: kindOfUses(loads, uses), uses, expected })
   }
   useKey((event) => event.key.toLowerCase() === 'p' && !event.ctrlKey && !event.metaKey, take)
   if (!first || !loads.length) return null

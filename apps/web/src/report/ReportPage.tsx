@@ -1,5 +1,4 @@
 import { authority, claimValue, coverage, type Analysis } from '@even-watt/core'
-import { useState } from 'react'
 import { AgainstBefore } from '../compare/AgainstBefore'
 import { FindingList } from '../findings/FindingsPage'
 import { labelOf } from '../ladder/StepGrid'
@@ -16,39 +15,20 @@ import { useSafety } from '../safety/useSafety'
 import { TrialContext, useTrial } from '../trials/useTrial'
 import { shortDate } from '../trials/WorkOrder'
 import { Fig } from '../ui/Fig'
+import { PaperChoice } from '../ui/PaperChoice'
 import { UnitFacts } from '../units/LookOverPage'
-
-const papers = ['A4', 'Letter'] as const
 
 /** The whole trial to print: disclosure, method, tables, charts, findings, cautions. */
 export function ReportPage() {
   const state = useTrial()
   const { trial, view } = state
-  const [paper, setPaper] = useState<(typeof papers)[number]>('A4')
   const safety = useSafety()
   const newest = trial.revisions.at(-1)
   const unit = newest?.unit
   if (!unit) return null
   return (
     <article className="mx-auto max-w-[900px] print:max-w-none">
-      <style>{`@page { size: ${paper}; margin: 16mm 14mm; }`}</style>
-      <div className="no-print mb-4 flex items-center gap-3">
-        <label className="flex items-center gap-2">
-          <span className="text-quiet">paper</span>
-          <select
-            className="input w-auto"
-            value={paper}
-            onChange={(event) => setPaper(event.target.value as typeof paper)}
-          >
-            {papers.map((name) => (
-              <option key={name}>{name}</option>
-            ))}
-          </select>
-        </label>
-        <button type="button" className="action action-main" onClick={() => print()}>
-          Print
-        </button>
-      </div>
+      <PaperChoice />
       <header className="mb-4 border-b-2 border-ink pb-2">
         <h1>{trial.title}</h1>
         <p>

@@ -1,5 +1,5 @@
 import type { Trial } from '@even-watt/contract'
-import { useMemo } from 'react'
+import { lazy, Suspense, useMemo } from 'react'
 import { Outlet, useParams, useSearchParams } from 'react-router'
 import { api } from '../api/api'
 import { useKey } from '../ui/keys'
@@ -8,6 +8,8 @@ import { ShowWorking } from '../ui/ShowWorking'
 import { namesOf } from './naming'
 import { TrialContext, useTrialView, type TrialState } from './useTrial'
 import { WorkOrder } from './WorkOrder'
+
+const RunStrip = lazy(async () => ({ default: (await import('../schedule/RunStrip')).RunStrip }))
 
 /** Everything inside a trial: its record, the work order beside it, and the working of any figure. */
 export function TrialLayout() {
@@ -45,6 +47,11 @@ function Inside({ trial }: { trial: Trial }) {
       <TrialContext value={state}>
         <WorkOrder state={state} />
         <div className="min-w-0 flex-1 px-5 py-4">
+          {trial.schedule && view.record.run.length > 0 && (
+            <Suspense>
+              <RunStrip />
+            </Suspense>
+          )}
           <Loaded query={query} what="its readings">
             {() => <Outlet />}
           </Loaded>

@@ -1,7 +1,11 @@
-import type { Problem, TrialSettings } from '@even-watt/contract'
+import { TrialSettings, type Problem } from '@even-watt/contract'
 import { useState } from 'react'
+import { parse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
 import { useTrial } from './useTrial'
+
+/** What may be edited of a trial, without the rest of it. */
+const settingsOf = (trial: TrialSettings): TrialSettings => parse(TrialSettings, trial)
 
 /** Saves a change to what may be edited of a trial; a conflict with another tab is shown, not overwritten. */
 export function useSaveSettings(): {
@@ -12,17 +16,7 @@ export function useSaveSettings(): {
   const [send] = api.useSaveTrialMutation()
   const [problem, setProblem] = useState<Problem>()
   const save = async (patch: Partial<TrialSettings>) => {
-    const { title, by, purpose, hold, duty, limiters, plan } = trial
-    const settings = {
-      title,
-      by,
-      ...(purpose === undefined ? {} : { purpose }),
-      hold,
-      duty,
-      limiters,
-      ...(plan === undefined ? {} : { plan }),
-      ...patch,
-    }
+    const settings = settingsOf({ ...trial, ...patch })
     try {
       await send({ id: trial.id, editedFrom: trial.version, settings }).unwrap()
       setProblem(undefined)

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef } from 'react'
 import { useTheme } from '../theme'
 import { exportChart, init, type ChartOption, type ECharts, type ExportKind } from './engine'
 import { chartTheme, type ChartTheme } from './theme'
+import { saveFile } from '../saveFile'
 
 export interface ChartProps {
   readonly title: string
@@ -47,12 +48,7 @@ export default function Chart({ title, description, fileName, height, build, onP
   }, [option])
 
   const save = async (kind: ExportKind) => {
-    const url = URL.createObjectURL(await exportChart(option, kind, colours.ground))
-    const link = document.createElement('a')
-    link.href = url
-    link.download = `${fileName}.${kind}`
-    link.click()
-    URL.revokeObjectURL(url)
+    saveFile(await exportChart(option, kind, colours.ground), `${fileName}.${kind}`)
   }
   return (
     <figure className="min-w-0">

@@ -1,0 +1,28 @@
+import { overdue } from '@even-watt/core'
+import { useMemo } from 'react'
+import { CheckInNotice } from './CheckInNotice'
+import { useNow } from './useNow'
+import { useRinging } from './useRinging'
+import { useSchedule } from './useSchedule'
+
+/** Over every page of a trial whose schedule runs: check-ins ring and are made from wherever one is. */
+export function RunStrip() {
+  const now = useNow()
+  const state = useSchedule(now)
+  const second = Math.floor(now / 1000)
+  const due = useMemo(() => overdue(state?.checkIns ?? [], second * 1000), [state?.checkIns, second])
+  useRinging(due, now)
+  if (!state || !due.length) return null
+  return (
+    <div className="no-print mb-2 border-b border-rule" data-testid="run-strip">
+      {due.map((check) => (
+        <CheckInNotice
+          key={`${check.placed.block} ${check.placed.part ?? ''} ${check.number}`}
+          check={check}
+          now={now}
+          clock={state.clock}
+        />
+      ))}
+    </div>
+  )
+}
