@@ -170,7 +170,7 @@ describe('what is refused, and how', () => {
       'a stage of its own',
       Entry,
       { id, revision: 1, at, stage: 'lunch' },
-      'Stage: one of no load, ladder, motors, load test, survey, prediction, make safe, take back, keep.',
+      'Stage: one of no load, ladder, motors, load test, survey, prediction, make safe, run, take back, keep.',
     ],
     [
       'a time without its zone',

@@ -7,6 +7,7 @@ import { capture } from '../outbox/outbox'
 import { useTrial } from '../trials/useTrial'
 import { shortTime } from '../trials/WorkOrder'
 import { Asking } from '../ui/Asking'
+import { AsPlanned } from '../plan/AsPlanned'
 import { Fig } from '../ui/Fig'
 import { Notice } from '../ui/Notice'
 import type { Place } from './columns'
@@ -74,6 +75,7 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
       })}
       <AttributionBar step={figures} analysis={analysis} />
       <Further figures={figures} />
+      <AsPlanned figures={figures} />
       <ul className="text-[0.95rem]">
         {readings.map((entry) => {
           const struck = view.record.struckWhy.get(entry.id)

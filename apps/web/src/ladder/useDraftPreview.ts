@@ -17,7 +17,7 @@ const soon = '9999-12-31T00:00:00.000Z'
  * that it never holds up the hand.
  */
 export function useDraftPreview({ draft, fields, ids }: DraftState): Preview {
-  const { analysis } = useTrial()
+  const { trial, analysis } = useTrial()
   const later = useDeferredValue(draft)
   return useMemo(() => {
     const { record } = analysis
@@ -39,9 +39,9 @@ export function useDraftPreview({ draft, fields, ids }: DraftState): Preview {
     const whole = withStep(analysis, step)
     return {
       figures: whole.figures,
-      oddities: notice(whole.analysis).filter(
+      oddities: notice(whole.analysis, trial.plan).filter(
         (oddity) => oddity.at.step === step.id || oddity.at.entry === entry.id,
       ),
     }
-  }, [analysis, later, fields, ids])
+  }, [analysis, trial.plan, later, fields, ids])
 }

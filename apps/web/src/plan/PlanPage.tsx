@@ -1,20 +1,19 @@
 import type { LadderPlanned, LoadUse, StoredLoad } from '@even-watt/contract'
 import {
   alternativesFor,
-  claimValue,
+  expectedVoltage,
   parseTargets,
   powerCap,
   powerOf,
   questionFor,
   say,
   setOf,
-  shelfFor,
+  suitsOutlet,
   targetSets,
   tolerance,
   usesOf,
   type LadderPlan,
   type Question,
-  type Shelf,
 } from '@even-watt/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -28,6 +27,8 @@ import { Loaded } from '../ui/Loaded'
 import { Notice, ProblemNotice } from '../ui/Notice'
 import { PlanTable } from './PlanTable'
 import { useChooser } from './useChooser'
+import { useShelf } from './useShelf'
+import { ByHand } from './ByHand'
 
 /** Which loads for which step: chosen over the whole ladder at once, then changed by hand. */
 export function PlanPage() {
@@ -38,7 +39,7 @@ export function PlanPage() {
       <Loaded query={query} what="the load shelf">
         {(loads) =>
           loads.length ? (
-            <Planning loads={loads} />
+            <Planning />
           ) : (
             <p>
               The load shelf is empty.{' '}
@@ -56,29 +57,34 @@ export function PlanPage() {
 
 const usualOutlets = 4
 
-function Planning({ loads }: { loads: readonly StoredLoad[] }) {
+function Planning() {
   const { trial, analysis } = useTrial()
-  const { data: taken = [] } = api.useTakenQuery()
+  const { loads, shelfWithout, shelf, whole, plan: predicted } = useShelf()
   const { save, problem } = useSaveSettings()
   const chooser = useChooser()
   const unit = useUnitQuestion(analysis)
   const cap = useMemo(() => powerCap(analysis, unit), [analysis, unit])
-  const ratedClaim = analysis.record.revision.unit.claims.find(
-    ({ quantity }) => quantity === 'continuous power',
-  )
-  const rated = ratedClaim && claimValue(ratedClaim)
-  const plan: LadderPlanned = trial.plan ?? { outlets: usualOutlets, excluded: othersOf(loads), steps: [] }
-  const shelf = useMemo(() => shelfFor(loads, taken, plan.excluded), [loads, taken, plan.excluded])
+  const rated = unit.claim
+  const { outputVoltage } = analysis.record.revision.unit
+  const usable = loads.filter((load) => suitsOutlet(load, outputVoltage))
+  const plan: LadderPlanned = predicted ?? { outlets: usualOutlets, excluded: othersOf(usable), steps: [] }
   const [found, setFound] = useState<LadderPlan>()
+  const [adding, setAdding] = useState(false)
 
   const question = (next: LadderPlanned): Question =>
-    questionFor(analysis, shelfFor(loads, taken, next.excluded), next, cap.power)
+    questionFor(analysis, shelfWithout(next.excluded), next, cap.power)
+  const byHand = {
+    shelf: whole,
+    outlets: plan.outlets,
+    powerOf: (uses: readonly LoadUse[]) =>
+      powerOf({ loads: whole.question, voltage: expectedVoltage(analysis) }, setOf(whole, uses)),
+  }
   const keep = (next: LadderPlanned) => save({ plan: next })
   const choose = async (next: LadderPlanned) => {
     const result = await chooser.choose(question(next))
     if (!result) return
     setFound(result)
-    const chosenFrom = shelfFor(loads, taken, next.excluded)
+    const chosenFrom = shelfWithout(next.excluded)
     await keep({
       ...next,
       steps: result.steps.map(({ target, set, power }, i) => ({
@@ -93,12 +99,19 @@ function Planning({ loads }: { loads: readonly StoredLoad[] }) {
   return (
     <>
       <Targets
+        key={plan.steps.length}
         plan={plan}
         rated={rated}
         onChoose={(next) => void choose(next)}
         busy={chooser.looked !== undefined}
       />
-      <Excluded loads={loads} plan={plan} onChange={(excluded) => void keep({ ...plan, excluded })} />
+      <Excluded
+        loads={usable}
+        others={loads.length - usable.length}
+        outlet={outputVoltage}
+        plan={plan}
+        onChange={(excluded) => void keep({ ...plan, excluded })}
+      />
       {problem && <ProblemNotice problem={problem} />}
       {chooser.failed && <Notice kind="problem">The search failed. Nothing was changed; try again.</Notice>}
       {chooser.looked !== undefined && (
@@ -127,6 +140,7 @@ function Planning({ loads }: { loads: readonly StoredLoad[] }) {
             loads={loads}
             analysis={analysis}
             unit={unit}
+            byHand={byHand}
             onLock={(step) => void keep(withStep(plan, step, (one) => ({ ...one, locked: !one.locked })))}
             onRemove={(step) => void keep({ ...plan, steps: plan.steps.filter((_, i) => i !== step) })}
             alternatives={(step) =>
@@ -140,13 +154,52 @@ function Planning({ loads }: { loads: readonly StoredLoad[] }) {
                 changes,
               }))
             }
-            onTake={(step, uses) => void keep(withUses(plan, step, uses, shelf, question(plan)))}
+            onTake={(step, uses) =>
+              void keep(
+                withStep(plan, step, (one) => ({
+                  ...one,
+                  uses: [...uses],
+                  expected: byHand.powerOf(uses),
+                  locked: true,
+                })),
+              )
+            }
           />
           <p className="mt-1">
             Steps are capped at {say(cap.power, 'W')} by {cap.because}. What a load really took in earlier
-            trials stands in place of its label.
+            trials stands in place of its label; what the unit’s voltage does is predicted from its readings
+            so far.
           </p>
         </>
+      )}
+      {adding ? (
+        <div className="mt-2 border-t border-rule pt-2">
+          <ByHand
+            {...byHand}
+            uses={[]}
+            done="Add this step"
+            onDone={(uses) => {
+              setAdding(false)
+              const expected = byHand.powerOf(uses)
+              const step = { target: Math.round(expected), uses: [...uses], expected, locked: true }
+              void keep({
+                ...plan,
+                steps: [...plan.steps, step].sort((a, b) => a.target - b.target),
+              })
+            }}
+          />
+        </div>
+      ) : (
+        <button type="button" className="plain-link mt-2" onClick={() => setAdding(true)}>
+          Add a step by hand
+        </button>
+      )}
+      {predicted && (
+        <p className="mt-2">
+          <Link className="plain-link" to={`/trials/${trial.id}/plan/schedule`}>
+            When is each thing done, and does it fit the day? To the schedule
+          </Link>
+        </p>
       )}
     </>
   )
@@ -162,18 +215,6 @@ const withStep = (plan: LadderPlanned, step: number, change: (one: Step) => Step
   ...plan,
   steps: plan.steps.map((one, i) => (i === step ? change(one) : one)),
 })
-
-/** A step with other loads, which the tester fixed by choosing them. */
-function withUses(
-  plan: LadderPlanned,
-  step: number,
-  uses: readonly LoadUse[],
-  shelf: Shelf,
-  question: Question,
-): LadderPlanned {
-  const expected = powerOf(question, setOf(shelf, uses))
-  return withStep(plan, step, (one) => ({ ...one, uses: [...uses], expected, locked: true }))
-}
 
 interface TargetsProps {
   readonly plan: LadderPlanned
@@ -253,18 +294,26 @@ function Targets({ plan, rated, busy, onChoose }: TargetsProps) {
 
 interface ExcludedProps {
   readonly loads: readonly StoredLoad[]
+  /** How many loads are made for another voltage. */
+  readonly others: number
+  readonly outlet: number
   readonly plan: LadderPlanned
   readonly onChange: (excluded: string[]) => void
 }
 
 /** Loads that may take part in the ladder; all but elements and lamps are left out until ticked. */
-function Excluded({ loads, plan, onChange }: ExcludedProps) {
+function Excluded({ loads, others, outlet, plan, onChange }: ExcludedProps) {
   const out = new Set(plan.excluded)
   return (
     <details className="my-2">
       <summary className="font-semibold">
         {loads.length - loads.filter(({ id }) => out.has(id)).length} of {loads.length} loads may be used
       </summary>
+      {others > 0 && (
+        <p className="text-quiet">
+          {others} more on the shelf {others === 1 ? 'is' : 'are'} made for another voltage than {outlet} V.
+        </p>
+      )}
       <ul className="columns-2 md:columns-4">
         {loads.map(({ id, name, kind }) => (
           <li key={id}>

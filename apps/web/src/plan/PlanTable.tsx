@@ -8,7 +8,8 @@ import {
   type Analysis,
   type SupplyQuestion,
 } from '@even-watt/core'
-import { Fragment, useState } from 'react'
+import { Fragment, useState, type ComponentProps } from 'react'
+import { ByHand } from './ByHand'
 
 interface Other {
   readonly uses: readonly LoadUse[]
@@ -22,6 +23,7 @@ interface Props {
   readonly loads: readonly StoredLoad[]
   readonly analysis: Analysis
   readonly unit: SupplyQuestion
+  readonly byHand: Pick<ComponentProps<typeof ByHand>, 'shelf' | 'outlets' | 'powerOf'>
   readonly onLock: (step: number) => void
   readonly onRemove: (step: number) => void
   readonly alternatives: (step: number) => readonly Other[]
@@ -30,10 +32,12 @@ interface Props {
 
 /** The planned ladder: what to plug in at each step, what it should read, and what else would do. */
 export function PlanTable(props: Props) {
-  const { plan, rated, loads, analysis, unit, onLock, onRemove, alternatives, onTake } = props
+  const { plan, rated, loads, analysis, unit, byHand, onLock, onRemove, alternatives, onTake } = props
   const [open, setOpen] = useState<number>()
   const supply = supplyOf(analysis.supply.known)
   const name = (uses: readonly LoadUse[]) => sayUses(loads, uses) || 'nothing'
+  const halfWave = (uses: readonly LoadUse[]) =>
+    uses.some((use) => loads.find(({ id }) => id === use.load)?.kind === 'half-wave')
   return (
     <div className="overflow-x-auto">
       <table className="list-table">
@@ -64,6 +68,9 @@ export function PlanTable(props: Props) {
                   <td>
                     {name(step.uses)}
                     {step.locked && <span className="text-quiet"> (locked)</span>}
+                    {halfWave(step.uses) && (
+                      <span className="text-ochre"> ▲ half-wave: a stress test as well as a load</span>
+                    )}
                   </td>
                   <td className="figures right whitespace-nowrap">{say(step.expected, 'W', 4)}</td>
                   <td className={`figures right whitespace-nowrap ${inside ? '' : 'text-ochre'}`}>
@@ -119,6 +126,15 @@ export function PlanTable(props: Props) {
                         others={alternatives(i)}
                         name={name}
                         onTake={(uses) => {
+                          onTake(i, uses)
+                          setOpen(undefined)
+                        }}
+                      />
+                      <ByHand
+                        {...byHand}
+                        uses={step.uses}
+                        done="Use these"
+                        onDone={(uses) => {
                           onTake(i, uses)
                           setOpen(undefined)
                         }}

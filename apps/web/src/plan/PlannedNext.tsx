@@ -1,10 +1,11 @@
 import type { LoadKind, LoadUse } from '@even-watt/contract'
-import { kindOfUses, say, sayUses, stillPlanned } from '@even-watt/core'
+import { kindOfUses, say, sayUses, stillPlanned, supplyOf, underPower } from '@even-watt/core'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
-import { api } from '../api/api'
+import { useUnitQuestion } from '../supply/useUnitQuestion'
 import { useTrial } from '../trials/useTrial'
 import { useKey } from '../ui/keys'
+import { useShelf } from './useShelf'
 
 /** A planned step as the entry row takes it. */
 export interface TakenStep {
@@ -14,14 +15,12 @@ export interface TakenStep {
   readonly expected: number
 }
 
-/** What the plan says comes next, in quiet type, and one key to take it into the entry row. */
+/** What the plan says comes next and what it should read, in quiet type, and one key to take it into the entry row. */
 export function PlannedNext({ onTake }: { onTake: (step: TakenStep) => void }) {
   const { trial, analysis } = useTrial()
-  const { data: loads = [] } = api.useLoadsQuery()
-  const next = useMemo(
-    () => (trial.plan ? stillPlanned(trial.plan, analysis.steps) : []),
-    [trial.plan, analysis.steps],
-  )
+  const { loads, plan } = useShelf()
+  const unit = useUnitQuestion(analysis)
+  const next = useMemo(() => (plan ? stillPlanned(plan, analysis.steps) : []), [plan, analysis.steps])
   const [first] = next
   const take = () => {
     if (!first) return
@@ -30,9 +29,20 @@ export function PlannedNext({ onTake }: { onTake: (step: TakenStep) => void }) {
   }
   useKey((event) => event.key.toLowerCase() === 'p' && !event.ctrlKey && !event.metaKey, take)
   if (!first || !loads.length) return null
+  const { expected } = first.step
+  const supply = supplyOf(analysis.supply.known)
+  const point = supply && underPower(supply, expected + unit.loss(expected))
+  const alarms = supply !== undefined && (!point || point.V_B < unit.alarm)
   return (
     <p className="text-quiet no-print mt-1" data-testid="planned-next">
-      Planned next: {sayUses(loads, first.step.uses)}, about {say(first.step.expected, 'W', 4)} at the outlet.{' '}
+      Planned next: {sayUses(loads, first.step.uses)}, about {say(expected, 'W', 4)} at the outlet
+      {point && `, ${say(point.I, 'A')} and ${say(point.V_B, 'V', 4)} at B`}.{' '}
+      {alarms && (
+        <span className="text-madder">
+          ■ It will alarm on this supply ({say(unit.alarm, 'V')}): do not switch it on before the supply is
+          stiffer.{' '}
+        </span>
+      )}
       <button type="button" className="plain-link" onClick={take}>
         Take it
       </button>{' '}

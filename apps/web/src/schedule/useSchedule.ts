@@ -11,7 +11,7 @@ import {
   type Scheduled,
 } from '@even-watt/core'
 import { useMemo } from 'react'
-import { api } from '../api/api'
+import { useShelf } from '../plan/useShelf'
 import { useUnitQuestion } from '../supply/useUnitQuestion'
 import { useTrial } from '../trials/useTrial'
 import { clockOf, daysFor, type Clock } from './days'
@@ -35,9 +35,9 @@ const dayLength = 86_400_000
 /** The trial's schedule laid in time; undefined: there is none yet. Until it is begun, now plays no part. */
 export function useSchedule(now: number): ScheduleState | undefined {
   const { trial, analysis, view } = useTrial()
-  const { data: loads } = api.useLoadsQuery()
+  const { loads, plan } = useShelf()
   const unit = useUnitQuestion(analysis)
-  const { schedule, plan, hold } = trial
+  const { schedule, hold } = trial
   const log = useMemo(() => runLog(view.record), [view.record])
   const begun = log.length > 0
   // Days are added only when the date changes, not at every tick.
@@ -49,7 +49,7 @@ export function useSchedule(now: number): ScheduleState | undefined {
     const question = scheduleQuestion(schedule, {
       analysis,
       plan,
-      loads: loads ?? [],
+      loads,
       hold,
       rated: unit.claim ?? Math.max(0, ...(plan?.steps.map(({ expected }) => expected) ?? [])),
       loss: unit.loss,

@@ -1,3 +1,4 @@
 export * from './law'
+export * from './motorShare'
 export * from './quickAdd'
 export * from './taken'

@@ -1,7 +1,7 @@
 import type { Quantity } from '@even-watt/contract'
 import { isFigure } from '../figures'
 import type { StepFigures } from '../ladder'
-import type { Notice } from './oddity'
+import type { Notice, Oddity } from './oddity'
 
 const value = (step: StepFigures, quantity: Quantity): number | undefined => {
   const figure = step.read[quantity]
@@ -64,20 +64,45 @@ export function slipOf(read: number, expected: number): number | undefined {
 }
 
 /** 18: a digit slip against the trend. */
-export const noticeDigitSlip: Notice = ({ analysis }) =>
+export const noticeDigitSlip: Notice = (context) => [...slipsByTrend(context), ...slipsByPlan(context)]
+
+const slip = (
+  revision: number,
+  step: StepFigures,
+  quantity: Quantity,
+  read: number,
+  expected: number,
+  leads: string,
+): Oddity[] => {
+  const meant = slipOf(read, expected)
+  if (meant === undefined) return []
+  return [
+    {
+      number: 18,
+      odd: `${quantity} is ${read}; ${leads} to about ${expected.toPrecision(3)}. Was it ${Number(meant.toPrecision(6))}?`,
+      why: 'A slipped digit bends the whole curve.',
+      todo: 'Look at the meter again; correct it, or keep it with a reason.',
+      at: { revision, step: step.step.id, quantity },
+    },
+  ]
+}
+
+/** Where too few other steps make a trend, the plan tells what the outlet should give. */
+const slipsByPlan: Notice = ({ analysis }) => {
+  const byTrend = expectedOf(analysis.steps, 'P_C')
+  return analysis.steps.flatMap((step) => {
+    const expected = step.step.readings.at(-1)?.reading.expected
+    const read = value(step, 'P_C')
+    if (expected === undefined || read === undefined || byTrend.has(step)) return []
+    return slip(analysis.record.revision.number, step, 'P_C', read, expected, 'the plan leads')
+  })
+}
+
+const slipsByTrend: Notice = ({ analysis }) =>
   (['V_A', 'V_B', 'I', 'V_C', 'I_C', 'P_C'] as const).flatMap((quantity) =>
     [...expectedOf(analysis.steps, quantity)].flatMap(([step, expected]) => {
       const read = value(step, quantity)
-      const slip = read === undefined ? undefined : slipOf(read, expected)
-      if (slip === undefined) return []
-      return [
-        {
-          number: 18,
-          odd: `${quantity} is ${read}; the other steps lead to about ${expected.toPrecision(3)}. Was it ${Number(slip.toPrecision(6))}?`,
-          why: 'A slipped digit bends the whole curve.',
-          todo: 'Look at the meter again; correct it, or keep it with a reason.',
-          at: { revision: analysis.record.revision.number, step: step.step.id, quantity },
-        },
-      ]
+      if (read === undefined) return []
+      return slip(analysis.record.revision.number, step, quantity, read, expected, 'the other steps lead')
     }),
   )

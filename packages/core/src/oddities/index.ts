@@ -1,3 +1,4 @@
+import type { LadderPlanned } from '@even-watt/contract'
 import type { Analysis } from '../ladder'
 import type { TrialRecord } from '../trials'
 import { noticeOddMeter } from './arbiter'
@@ -20,6 +21,7 @@ import {
   noticeGauge,
   noticeNoFuse,
 } from './papers'
+import { noticeBankLow, noticeWrongRating } from './plan'
 import { noticeImpossibleEfficiency, noticeTerminalsAbovePosts, noticeWattsOverVoltAmperes } from './power'
 import {
   noticeEqualWatts,
@@ -57,11 +59,13 @@ const notices: readonly Notice[] = [
   noticeProtection,
   noticeRestEnergy,
   noticeOddMeter,
+  noticeBankLow,
+  noticeWrongRating,
 ]
 
 /** Everything odd about one revision, most basic first. */
-export function notice(analysis: Analysis): Oddity[] {
-  const context = { analysis, unit: analysis.record.revision.unit }
+export function notice(analysis: Analysis, plan?: LadderPlanned): Oddity[] {
+  const context = { analysis, unit: analysis.record.revision.unit, plan }
   return notices.flatMap((find) => find(context))
 }
 

@@ -1,4 +1,4 @@
-import type { Entry, Quantity, Unit } from '@even-watt/contract'
+import type { Entry, LadderPlanned, Quantity, Unit } from '@even-watt/contract'
 import type { Analysis } from '../ladder'
 
 /** Something the software noticed by itself (handbook §22): what, why it matters, what to do. */
@@ -23,6 +23,8 @@ export interface OddityPlace {
 export interface OddityContext {
   readonly analysis: Analysis
   readonly unit: Unit
+  /** The ladder as it is planned, where it is. */
+  readonly plan: LadderPlanned | undefined
 }
 
 /** Looks for one kind of oddity on one revision. */

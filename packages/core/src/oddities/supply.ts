@@ -3,7 +3,8 @@ import { isFigure, say, sayFigure } from '../figures'
 import { efficiencyAt, hasFit } from '../ladder'
 import { placed, predictVoltage, viewSupply, warming, weakestLinks } from '../rigs'
 import { bankCapacity, bankNominal, restVoltage } from '../supply'
-import type { Notice, Oddity } from './oddity'
+import { stillPlanned } from '../plan'
+import type { Notice, Oddity, OddityContext } from './oddity'
 
 /** 7: a meter on a conductor where other current flows too. */
 export const noticeOtherCurrent: Notice = ({ analysis }) => {
@@ -49,26 +50,44 @@ export const noticeOtherCurrent: Notice = ({ analysis }) => {
 /** Steps that are usually taken next, as shares of rated watts. */
 const usualTargets = [0.25, 0.5, 0.75, 1, 1.1]
 
-/** 12: the next usual step will alarm on this supply. */
-export const noticeNextAlarm: Notice = ({ analysis, unit }) => {
+/** W of the steps still to come, in order: those planned, else the usual ones above what was carried. */
+function ahead({ analysis, unit, plan }: OddityContext, highest: number): number[] {
+  if (plan?.steps.some(({ uses }) => uses.length)) {
+    return stillPlanned(plan, analysis.steps).map(({ step }) => step.expected)
+  }
   const rated = unit.claims.find(({ quantity }) => quantity === 'continuous power')
+  const next = rated && usualTargets.map((share) => share * claimValue(rated)).find((P) => P > highest * 1.02)
+  return next === undefined ? [] : [next]
+}
+
+/** 12: the next step will alarm on this supply. */
+export const noticeNextAlarm: Notice = (context) => {
+  const { analysis } = context
   const alarm = alarmVoltage(analysis)
   const carried = analysis.steps.flatMap(({ P_C }) => (isFigure(P_C) ? [P_C.x.value] : []))
-  if (!rated || alarm === undefined || carried.length < 3) return []
+  if (alarm === undefined || carried.length < 3) return []
   if (analysis.steps.some(({ step }) => step.readings.some(({ reading }) => reading.alarm === 'low voltage')))
     return []
   const highest = Math.max(...carried)
-  const next = usualTargets.map((share) => share * claimValue(rated)).find((P) => P > highest * 1.02)
   const like = analysis.steps.find(({ P_C }) => isFigure(P_C) && P_C.x.value === highest)
-  if (next === undefined || !like || !isFigure(like.P_B) || !isFigure(like.P_C)) return []
-  const eta = hasFit(analysis.unitFit)
-    ? efficiencyAt(analysis.unitFit, next).value
-    : like.P_C.x.value / like.P_B.x.value
-  const scale = next / eta / like.P_B.x.value
-  const P_B = { ...like.P_B, x: { value: like.P_B.x.value * scale, sources: like.P_B.x.sources } }
-  const V_B = predictVoltage(analysis.supply.known, P_B)
-  if (isFigure(V_B) && V_B.x.value > alarm) return []
-  const loss = (P: number) => P / eta - P
+  if (!like || !isFigure(like.P_B) || !isFigure(like.P_C)) return []
+  const { P_B: highestIn, P_C: highestOut } = like
+  const efficiency = (P: number) =>
+    hasFit(analysis.unitFit)
+      ? efficiencyAt(analysis.unitFit, P).value
+      : highestOut.x.value / highestIn.x.value
+  const voltage = (P: number) => {
+    const scale = P / efficiency(P) / highestIn.x.value
+    const P_B = { ...highestIn, x: { value: highestIn.x.value * scale, sources: highestIn.x.sources } }
+    return predictVoltage(analysis.supply.known, P_B)
+  }
+  const next = ahead(context, highest).find((P) => {
+    const V_B = voltage(P)
+    return P > highest && (!isFigure(V_B) || V_B.x.value <= alarm)
+  })
+  if (next === undefined) return []
+  const V_B = voltage(next)
+  const loss = (P: number) => P / efficiency(Math.max(P, 1)) - P
   const reach = viewSupply(analysis.record.revision.rig, analysis.supply.known, {
     alarm,
     cutoff: alarm,

@@ -68,17 +68,25 @@ export interface Shelf {
   readonly question: readonly PlanLoad[]
 }
 
+/** Label volts further than this share from the outlet's: the load is made for another voltage. */
+const otherVoltage = 0.2
+
+/** Whether a load is made for the voltage of an outlet; one that is not may burn, or hardly warm. */
+export const suitsOutlet = ({ volts }: Pick<StoredLoad, 'volts'>, outlet: number): boolean =>
+  Math.abs(volts / outlet - 1) <= otherVoltage
+
 /**
- * The loads that may take part: those not excluded, their settings that their own cord carries, at what they really
- * took where that is known.
+ * The loads that may take part: made for the outlet's voltage and not excluded, their settings that their own cord
+ * carries, at what they really took where that is known.
  */
 export function shelfFor(
   all: readonly StoredLoad[],
   taken: readonly Taken[],
   excluded: readonly string[],
+  outlet: number,
 ): Shelf {
   const loads = all
-    .filter(({ id }) => !excluded.includes(id))
+    .filter((load) => suitsOutlet(load, outlet) && !excluded.includes(load.id))
     .map((load) => ({
       ...load,
       settings: load.settings.filter(

@@ -92,13 +92,13 @@ describe('what a plan is made from', () => {
   it('takes what a setting really took, leaves out what is excluded and what its cord does not carry', () => {
     const long = load(204, 'kettle', [1750], { cord: 6 })
     const taken = [{ setting: uuid(20_200), watts: 340, spread: 1, times: 3 }]
-    const made = shelfFor([...shelf, long], taken, [uuid(203)])
+    const made = shelfFor([...shelf, long], taken, [uuid(203)], 230)
     expect(made.loads.map(({ name }) => name)).toEqual(['mat', 'plate'])
     expect(made.question[1]?.settings).toEqual([340, 700])
   })
 
   it('goes between sets and the shelf and back', () => {
-    const made = shelfFor(shelf, [], [])
+    const made = shelfFor(shelf, [], [], 230)
     const set = [1, 2, 0]
     const uses = usesOf(made, set)
     expect(setOf(made, uses)).toEqual(set)
@@ -113,7 +113,7 @@ describe('what a plan is made from', () => {
 })
 
 describe('alternatives and what is still to come', () => {
-  const made = shelfFor([...shelf, load(205, 'bath', [345]), load(206, 'fan heater', [705])], [], [])
+  const made = shelfFor([...shelf, load(205, 'bath', [345]), load(206, 'fan heater', [705])], [], [], 230)
   const plan: LadderPlanned = {
     outlets: 4,
     excluded: [],

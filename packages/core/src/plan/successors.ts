@@ -47,7 +47,9 @@ export function successors(
     }
   }
   const [drawnLow, drawnHigh] = [sum(atLow), sum(atHigh)]
-  if (differ > 0) go(0, differ, drawnLow, drawnHigh, itemsOf(from))
-  else if (drawnLow >= low && drawnHigh <= high) found.push(from)
+  const on = itemsOf(from)
+  if (differ > 0) go(0, differ, drawnLow, drawnHigh, on)
+  // A locked step may hold more loads than there are outlets; a free one after it may not.
+  else if (drawnLow >= low && drawnHigh <= high && on <= outlets) found.push(from)
   return found
 }

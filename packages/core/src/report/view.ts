@@ -17,5 +17,10 @@ export interface TrialView {
 export function viewTrial(trial: Trial, entries: readonly Entry[]): TrialView {
   const record = replay(trial, entries)
   const analyses = analyseTrial(record)
-  return { record, analyses, findings: findAll(analyses, trial), oddities: analyses.map(notice) }
+  return {
+    record,
+    analyses,
+    findings: findAll(analyses, trial),
+    oddities: analyses.map((analysis) => notice(analysis, trial.plan)),
+  }
 }

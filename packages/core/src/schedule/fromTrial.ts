@@ -1,6 +1,6 @@
 import type { Load, LadderPlanned, RunEvent, Schedule, StoredLoad, StoredUnit } from '@even-watt/contract'
 import type { Analysis } from '../ladder'
-import { sayUses, targetSets } from '../plan'
+import { sayUses, suitsOutlet, targetSets } from '../plan'
 import { supplyOf } from '../rigs'
 import type { TrialRecord } from '../trials'
 import { usualKinds } from './content'
@@ -42,7 +42,7 @@ const motorKinds: readonly Load['kind'][] = ['induction motor', 'brush motor']
 /** Motors of the shelf that the unit can run at all: made for its voltage, and within its rating. */
 function motorsFor(loads: readonly StoredLoad[], unit: StoredUnit, rated: number): Switched[] {
   return loads
-    .filter(({ kind, volts }) => motorKinds.includes(kind) && Math.abs(volts / unit.outputVoltage - 1) < 0.2)
+    .filter(({ kind, volts }) => motorKinds.includes(kind) && suitsOutlet({ volts }, unit.outputVoltage))
     .map(({ name, settings }) => ({
       what: name,
       watts: Math.max(...settings.map(({ watts }) => watts)),

@@ -1,0 +1,42 @@
+import type { LadderPlanned, StoredLoad, Taken } from '@even-watt/contract'
+import { repredicted, shelfFor, type Shelf } from '@even-watt/core'
+import { useMemo } from 'react'
+import { api } from '../api/api'
+import { useTrial } from '../trials/useTrial'
+
+const noLoads: readonly StoredLoad[] = []
+const noneTaken: readonly Taken[] = []
+const noneOut: readonly string[] = []
+
+export interface PlanShelf {
+  /** All loads of the tester, whatever they are made for. */
+  readonly loads: readonly StoredLoad[]
+  /** Those that may take part, without the ones left out. */
+  readonly shelfWithout: (excluded: readonly string[]) => Shelf
+  readonly shelf: Shelf
+  /** Those that may take part if none were left out. */
+  readonly whole: Shelf
+  /** The trial's plan with what each step is expected to take as things stand; undefined: none yet. */
+  readonly plan: LadderPlanned | undefined
+}
+
+/** The load shelf as the trial's unit can use it, and the plan made from it, predicted anew after every reading. */
+export function useShelf(): PlanShelf {
+  const { trial, analysis } = useTrial()
+  const { data: loads = noLoads } = api.useLoadsQuery()
+  const { data: taken = noneTaken } = api.useTakenQuery()
+  const { outputVoltage } = analysis.record.revision.unit
+  const { plan } = trial
+  return useMemo(() => {
+    const shelfWithout = (excluded: readonly string[]) => shelfFor(loads, taken, excluded, outputVoltage)
+    const whole = shelfWithout(noneOut)
+    return {
+      loads,
+      whole,
+      shelfWithout,
+      shelf: shelfWithout(plan?.excluded ?? noneOut),
+      // Steps may hold loads that were left out since: they are predicted from the whole shelf.
+      plan: plan && repredicted(plan, analysis, whole),
+    }
+  }, [loads, taken, outputVoltage, plan, analysis])
+}
