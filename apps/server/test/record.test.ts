@@ -79,7 +79,9 @@ describe('documents from strangers', () => {
       'duty',
       'hold',
       'limiters',
+      'plan',
       'purpose',
+      'schedule',
       'title',
     ])
   })

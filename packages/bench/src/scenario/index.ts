@@ -2,7 +2,7 @@ import type { StoredLoad, StoredMeter, StoredRig, StoredUnit, TrialDocument } fr
 import { stationLoads } from './loads'
 import { stationMeters } from './meters'
 import { stationRigs } from './rigs'
-import { ottrelTrial, pellamTrial } from './trials'
+import { ottrelTrial, pellamTrial, varnockTrial } from './trials'
 import { stationUnits } from './units'
 
 export interface Demo {
@@ -19,7 +19,7 @@ export const demo = (): Demo => ({
   meters: Object.values(stationMeters),
   rigs: Object.values(stationRigs),
   loads: Object.values(stationLoads),
-  trials: [ottrelTrial(), pellamTrial()],
+  trials: [ottrelTrial(), pellamTrial(), varnockTrial()],
 })
 
 export { BenchHand } from './capture'

@@ -23,7 +23,7 @@ const load = (
   ...more,
 })
 
-/** The station's 230 V load shelf. */
+/** The station's load shelf: a 230 V set, and a 120 V one for what visiting launches bring. */
 export const stationLoads = {
   plate: load('drying plate', 'element', [['low', 350], ['high', 700]]),
   waxBath: load('wax bath', 'element', [['', 450]]),
@@ -42,6 +42,16 @@ export const stationLoads = {
   freezer: load('sample freezer', 'induction motor', [['', 140]], { inrush: 8, powerFactor: 0.7 }),
   winch: load('capacitor-start winch', 'induction motor', [['', 1100]], { inrush: 6.5, powerFactor: 0.85, loud: true }),
   shaker: load('sieve shaker', 'induction motor', [['', 90]], { inrush: 5, powerFactor: 0.7, loud: true }),
+  steriliser: load('steriliser', 'element', [['', 900]], { volts: 120, warmUp: { cold: 1.05, seconds: 120 } }),
+  hotPlate: load('hot plate', 'element', [['low', 750], ['high', 1500]], { volts: 120, cord: 15 }),
+  dryingRoom: load('drying-room heater', 'element', [['low', 600], ['high', 1200]], { volts: 120, loud: true }),
+  urn: load('urn', 'element', [['', 1440]], { volts: 120, cord: 15 }),
+  heatMat: load('heat mat', 'element', [['', 100]], { volts: 120 }),
+  deckLamps: load('deck lamps', 'filament', [['1', 75], ['2', 150], ['3', 225]], { volts: 120 }),
+  logger: load('data logger', 'electronic', [['', 45]], { volts: 120, powerFactor: 0.6 }),
+  bilge: load('bilge pump', 'induction motor', [['', 280]], { volts: 120, inrush: 6, powerFactor: 0.75, loud: true }),
+  compressor: load('air compressor', 'induction motor', [['', 750]], { volts: 120, inrush: 7, powerFactor: 0.8, loud: true }),
+  extractor: load('fume extractor', 'induction motor', [['', 120]], { volts: 120, inrush: 5, powerFactor: 0.7, loud: true }),
 } as const // prettier-ignore
 
 /** One setting of the shelf as the bench sees it. */

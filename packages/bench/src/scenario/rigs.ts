@@ -63,6 +63,18 @@ const onSine: Assignment[] = [
   { quantity: 'idle I', meter: m.ammeter.id },
 ]
 
+/** The plug wattmeter’s 13 A are too little here: watts are volts times the clamp’s amps, on elements. */
+const onSplit: Assignment[] = [
+  { quantity: 'V_A', meter: m.dmm1.id },
+  { quantity: 'V_B', meter: m.dmm1.id },
+  { quantity: 'I', meter: m.shunt.id },
+  { quantity: 'V_C', meter: m.dmm2.id },
+  { quantity: 'I_C', meter: m.clamp.id },
+  { quantity: 'THD', meter: m.scope.id },
+  { quantity: 'T', meter: m.infrared.id },
+  { quantity: 'idle I', meter: m.ammeter.id },
+]
+
 const onStepped: Assignment[] = [
   { quantity: 'V_A', meter: m.dmm1.id },
   { quantity: 'V_B', meter: m.dmm1.id },
@@ -100,6 +112,12 @@ export const stationBanks = {
       negativeAt: 2,
     },
     usableShare: 0.5,
+  },
+  l48: {
+    name: 'L48',
+    strings: [['L48 a', 'L48 b', 'L48 c', 'L48 d'].map(lithium)],
+    join: { kind: 'in line', positive: [], negative: [], positiveAt: 0, negativeAt: 0 },
+    usableShare: 0.9,
   },
 } as const satisfies Record<string, Bank>
 
@@ -145,6 +163,27 @@ export const stationRigs = {
     ],
     ambient: 16,
     assignments: onStepped,
+  },
+  l48: {
+    id: id(),
+    version: 1,
+    savedAt: made,
+    name: 'L48, 50 mm² leads',
+    bank: stationBanks.l48,
+    positive: [
+      joint('lug', 'positive lug'),
+      device('fuse', 'fuse', 125),
+      cable('positive lead', 50, 0.8),
+      joint('lug', 'positive terminal lug'),
+    ],
+    negative: [
+      joint('lug', 'negative lug'),
+      device('shunt', 'shunt', 300),
+      cable('negative lead', 50, 0.8),
+      joint('lug', 'negative terminal lug'),
+    ],
+    ambient: 14,
+    assignments: onSplit,
   },
 } satisfies Record<string, StoredRig>
 

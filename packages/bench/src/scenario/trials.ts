@@ -1,6 +1,7 @@
 import {
   formatName,
   formatVersion,
+  type Block,
   type Entry,
   type Revision,
   type RigChange,
@@ -21,7 +22,9 @@ import {
 import type { BenchModel } from '../ladder/operate'
 import { start, type MotorModel } from '../motors/start'
 import { BenchHand, misread } from './capture'
+import type { LoadModel } from '../loads/law'
 import { shelf } from './loads'
+import { chosenLadder, ladderByHand, Planner } from './plans'
 import { stationMeters as m } from './meters'
 import { bankTruth, pathTruth, stationBanks, stationRigs } from './rigs'
 import { stationUnits, unitModels } from './units'
@@ -121,9 +124,29 @@ export function ottrelTrial(): TrialDocument {
     ],
   }
   const entries: Entry[] = []
+  const day = new Planner(207, trial.startedAt)
+  const [lookOver, looking, safe] = [day.add('look over'), day.add('rig'), day.add('make safe')]
+  const [idle, ladder] = [day.add('no load'), day.add('ladder')]
+  const again = day.add('ladder', { fixed: true })
+  const [hold, motors] = [
+    day.add('rated hold', { minutes: 12 }),
+    day.add('motors', { fixed: true, minutes: 14 }),
+  ]
+  const [checks, findings] = [day.add('checks'), day.add('findings')]
+  const span = (block: Block, from: string, to: string, revision: number) => {
+    day.note(block, 'start', from, 0, {}, revision)
+    day.note(block, 'finish', to, 0, {}, revision)
+  }
+  span(lookOver, trial.startedAt, hand.now, 1)
+  day.note(looking, 'skip', hand.now, 0, { note: 'Stood since yesterday.' })
 
+  const readAt = hand.now
   entries.push(hand.makeSafe(stationUnits.ottrel, rig, 1, 'R.O.'))
+  span(safe, readAt, hand.now, 1)
+  const idleAt = hand.now
   entries.push(hand.noLoad(badLug, rig, 1), hand.noLoad(badLug, rig, 1))
+  span(idle, idleAt, hand.now, 1)
+  const climbAt = hand.now
   for (const loads of ladderLoads) {
     const [first, second] = hand.step(badLug, rig, 1, loads, { celsius: 24 })
     if (!first || !second) continue
@@ -141,6 +164,7 @@ export function ottrelTrial(): TrialDocument {
     note: 'Negative lug passed 90 °C; stopped.',
   })
   entries.push(...stopped, ...stopped.map((entry) => hand.keep(entry, 14, taped)))
+  span(ladder, climbAt, hand.now, 1)
   hand.wait(1800)
   entries.push(
     hand.loadTest(badLug, 1, [shelf.rod], probes),
@@ -152,7 +176,10 @@ export function ottrelTrial(): TrialDocument {
   hand.wait(1800)
   const remadeAt = hand.now
   entries.push(hand.noLoad(remade, rig, 2), hand.noLoad(remade, rig, 2))
+  const againAt = hand.now
   for (const loads of ladderLoads) entries.push(...hand.step(remade, rig, 2, loads, { celsius: 24 }))
+  span(again, againAt, hand.now, 2)
+  const holdAt = hand.now
   const held = hand.step(remade, rig, 2, holding, {
     celsius: 38,
     held: 600,
@@ -166,6 +193,30 @@ export function ottrelTrial(): TrialDocument {
     startMotor(hand, remade, 2, 2, transfer, 2700, 'primed', 350),
     startMotor(hand, remade, 2, 3, winch, 2700, 'slack rope', 0),
   )
+  day.note(hold, 'start', holdAt, 0, {}, 2)
+  const due = (minutes: number) => new Date(Date.parse(holdAt) + minutes * 60_000).toISOString()
+  day.note(
+    hold,
+    'check-in',
+    holdAt,
+    10.5,
+    { check: 1, due: due(10), note: 'Lug 38 °C, fan on, no smell.' },
+    2,
+  )
+  day.note(
+    hold,
+    'check-in',
+    holdAt,
+    14,
+    { check: 2, due: due(12), note: 'Carried; late for a phone call.' },
+    2,
+  )
+  day.note(hold, 'finish', holdAt, 14, {}, 2)
+  day.note(motors, 'start', holdAt, 15, {}, 2)
+  day.note(motors, 'finish', hand.now, 1, {}, 2)
+  day.note(checks, 'skip', hand.now, 2, { note: 'Nothing to check on this unit.' }, 2)
+  day.note(findings, 'start', hand.now, 5, {}, 2)
+  day.note(findings, 'finish', hand.now, 40, {}, 2)
   const second: Revision = {
     number: 2,
     why: 'Negative lug remade',
@@ -174,7 +225,81 @@ export function ottrelTrial(): TrialDocument {
     rig: { ...rig, note: 'Negative lug remade and torqued.' },
     meters,
   }
-  return document({ ...trial, revisions: [...trial.revisions, second] }, entries)
+  const usesOf = (loads: readonly LoadModel[]) => loads.flatMap(({ use }) => use ?? [])
+  const targets = [70, 140, 350, 700, 1050, 1400]
+  const steps = ladderLoads.map((loads, i) => [targets[i] ?? 0, usesOf(loads)] as const)
+  return document(
+    {
+      ...trial,
+      revisions: [...trial.revisions, second],
+      plan: ladderByHand(trial, steps, 4),
+      schedule: day.schedule({ opens: '08:00', closes: '17:00', charge: 1, charger: 30 }),
+    },
+    [...entries, ...day.log].sort((a, b) => a.at.localeCompare(b.at)),
+  )
+}
+
+/** Planned, not begun: two days, for a run-down wants a full bank, which takes the night. */
+export function varnockTrial(): TrialDocument {
+  const meters: StoredMeter[] = [m.dmm1, m.dmm2, m.shunt, m.ammeter, m.clamp, m.scope, m.infrared]
+  const startedAt = '2026-04-02T07:30:00.000Z'
+  const hand = new BenchHand(4800, meters, startedAt)
+  const trial: Trial = {
+    id: hand.newId(),
+    version: 1,
+    title: 'Varnock 3600-48 for visiting launches',
+    by: 'M.K.',
+    startedAt,
+    purpose: 'Does it carry the steriliser on one leg beside everything else?',
+    hold: 1800,
+    duty: [
+      { hours: 14, load: 0 },
+      { hours: 8, load: 300 },
+      { hours: 2, load: 2400 },
+    ],
+    limiters: [],
+    revisions: [
+      {
+        number: 1,
+        why: 'On L48, with 50 mm² leads',
+        madeAt: startedAt,
+        unit: stationUnits.varnock,
+        rig: stationRigs.l48,
+        meters,
+      },
+    ],
+  }
+  const days = new Planner(4801, startedAt)
+  for (const kind of [
+    'look over',
+    'rig',
+    'make safe',
+    'no load',
+    'ladder',
+    'limits',
+    'motors',
+    'rated hold',
+  ] as const) {
+    days.add(kind)
+  }
+  days.add('run-down', { watts: 1800 })
+  days.add('findings')
+  const targets = [5, 10, 25, 50, 75, 100, 110].map((share) => (share / 100) * 3600)
+  return document(
+    {
+      ...trial,
+      plan: chosenLadder(trial, targets, 6),
+      schedule: days.schedule({
+        opens: '08:30',
+        closes: '16:30',
+        charge: 0.97,
+        charger: 15,
+        dwell: 300,
+        checkEvery: 20,
+      }),
+    },
+    [],
+  )
 }
 
 /** What changes are predicted to do, kept before they are made. */

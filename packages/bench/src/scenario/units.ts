@@ -96,6 +96,35 @@ export const stationUnits = {
       claim('cutoff voltage', 'at least', 10.5, 'V', 'manual'),
     ],
   },
+  varnock: {
+    ...stored,
+    id: id(),
+    name: 'Varnock 3600-48',
+    kind: 'inverter-charger',
+    inputVoltage: 48,
+    outputVoltage: 120,
+    outputFrequency: 60,
+    phase: 'split',
+    wave: 'sine',
+    provenance: {
+      how: 'bought',
+      preProduction: false,
+      note: 'For the visiting launch, whose gear is 120 V.',
+    },
+    mass: 17.5,
+    size: [0.48, 0.32, 0.16],
+    note: '120 V on each leg, 240 V between them.',
+    claims: [
+      claim('continuous power', 'at least', 3600, 'W', 'label'),
+      claim('surge power', 'at least', 7000, 'W', 'label', { duration: 5 }),
+      claim('efficiency', 'at least', 93, '%', 'sales page'),
+      claim('idle draw', 'at most', 28, 'W', 'manual, p. 7'),
+      claim('search-mode draw', 'at most', 6, 'W', 'manual, p. 7'),
+      claim('transfer time', 'at most', 25, 'ms', 'manual, p. 9'),
+      claim('alarm voltage', 'at least', 44, 'V', 'manual, p. 8'),
+      claim('cutoff voltage', 'at least', 42, 'V', 'manual, p. 8'),
+    ],
+  },
 } as const satisfies Record<string, StoredUnit>
 
 export const unitModels = {
