@@ -31,7 +31,7 @@ export function BlockList({ schedule, stands, late, clock, chosen, onChoose, onC
           <tr>
             <th className="right">no.</th>
             <th>from, to</th>
-            <th>what</th>
+            <th className="min-w-[11rem]">what</th>
             <th className="right">takes</th>
             <th className="right">bank, %</th>
             <th className="no-print">length, min</th>

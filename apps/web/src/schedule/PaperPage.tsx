@@ -1,5 +1,4 @@
 import { startOutcomes } from '@even-watt/contract'
-import { say } from '@even-watt/core'
 import { useState, type KeyboardEvent } from 'react'
 import { v7 } from 'uuid'
 import { capture } from '../outbox/outbox'
@@ -97,7 +96,7 @@ function Table({ table, paper, sheet }: TableProps) {
                 <td className="min-w-[9rem]">
                   {row.label}
                   {row.expected !== undefined && (
-                    <span className="text-quiet"> expect {say(row.expected, 'W', 4)}</span>
+                    <span className="text-quiet"> expect {Math.round(row.expected)} W</span>
                   )}
                   {faults?.row === row.id && (
                     <ul className="text-madder" role="alert">

@@ -74,7 +74,13 @@ function Mark({ x, colour, words }: { x: number; colour: string; words: string }
   return (
     <g pointerEvents="none">
       <line x1={x} x2={x} y1={rows.blocks.top - 4} y2={rows.axis - 10} stroke={colour} strokeWidth={2} />
-      <text x={x + 4} y={rows.charge.top - 12} fill={colour} fontSize={12} fontWeight={600}>
+      <text
+        x={x + 4}
+        y={rows.blocks.top + rows.blocks.height + 14}
+        fill={colour}
+        fontSize={12}
+        fontWeight={600}
+      >
         {words}
       </text>
     </g>

@@ -1,4 +1,4 @@
-import { authority, say } from '@even-watt/core'
+import { authority } from '@even-watt/core'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { PlanHead } from '../plan/PlanHead'
@@ -141,7 +141,7 @@ function Boxes({ table, state: { clock } }: { table: SheetTable; state: Schedule
         <table className="w-full border-collapse">
           <thead>
             <tr>
-              <th className="border border-ink px-1 text-left">connect</th>
+              <th className="w-[22%] border border-ink px-1 text-left">connect</th>
               <th className="border border-ink px-1 text-right">expect, W</th>
               {table.columns.map(({ key, head, unit }) => (
                 <th key={key} className="border border-ink px-1 text-left whitespace-nowrap">
@@ -156,10 +156,10 @@ function Boxes({ table, state: { clock } }: { table: SheetTable; state: Schedule
               <tr key={row.id} className="h-8">
                 <td className="border border-ink px-1">{row.label}</td>
                 <td className="figures border border-ink px-1 text-right">
-                  {row.expected === undefined ? '–' : say(row.expected, '', 4)}
+                  {row.expected === undefined ? '–' : Math.round(row.expected)}
                 </td>
                 {table.columns.map(({ key }) => (
-                  <td key={key} className={`border border-ink ${key === 'note' ? 'w-1/5' : ''}`} />
+                  <td key={key} className={`border border-ink ${key === 'note' ? 'w-[16%]' : ''}`} />
                 ))}
               </tr>
             ))}

@@ -4,10 +4,10 @@ import type { Stretch, TimedPiece } from '@even-watt/core'
 export const rows = {
   days: 14,
   blocks: { top: 22, height: 34 },
-  charge: { top: 80, height: 84 },
-  watts: { top: 196, height: 74 },
-  axis: 286,
-  height: 300,
+  charge: { top: 92, height: 84 },
+  watts: { top: 206, height: 74 },
+  axis: 296,
+  height: 310,
 } as const
 const left = 46
 const right = 12

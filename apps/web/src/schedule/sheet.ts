@@ -7,7 +7,7 @@ import {
   type Rig,
   type StoredLoad,
 } from '@even-watt/contract'
-import { kindOfUses, quantityData, say, sayUses, type Scheduled } from '@even-watt/core'
+import { kindOfUses, quantityData, sayUses, type Scheduled } from '@even-watt/core'
 import { safeParse } from 'zod/mini'
 import { buildEntry, emptyDraft, fieldsOf, readDraft, type EntryField } from '../ladder/draft'
 import { readNumber } from '../ui/form'
@@ -120,13 +120,17 @@ export function sheetOf({ made, plan, loads, rig }: Sources): SheetTable[] {
     if (kind === 'rated hold') {
       const held: SheetColumn = { key: 'held', head: 'held', unit: 's' }
       const watts = pieces[0]?.watts
-      const row = { id: block, label: watts === undefined ? 'hold' : `hold at ${say(watts, 'W')}` }
+      const row = { id: block, label: 'hold', ...(watts === undefined ? {} : { expected: watts }) }
       return [{ block, kind, from, columns: [...ladder.slice(0, -1), held, note], rows: [row] }]
     }
     if (kind === 'motors' || kind === 'motors, bank low') {
       const rows = pieces
         .filter((_, i) => i % 2 === 0)
-        .map(({ what }) => ({ id: `${block} ${what}`, label: what }))
+        .map(({ what, watts }) => ({
+          id: `${block} ${what}`,
+          label: what,
+          ...(watts === undefined ? {} : { expected: watts }),
+        }))
       return rows.length ? [{ block, kind: 'motors', from, columns: motorColumns, rows }] : []
     }
     return []

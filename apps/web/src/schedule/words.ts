@@ -18,11 +18,12 @@ export const sayPart = (part: PlacedPart): string => capital(partWords[part])
 
 export const percent = (share: number): string => `${(share * 100).toFixed(0)} %`
 
-/** Minutes to the whole one, from a minute on; hours beyond two. */
+/** Minutes to the whole one, from a minute on; hours beyond two, days beyond two. */
 export function sayLength(ms: number): string {
   const minutes = ms / 60_000
   if (minutes < 1) return `${Math.round(ms / 1000)} s`
   const whole = Math.round(minutes)
+  if (whole >= 48 * 60) return `${Math.round(whole / 1440)} days`
   if (whole < 120) return `${whole} min`
   const rest = whole % 60
   return rest ? `${Math.floor(whole / 60)} h ${rest} min` : `${whole / 60} h`

@@ -1,7 +1,7 @@
 import type { LadderReading, StoredLoad } from '@even-watt/contract'
 import fc from 'fast-check'
 import { uuid, valuesOf } from '../../test/makers'
-import { quickLoad, takenOf, wattsAt } from '.'
+import { motorShare, quickLoad, takenOf, wattsAt } from '.'
 
 describe('loads against voltage (handbook §14)', () => {
   it('follow the law of their kind', () => {
@@ -76,5 +76,18 @@ describe('what a setting really took', () => {
     expect(takenOf([], [reading(1616, 221)])).toEqual([])
     expect(takenOf([kettle], [{ ...reading(1616, 221), values: valuesOf({ P_C: 1616 }) }])).toEqual([])
     expect(takenOf([kettle], [reading(1616, 221, [])])).toEqual([])
+  })
+})
+
+describe('a motor beside other loads (handbook §14)', () => {
+  const heater = { watts: 1000, volts: 230, kind: 'element' as const }
+  it('is what is left once the base is taken at V² of the sagged voltage', () => {
+    expect(motorShare(1000 * (207 / 230) ** 2 + 370, 207, [heater])).toBeCloseTo(370, 9)
+    expect(motorShare(1370, 207, [heater])).toBeCloseTo(560, 9)
+  })
+  it('is all of it where nothing else is on, and negative where less was read than the others take', () => {
+    expect(motorShare(370, 220, [])).toBe(370)
+    expect(motorShare(900, 230, [heater])).toBe(-100)
+    expect(motorShare(1100, 150, [{ ...heater, kind: 'electronic' }])).toBe(100)
   })
 })

@@ -1,5 +1,4 @@
-import type { EntryOf } from '@even-watt/contract'
-import type { Claim, Quantity } from '@even-watt/contract'
+import type { Battery, Claim, EntryOf, LadderPlanned, Quantity } from '@even-watt/contract'
 import { viewTrial } from '../report'
 import {
   bankOf,
@@ -273,5 +272,70 @@ describe('what is noticed by itself (handbook §22)', () => {
     const [analysis] = view.analyses
     const oddity = view.oddities[0]?.find((candidate) => candidate.number === 3)
     expect(oddity && analysis && keptWhy(oddity, view.record, analysis)).toBe('charger on the terminals')
+  })
+
+  describe('by the plan', () => {
+    const planOf = (...expected: number[]): LadderPlanned => ({
+      outlets: 4,
+      excluded: [],
+      steps: expected.map((watts, i) => ({
+        target: watts,
+        uses: [{ load: uuid(600 + i), setting: uuid(650 + i) }],
+        expected: watts,
+        locked: false,
+      })),
+    })
+    /** A supply of 26.4 V behind 20 mΩ and 5 mΩ: at 3900 W it would stand near 21 V. */
+    const sagging = [72, 141, 352, 704].map((P) => {
+      const I = P / 0.92 / 25.9
+      return ladderEntry(
+        { V_A: 26.4 - 0.02 * I, V_B: 26.4 - 0.025 * I, I, V_C: 230, P_C: P },
+        { load: `${P} W` },
+      )
+    })
+    const unit = unitOf({ claims: [claim({ quantity: 'alarm voltage', value: 22, unit: 'V' })] })
+    const said = (plan: LadderPlanned | undefined) =>
+      (viewTrial(trialOf([revisionOf({ unit })], plan && { plan }), sagging).oddities[0] ?? [])
+        .filter(({ number }) => number === 12)
+        .map(({ odd }) => odd)
+
+    it('12: the first planned step that would alarm, before it is switched on', () => {
+      expect(said(planOf(1100, 3900))[0]).toMatch(/^At 3900 W this supply would/)
+      expect(said(planOf(704, 710))).toEqual([])
+      expect(said(undefined)).toEqual([])
+    })
+
+    it('18: a slip against the plan, where no trend tells', () => {
+      const slipped = ladderEntry({ ...good, P_C: 6450 }, { expected: 645 })
+      const [oddity] = (viewTrial(trialOf(), [slipped]).oddities[0] ?? []).filter(
+        ({ number }) => number === 18,
+      )
+      expect(oddity?.odd).toBe('P_C is 6450; the plan leads to about 645. Was it 645?')
+      expect(odd([ladderEntry({ ...good }, { expected: 960 })])).not.toContain(18)
+      expect(odd([ladderEntry({ ...good, P_C: 700 }, { expected: 960 })])).not.toContain(18)
+    })
+  })
+
+  it('15: a surge test on a bank that is surely too low for it', () => {
+    const attempt = (bankBefore: number): EntryOf<'motors'> => ({
+      id: uuid(990), revision: 1, at: '2026-03-12T12:00:00.000Z', stage: 'motors',
+      reading: { number: 1, load: 'pump', outcome: 'stalled', bankBefore },
+    }) // prettier-ignore
+    expect(odd([attempt(25.8)])).toContain(15)
+    // Lithium stands flat: at 26.3 V it may hold anything from 30 to 90 %.
+    expect(odd([attempt(26.3)])).not.toContain(15)
+    const lead = rigOf({ bank: bankOf({ strings: [[0, 1].map((i) => ({ ...(bankOf().strings[0]?.[i] as Battery), chemistry: 'AGM' as const, nominal: 12, rest: 12.7 }))] }) }) // prettier-ignore
+    expect(odd([attempt(24.6)], { rig: lead })).toContain(15)
+    expect(odd([attempt(25.2)], { rig: lead })).not.toContain(15)
+  })
+
+  it('17: a rating of something else taken for the continuous one', () => {
+    const surge = (value: number) => claim({ id: uuid(31), quantity: 'surge power', value })
+    const named = (name: string, ...claims: Claim[]) => odd([], { unit: unitOf({ name, claims }) })
+    expect(named('Unit 2700-24', claim({}), surge(2700))).toContain(17)
+    expect(named('Unit 1400-24', claim({}), surge(2700))).not.toContain(17)
+    expect(named('Unit', claim({}), surge(1200))).toContain(17)
+    expect(named('Unit 2026', claim({}), surge(2700))).not.toContain(17)
+    expect(named('Unit 2700', surge(2700))).not.toContain(17)
   })
 })

@@ -20,11 +20,13 @@ import {
   powerCap,
   powerOf,
   questionFor,
+  repredicted,
   sayUses,
   setOf,
   settledPower,
   shelfFor,
   stillPlanned,
+  suitsOutlet,
   usesOf,
   voltageAt,
 } from '.'
@@ -168,5 +170,38 @@ describe('a load at the voltage that it causes', () => {
         expect(draw(Math.max(0, voltageAt(voltage, P)))).toBeCloseTo(P, 4)
       }),
     )
+  })
+})
+
+describe('a plan predicted anew', () => {
+  const made = shelfFor(shelf, [], [], 230)
+  const uses = usesOf(made, [0, 2, 0])
+  const planOf = (more: Partial<LadderPlanned['steps'][number]> = {}): LadderPlanned => ({
+    outlets: 4,
+    excluded: [],
+    steps: [{ target: 700, uses, expected: 1, locked: false, ...more }],
+  })
+  const expected = (plan: LadderPlanned, entries: Parameters<typeof analysisOf>[0] = []) =>
+    repredicted(plan, analysisOf(entries), made).steps[0]?.expected
+
+  it('follows the output voltage that the unit has shown: 700 W of 230 V at 221 V', () => {
+    expect(expected(planOf())).toBeCloseTo(700, 6)
+    const low = [100, 400, 900].map((P) => ladderEntry({ V_C: 221, P_C: P }))
+    expect(expected(planOf(), low)).toBeCloseTo(700 * (221 / 230) ** 2, 6)
+  })
+
+  it('keeps what was planned where loads are gone, or none are chosen', () => {
+    expect(expected(planOf({ uses: [{ load: uuid(1), setting: uuid(2) }] }))).toBe(1)
+    expect(expected(planOf({ uses: [] }))).toBe(1)
+  })
+
+  it('never takes loads that are made for another voltage', () => {
+    expect(shelfFor(shelf, [], [], 120).loads).toEqual([])
+    expect([190, 230, 240, 270].map((outlet) => suitsOutlet({ volts: 230 }, outlet))).toEqual([
+      false,
+      true,
+      true,
+      true,
+    ])
   })
 })

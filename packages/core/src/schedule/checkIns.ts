@@ -10,9 +10,11 @@ export interface CheckIn {
   readonly made: number | undefined
 }
 
-/** Blocks that need nobody beside them at every moment, but somebody now and then. */
+/** Stretches that need nobody beside them at every moment, but somebody now and then; nobody is rung up at night. */
 const watched = ({ kind, part }: Stretch): boolean =>
-  part === undefined ? kind === 'rated hold' || kind === 'run-down' : part !== 'cool-down'
+  part === undefined
+    ? kind === 'rated hold' || kind === 'run-down'
+    : part === 'recharge' || part === 'draw down'
 
 /**
  * Check-ins of every long block: each so many minutes from its beginning, and one at its end. Those made carry their
@@ -22,19 +24,24 @@ export function checkInsOf(placed: readonly Stretch[], every: number, log: reado
   const made = new Map(
     log.flatMap(({ at, event }) =>
       event.action === 'check-in' && event.check !== undefined
-        ? [[`${placedKey(event)} ${event.check}`, at] as const]
+        ? [[`${placedKey(event)} ${event.check}`, { at, due: event.due }] as const]
         : [],
     ),
   )
   return placed.filter(watched).flatMap((one) => {
     const step = every * 60_000
     const count = Math.max(1, Math.ceil((one.to - one.from) / step - 1e-9))
-    return Array.from({ length: count }, (_, i) => ({
-      placed: one,
-      number: i + 1,
-      due: Math.min(one.to, one.from + (i + 1) * step),
-      made: made.get(`${placedKey(one)} ${i + 1}`),
-    }))
+    return Array.from({ length: count }, (_, i) => {
+      const done = made.get(`${placedKey(one)} ${i + 1}`)
+      const due = Math.min(one.to, one.from + (i + 1) * step)
+      return {
+        placed: one,
+        number: i + 1,
+        // Once made, it stays due when it was due: the block may have ended otherwise since.
+        due: done?.due === undefined ? due : Date.parse(done.due),
+        made: done?.at,
+      }
+    })
   })
 }
 
