@@ -99,7 +99,6 @@ function Planning() {
   return (
     <>
       <Targets
-        key={plan.steps.length}
         plan={plan}
         rated={rated}
         onChoose={(next) => void choose(next)}
@@ -247,10 +246,12 @@ function Targets({ plan, rated, busy, onChoose }: TargetsProps) {
       onSubmit={(event) => {
         event.preventDefault()
         if (!read.ok || outletsWhy !== undefined) return
-        const steps = read.targets.map((target) => {
-          const kept = plan.steps.find((step) => step.locked && Math.abs(step.target - target) < 1e-6)
-          return kept ?? { target, uses: [], expected: 0, locked: false }
-        })
+        const locked = plan.steps.filter((step) => step.locked)
+        const same = (a: number, b: number) => Math.abs(a - b) < 1e-6
+        const free = read.targets
+          .filter((target) => !locked.some((step) => same(step.target, target)))
+          .map((target) => ({ target, uses: [], expected: 0, locked: false }))
+        const steps = [...free, ...locked].sort((a, b) => a.target - b.target)
         onChoose({ ...plan, outlets: count, steps })
       }}
     >
