@@ -11,6 +11,7 @@ import { SurveyTable } from '../rigs/SurveyPage'
 import { CameTrue } from '../rigs/WhatIfPage'
 import { LoadTestTable } from '../supply/LoadTestPage'
 import { SupplyTable } from '../supply/SupplyPage'
+import { RunRecord } from '../schedule/RunRecord'
 import { useSafety } from '../safety/useSafety'
 import { TrialContext, useTrial } from '../trials/useTrial'
 import { shortDate } from '../trials/WorkOrder'
@@ -83,6 +84,9 @@ export function ReportPage() {
           </Section>
         </section>
       ))}
+      <Section title="How the day went">
+        <RunRecord />
+      </Section>
       <Section title="Cautions">
         <ul className="list-disc pl-5">
           {safety.cautions.map(({ name, sentence }) => (

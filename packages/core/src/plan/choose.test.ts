@@ -48,17 +48,25 @@ function exhaustive(question: Question): { changes: number; items: number; devia
   return ladders.reduce((a, b) => ((a.changes - b.changes || a.items - b.items || a.deviation - b.deviation) <= 0 ? a : b)) // prettier-ignore
 }
 
-const kind = fc.constantFrom('element' as const, 'filament' as const, 'electronic' as const)
+const kind = fc.constantFrom(
+  'element' as const,
+  'filament' as const,
+  'electronic' as const,
+  'microwave' as const,
+)
 const load = fc.record({
   id: fc.uuid(),
   kind,
-  volts: fc.constant(230),
+  volts: fc.integer({ min: 210, max: 240 }),
   settings: fc.array(fc.integer({ min: 20, max: 1500 }), { minLength: 1, maxLength: 3 }),
 })
 const question = fc.record({
   loads: fc.array(load, { minLength: 1, maxLength: 5 }),
   targets: fc.array(fc.integer({ min: 50, max: 2500 }), { minLength: 1, maxLength: 5 }),
-  voltage: fc.constant(voltage),
+  voltage: fc.record({
+    noLoad: fc.integer({ min: 215, max: 240 }),
+    fall: fc.constantFrom(0, 0.002, 0.01),
+  }),
   outlets: fc.integer({ min: 1, max: 5 }),
   mostPower: fc.integer({ min: 500, max: 4000 }),
 })

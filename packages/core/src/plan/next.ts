@@ -21,9 +21,12 @@ export function stillPlanned(
   })
 }
 
-/** The one kind of all loads of a step, or mixed. */
+const resistive: readonly LoadKind[] = ['element', 'filament']
+
+/** The one kind of all loads of a step; elements and lamps together count as elements, other company is mixed. */
 export function kindOfUses(loads: readonly StoredLoad[], uses: readonly LoadUse[]): LoadKind {
   const kinds = new Set(uses.flatMap((use) => loads.find(({ id }) => id === use.load)?.kind ?? []))
   const [only] = kinds
-  return kinds.size === 1 && only ? only : 'mixed'
+  if (kinds.size === 1 && only) return only
+  return kinds.size > 1 && [...kinds].every((kind) => resistive.includes(kind)) ? 'element' : 'mixed'
 }
