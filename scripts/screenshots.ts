@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
-import type { StoredRig, StoredUnit, TrialLine } from '@even-watt/contract'
+import type { StoredRig, TrialLine } from '@even-watt/contract'
 import { Installation } from '../e2e/support/installation'
 
 /** Pictures of the main views, made from the demo on an installation of its own. */
@@ -26,7 +26,7 @@ const typeStep = async (page: Page) => {
   }
 }
 
-const shotsOf = (ottrel: string, pellam: string, unit: string, rig: string): Shot[] => [
+const shotsOf = (ottrel: string, pellam: string, varnock: string, rig: string): Shot[] => [
   { name: 'bench', path: '/' },
   { name: 'ladder-day', path: `/trials/${ottrel}/ladder?rig=1`, whole: true },
   { name: 'ladder-night', path: `/trials/${ottrel}/ladder`, theme: 'night' },
@@ -52,20 +52,14 @@ const shotsOf = (ottrel: string, pellam: string, unit: string, rig: string): Sho
   { name: 'rig', path: `/trials/${ottrel}/rig?rig=1` },
   { name: 'supply', path: `/trials/${pellam}/rig/supply?rig=2`, whole: true },
   { name: 'survey', path: `/trials/${ottrel}/rig/survey?rig=1` },
-  {
-    name: 'plan',
-    path: `/trials/${ottrel}/plan`,
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Choose the loads' }).click()
-      await page.getByText('Proved best').waitFor()
-    },
-  },
+  { name: 'plan', path: `/trials/${varnock}/plan` },
+  { name: 'schedule', path: `/trials/${varnock}/plan/schedule` },
+  { name: 'run-sheet', path: `/trials/${ottrel}/plan/sheet`, whole: true },
   { name: 'no-load', path: `/trials/${ottrel}/no-load` },
   { name: 'motors', path: `/trials/${ottrel}/motors?rig=2` },
   { name: 'findings', path: `/trials/${ottrel}/findings` },
   { name: 'report', path: `/trials/${ottrel}/report` },
   { name: 'loads', path: '/loads', theme: 'night' },
-  { name: 'unit', path: `/units/${unit}` },
   { name: 'rig-editor', path: `/rigs/${rig}`, theme: 'night' },
 ]
 
@@ -84,11 +78,9 @@ try {
   mkdirSync(folder, { recursive: true })
   const read = async <T>(path: string) => (await (await fetch(`${place.url}/api/${path}`)).json()) as T
   const trials = await read<TrialLine[]>('trials')
-  const units = await read<StoredUnit[]>('units')
   const idOf = (begins: string) => trials.find((trial) => trial.title.startsWith(begins))?.id ?? ''
-  const unit = units.find((candidate) => candidate.name === 'Ottrel 1400-24')?.id ?? ''
   const rig = (await read<StoredRig[]>('rigs')).find(({ name }) => name.startsWith('L24'))?.id ?? ''
-  for (const shot of shotsOf(idOf('Ottrel'), idOf('Pellam'), unit, rig)) {
+  for (const shot of shotsOf(idOf('Ottrel'), idOf('Pellam'), idOf('Varnock'), rig)) {
     const context = await browser.newContext({ viewport: shot.size ?? { width: 1280, height: 800 } })
     const page = await context.newPage()
     await page.addInitScript((theme) => localStorage.setItem('theme', theme), shot.theme ?? 'day')
