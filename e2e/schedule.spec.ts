@@ -167,9 +167,27 @@ test('a schedule is run: started, paused, skipped, a check-in rings from any pag
   const [first, hold, last] = blocksOf('look over', 'rated hold', 'findings')
   if (!first || !hold || !last) throw new Error('three blocks')
   // A hold of three seconds: its check-in at the end comes at once.
+  // What rings is counted in place of a loudspeaker and a desktop.
+  await page.addInitScript(() => {
+    const count = (what: string) => document.documentElement.setAttribute(`data-rang-${what}`, 'yes')
+    class Notice {
+      static permission = 'granted'
+      static requestPermission = () => Promise.resolve('granted')
+      readonly shown = count('notification')
+    }
+    class Sound extends AudioContext {
+      override createOscillator() {
+        count('sound')
+        return super.createOscillator()
+      }
+    }
+    Object.assign(window, { Notification: Notice, AudioContext: Sound })
+  })
   const trial = await scheduled(page, 'Run', { blocks: [first, { ...hold, minutes: 0.05 }, last] })
   await page.goto(`${demoUrl()}/trials/${trial}/plan/run`)
   await expect(page.getByText('Next: Look over')).toBeVisible()
+  await page.getByLabel('ring by sound').check()
+  await page.getByLabel('ring by notification').check()
   await page.keyboard.press('s')
   const now = page.getByRole('region', { name: 'What runs now' })
   await expect(now).toContainText('Look over')
@@ -185,6 +203,7 @@ test('a schedule is run: started, paused, skipped, a check-in rings from any pag
     .click()
   const strip = page.getByTestId('run-strip')
   await expect(strip).toContainText('Rated hold, check-in 1')
+  await expect(page.locator('html[data-rang-sound="yes"][data-rang-notification="yes"]')).toHaveCount(1)
   await strip.getByLabel('Note for check-in 1').fill('Lug at 38 °C')
   await strip.getByRole('button', { name: 'Looked at it' }).click()
   await expect(strip).toHaveCount(0)

@@ -1,6 +1,7 @@
 import { MotorAttempt, startOutcomes } from '@even-watt/contract'
 import { say, type Analysis } from '@even-watt/core'
 import { useState } from 'react'
+import { BankForSurge } from '../schedule/BankForSurge'
 import { StageHead } from '../trials/StageHead'
 import { TakingBack } from '../trials/TakingBack'
 import { useCaptureForm } from '../trials/useCaptureForm'
@@ -17,6 +18,7 @@ export function MotorsPage() {
         Motors restart by themselves after a trip: keep clear, unplug before touching. Change one thing
         between attempts.
       </p>
+      <BankForSurge />
       <AttemptTable analysis={analysis} editable />
       <AttemptForm key={`${analysis.record.revision.number} ${analysis.record.motors.length}`} />
     </>

@@ -94,6 +94,23 @@ describe('a schedule', () => {
     expect(1 - (first?.charge[1] ?? 0)).toBeCloseTo((I * 240) / 3600 / bankDeliverable(lead, I), 9)
   })
 
+  it('takes from the bank just what its steps take, in any order, half of it from twice the bank', () => {
+    const watts = fc.array(fc.integer({ min: 0, max: 1000 }), { minLength: 1, maxLength: 8 })
+    fc.assert(
+      fc.property(watts, fc.integer({ min: 0, max: 600 }), fc.boolean(), (list, dwell, double) => {
+        const [string = []] = bankOf().strings
+        const capacity = double ? 300 : 150
+        const bank = bankOf({ strings: [string.map((one) => ({ ...one, capacity }))] })
+        const end = (of: readonly number[]) =>
+          scheduleOf(questionOf({ blocks: inOrder('ladder'), bank, dwell, steps: of.map((P) => ({ what: 'x', watts: P, settle: 0 })) }))
+            .placed.at(-1)?.pieces.at(-1)?.charge[1] ?? 0
+        const joules = list.reduce((sum, P) => sum + (P + 10 + 0.09 * P) * (120 + dwell), 0)
+        expect(end(list)).toBeCloseTo(1 - joules / (25.6 * capacity * 3600), 9)
+        expect(end([...list].reverse())).toBeCloseTo(end(list), 9)
+      }),
+    ) // prettier-ignore
+  })
+
   it('lets a support source carry what it can', () => {
     const supply = { bank: { E: 26.4, R: 0.0117 }, path: 0.005, support: 30 }
     const charge = (s: ScheduleQuestion['supply']) =>
