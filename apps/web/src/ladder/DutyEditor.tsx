@@ -5,7 +5,7 @@ import { useState, type FormEvent } from 'react'
 import { safeParse } from 'zod/mini'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
-import { TextField } from '../ui/form'
+import { RemoveButton, TextField } from '../ui/form'
 import { ProblemNotice } from '../ui/Notice'
 
 interface Line {
@@ -82,14 +82,7 @@ function Lines({ start, onDone }: { start: Line[]; onDone: () => void }) {
             error={faults.get(`duty.${i}.load`)}
             inputMode="decimal"
           />
-          <button
-            type="button"
-            className="plain-link mt-6"
-            onClick={() => setLines(lines.filter((_, k) => k !== i))}
-            aria-label={`Remove line ${i + 1}`}
-          >
-            Remove
-          </button>
+          <RemoveButton what={`line ${i + 1}`} onRemove={() => setLines(lines.filter((_, k) => k !== i))} />
         </div>
       ))}
       {faults.get('duty') && (

@@ -2,7 +2,7 @@ import { loadKinds } from '@even-watt/contract'
 import { useFieldArray } from 'react-hook-form'
 import { v7 } from 'uuid'
 import type { FieldsProps } from '../ui/DocumentEditor'
-import { fieldOf, same, SelectField, TextField } from '../ui/form'
+import { RemoveButton, fieldOf, same, SelectField, TextField } from '../ui/form'
 import type { LoadForm } from './form'
 
 export function LoadFields({ form, errorAt }: FieldsProps<LoadForm>) {
@@ -46,15 +46,12 @@ export function LoadFields({ form, errorAt }: FieldsProps<LoadForm>) {
               <legend className="sr-only">Setting {i + 1}</legend>
               <TextField label="Setting" {...field(`settings.${i}.name`)} placeholder="low" />
               <TextField label="Label watts" unit="W, kW or hp" {...field(`settings.${i}.watts`)} />
-              <button
-                type="button"
-                className="plain-link py-1"
+              <RemoveButton
+                className="py-1"
+                what={`setting ${i + 1}`}
                 disabled={settings.fields.length === 1}
-                onClick={() => settings.remove(i)}
-                aria-label={`Remove setting ${i + 1}`}
-              >
-                Remove
-              </button>
+                onRemove={() => settings.remove(i)}
+              />
             </fieldset>
           ))}
         </div>

@@ -2,7 +2,7 @@ import { readables, responses } from '@even-watt/contract'
 import { useFieldArray } from 'react-hook-form'
 import { v7 } from 'uuid'
 import type { FieldsProps } from '../ui/DocumentEditor'
-import { fieldOf, same, SelectField, TextField } from '../ui/form'
+import { RemoveButton, fieldOf, same, SelectField, TextField } from '../ui/form'
 import type { MeterForm } from './form'
 
 const responseOptions = [['', 'DC, or not stated'] as const, ...same(responses)]
@@ -44,14 +44,7 @@ export function MeterFields({ form, errorAt }: FieldsProps<MeterForm>) {
               <label className="mt-6 flex items-center gap-2">
                 <input type="checkbox" {...register(`ranges.${i}.standsSteppedWave`)} /> stands stepped waves
               </label>
-              <button
-                type="button"
-                className="plain-link mt-6"
-                onClick={() => ranges.remove(i)}
-                aria-label={`Remove range ${i + 1}`}
-              >
-                Remove
-              </button>
+              <RemoveButton what={`range ${i + 1}`} onRemove={() => ranges.remove(i)} />
             </fieldset>
           ))}
         </div>

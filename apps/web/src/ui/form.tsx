@@ -85,6 +85,30 @@ export function SelectField({ label, unit, hint, error, className, options, ref,
   )
 }
 
+interface RemoveProps {
+  /** Which line, for those who only hear the button: "setting 1". */
+  readonly what: string
+  readonly onRemove: () => void
+  readonly disabled?: boolean
+  /** Where it stands beside the fields of its line. */
+  readonly className?: string
+}
+
+/** Takes one line out of a form of many. */
+export function RemoveButton({ what, onRemove, disabled = false, className = 'mt-6' }: RemoveProps) {
+  return (
+    <button
+      type="button"
+      className={`plain-link ${className}`}
+      disabled={disabled}
+      onClick={onRemove}
+      aria-label={`Remove ${what}`}
+    >
+      Remove
+    </button>
+  )
+}
+
 /** Binds a field of a document's form to its path, with the sentence that stands at it. */
 export const fieldOf =
   <Form extends FieldValues>(form: UseFormReturn<Form>, errorAt: (path: string) => string | undefined) =>

@@ -2,7 +2,7 @@ import { claimQuantities, claimUnits, comparators, phases, unitKinds, waves } fr
 import { useFieldArray } from 'react-hook-form'
 import { v7 } from 'uuid'
 import type { FieldsProps } from '../ui/DocumentEditor'
-import { fieldOf, same, SelectField, TextField } from '../ui/form'
+import { RemoveButton, fieldOf, same, SelectField, TextField } from '../ui/form'
 import type { UnitForm } from './form'
 
 const provenances = [
@@ -104,14 +104,7 @@ export function UnitFields({ form, errorAt }: FieldsProps<UnitForm>) {
                 {...field(`claims.${i}.readWhere`)}
                 placeholder="label, manual p. 4 …"
               />
-              <button
-                type="button"
-                className="plain-link mt-6"
-                onClick={() => claims.remove(i)}
-                aria-label={`Remove claim ${i + 1}`}
-              >
-                Remove
-              </button>
+              <RemoveButton what={`claim ${i + 1}`} onRemove={() => claims.remove(i)} />
             </fieldset>
           ))}
         </div>

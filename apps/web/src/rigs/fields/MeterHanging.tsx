@@ -4,7 +4,7 @@ import { useFieldArray } from 'react-hook-form'
 import { api } from '../../api/api'
 import { memo } from 'react'
 import type { FieldsProps } from '../../ui/DocumentEditor'
-import { fieldOf, SelectField } from '../../ui/form'
+import { RemoveButton, fieldOf, SelectField } from '../../ui/form'
 import type { RigForm } from '../form'
 
 const wordsFor = (quantity: Assignable) =>
@@ -71,14 +71,7 @@ export const MeterHanging = memo(function MeterHanging({ form, errorAt }: Fields
             >
               ↓
             </button>
-            <button
-              type="button"
-              className="plain-link py-1"
-              onClick={() => assignments.remove(i)}
-              aria-label={`Remove reading ${i + 1}`}
-            >
-              Remove
-            </button>
+            <RemoveButton className="py-1" what={`reading ${i + 1}`} onRemove={() => assignments.remove(i)} />
           </fieldset>
         ))}
       </div>
