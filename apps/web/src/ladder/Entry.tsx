@@ -48,19 +48,19 @@ export function Entry({ handle, layout, onCaptured }: Props) {
           position: last.position,
           fan: last.fan ?? '',
         })
-        requestAnimationFrame(() => document.getElementById(`entry ${fields[0]?.key ?? ''}`)?.focus())
+        document.getElementById(`entry ${fields[0]?.key ?? ''}`)?.focus()
       },
       correct: (entry) => {
         change({
           ...draftOf(entry, fields),
           replaces: { entry: entry.id, why: 'Corrected after reading it again.' },
         })
-        requestAnimationFrame(() => firstField.current?.focus())
+        firstField.current?.focus()
       },
       armsLength: () => setLarge(true),
       take: (planned) => {
         change({ ...emptyDraft, ...planned })
-        requestAnimationFrame(() => document.getElementById(`entry ${fields[0]?.key ?? ''}`)?.focus())
+        document.getElementById(`entry ${fields[0]?.key ?? ''}`)?.focus()
       },
     }),
     [change, fields],

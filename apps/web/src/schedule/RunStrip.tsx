@@ -9,8 +9,7 @@ import { useSchedule } from './useSchedule'
 export function RunStrip() {
   const now = useNow()
   const state = useSchedule(now)
-  const second = Math.floor(now / 1000)
-  const due = useMemo(() => overdue(state?.checkIns ?? [], second * 1000), [state?.checkIns, second])
+  const due = useMemo(() => overdue(state?.checkIns ?? [], now), [state?.checkIns, now])
   useRinging(due, now)
   if (!state || !due.length) return null
   return (

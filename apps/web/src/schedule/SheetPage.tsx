@@ -92,40 +92,42 @@ const Tick = () => <span aria-hidden className="mt-[0.2em] inline-block size-3 s
 function Timetable({ state: { made, clock, schedule } }: { state: ScheduleState }) {
   return (
     <Part title="Timetable">
-      <table className="list-table">
-        <thead>
-          <tr>
-            <th>planned</th>
-            <th>what</th>
-            <th className="right">bank, %</th>
-            <th className="w-28">began</th>
-            <th className="w-28">ended</th>
-          </tr>
-        </thead>
-        <tbody>
-          {made.placed.map((stretch, i) => {
-            const newDay = clock.date(stretch.from) !== clock.date(made.placed[i - 1]?.from ?? 0)
-            const charge = stretch.pieces.at(-1)?.charge[1]
-            return (
-              <tr key={i}>
-                <td className="figures whitespace-nowrap">
-                  {newDay && `${clock.date(stretch.from)} `}
-                  {clock.time(stretch.from)}–{clock.time(stretch.to)}
-                </td>
-                <td>
-                  {stretch.part ? sayPart(stretch.part) : sayStretch(stretch)}
-                  {stretch.because !== undefined && <span className="text-quiet">: {stretch.because}</span>}
-                </td>
-                <td className="figures right">
-                  {charge === undefined ? '–' : percent(charge).replace(' %', '')}
-                </td>
-                <td className="border border-rule" />
-                <td className="border border-rule" />
-              </tr>
-            )
-          })}
-        </tbody>
-      </table>
+      <div className="overflow-x-auto">
+        <table className="list-table">
+          <thead>
+            <tr>
+              <th>planned</th>
+              <th>what</th>
+              <th className="right">bank, %</th>
+              <th className="w-28">began</th>
+              <th className="w-28">ended</th>
+            </tr>
+          </thead>
+          <tbody>
+            {made.placed.map((stretch, i) => {
+              const newDay = clock.date(stretch.from) !== clock.date(made.placed[i - 1]?.from ?? 0)
+              const charge = stretch.pieces.at(-1)?.charge[1]
+              return (
+                <tr key={i}>
+                  <td className="figures whitespace-nowrap">
+                    {newDay && `${clock.date(stretch.from)} `}
+                    {clock.time(stretch.from)}–{clock.time(stretch.to)}
+                  </td>
+                  <td>
+                    {stretch.part ? sayPart(stretch.part) : sayStretch(stretch)}
+                    {stretch.because !== undefined && <span className="text-quiet">: {stretch.because}</span>}
+                  </td>
+                  <td className="figures right">
+                    {charge === undefined ? '–' : percent(charge).replace(' %', '')}
+                  </td>
+                  <td className="border border-rule" />
+                  <td className="border border-rule" />
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+      </div>
       <p className="text-quiet text-[0.9rem]">
         Check-ins of long blocks every {schedule.checkEvery} min: write the time and what you saw in its note.
       </p>

@@ -18,9 +18,11 @@ export const keyList: readonly (readonly [keys: string, does: string])[] = [
   ['Esc', 'close what is open'],
 ]
 
+/** Where letters are typed; a tick box takes none. */
 const inField = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
-  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  (target.isContentEditable ||
+    target.matches('input:not([type="checkbox"]):not([type="radio"]), textarea, select'))
 
 /** Runs an action on a key pressed outside fields and dialogs; `mod` is Ctrl or Cmd and works everywhere. */
 export function useKey(
