@@ -25,9 +25,10 @@ function valuesOf(context: OddityContext): Seen[] {
 
 function gather(context: OddityContext): Seen[] {
   const { revision } = context.analysis.record
+  const meters = new Map(revision.meters.map((meter) => [meter.id, meter]))
   return entriesOf(context).flatMap((entry) =>
     entry.reading.values.flatMap((value) => {
-      const meter = revision.meters.find((candidate) => candidate.id === value.meter)
+      const meter = value.meter === undefined ? undefined : meters.get(value.meter)
       if (!meter) return []
       const step = entry.stage === 'ladder' ? { step: entry.reading.step } : {}
       return [
@@ -49,10 +50,11 @@ function oncePerMeter(found: readonly (Oddity & { key: string })[]): Oddity[] {
 }
 
 /** 6: an average-responding meter, or one that does not stand the wave, on a non-sine. */
-export const noticeUnfitMeter: Notice = (context) =>
-  oncePerMeter(
+export const noticeUnfitMeter: Notice = (context) => {
+  const unfit = unfitOnWave(context.unit)
+  return oncePerMeter(
     valuesOf(context).flatMap(({ value, meter, at }) => {
-      const reason = unfitOnWave(context.unit)(meter, value)
+      const reason = unfit(meter, value)
       return reason
         ? [
             {
@@ -67,6 +69,7 @@ export const noticeUnfitMeter: Notice = (context) =>
         : []
     }),
   )
+}
 
 /** 8: near or over a range. */
 export const noticeRange: Notice = (context) =>

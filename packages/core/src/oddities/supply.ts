@@ -1,3 +1,4 @@
+import type { Rig } from '@even-watt/contract'
 import { alarmVoltage, claimValue } from '../findings'
 import { isFigure, say, sayFigure } from '../figures'
 import { efficiencyAt, hasFit } from '../ladder'
@@ -172,19 +173,23 @@ export const noticeEqualWatts: Notice = ({ analysis }) => {
   return []
 }
 
+const protective = ['fuse', 'breaker', 'BMS']
+
+/** Protective devices that a current exceeds by more than a tenth. */
+const exceeded = (rig: Rig, current: number) =>
+  weakestLinks(rig, current).filter(
+    ({ kind, margin }) => protective.includes(kind) && margin !== undefined && margin < -0.1,
+  )
+
 /** 23: a current that a protective device should not have carried for that long. */
-export const noticeProtection: Notice = ({ analysis }) =>
-  analysis.steps.flatMap((step): Oddity[] => {
-    const I = step.read.I
-    if (!isFigure(I)) return []
+export const noticeProtection: Notice = ({ analysis }) => {
+  const { rig, number } = analysis.record.revision
+  const read = analysis.steps.flatMap((step) => (isFigure(step.read.I) ? [{ step, I: step.read.I }] : []))
+  // What the highest current does not exceed, none does.
+  if (!read.length || !exceeded(rig, Math.max(...read.map(({ I }) => I.x.value))).length) return []
+  return read.flatMap(({ step, I }): Oddity[] => {
     const held = Math.max(0, ...step.step.readings.map(({ reading }) => reading.held ?? 0))
-    const over = weakestLinks(analysis.record.revision.rig, I.x.value).find(
-      ({ kind, margin, allowed }) =>
-        ['fuse', 'breaker', 'BMS'].includes(kind) &&
-        margin !== undefined &&
-        margin < -0.1 &&
-        (allowed ?? 10) < held,
-    )
+    const over = exceeded(rig, I.x.value).find(({ allowed }) => (allowed ?? 10) < held)
     const entry = step.step.readings.at(-1)?.id
     if (!over) return []
     return [
@@ -193,15 +198,11 @@ export const noticeProtection: Notice = ({ analysis }) =>
         odd: `${sayFigure(I)} flowed for ${held} s through the ${over.name}, rated ${say(over.continuous ?? 0, 'A')}.`,
         why: 'It should have opened: the current, the rating or the time is not what it says.',
         todo: 'Check the clamp’s zero and range, and what is printed on the device.',
-        at: {
-          revision: analysis.record.revision.number,
-          step: step.step.id,
-          quantity: 'I',
-          ...(entry ? { entry } : {}),
-        },
+        at: { revision: number, step: step.step.id, quantity: 'I', ...(entry ? { entry } : {}) },
       },
     ]
   })
+}
 
 /** Shares within which two energies are the same figure. */
 const sameEnergy = 0.01
