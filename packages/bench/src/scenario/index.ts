@@ -2,7 +2,9 @@ import type { StoredLoad, StoredMeter, StoredRig, StoredUnit, TrialDocument } fr
 import { stationLoads } from './loads'
 import { stationMeters } from './meters'
 import { stationRigs } from './rigs'
-import { ottrelTrial, pellamTrial, varnockTrial } from './trials'
+import { ottrelTrial } from './trials/ottrel'
+import { pellamTrial } from './trials/pellam'
+import { varnockTrial } from './trials/varnock'
 import { stationUnits } from './units'
 
 export interface Demo {

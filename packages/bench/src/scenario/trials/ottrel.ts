@@ -1,33 +1,23 @@
-import {
-  formatName,
-  formatVersion,
-  type Block,
-  type Entry,
-  type Revision,
-  type RigChange,
-  type StoredMeter,
-  type StoredRig,
-  type Trial,
-  type TrialDocument,
+import type {
+  Block,
+  Entry,
+  Revision,
+  StoredMeter,
+  StoredRig,
+  Trial,
+  TrialDocument,
 } from '@even-watt/contract'
-import {
-  describeChanges,
-  keepPrediction,
-  loadsToPredict,
-  placed,
-  predictSteps,
-  predictSupply,
-  viewTrial,
-} from '@even-watt/core'
-import type { BenchModel } from '../ladder/operate'
-import { start, type MotorModel } from '../motors/start'
-import { BenchHand, misread } from './capture'
-import type { LoadModel } from '../loads/law'
-import { shelf } from './loads'
-import { chosenLadder, ladderByHand, Planner } from './plans'
-import { stationMeters as m } from './meters'
-import { bankTruth, pathTruth, stationBanks, stationRigs } from './rigs'
-import { stationUnits, unitModels } from './units'
+import { placed } from '@even-watt/core'
+import type { BenchModel } from '../../ladder/operate'
+import type { LoadModel } from '../../loads/law'
+import { start, type MotorModel } from '../../motors/start'
+import { BenchHand, misread } from '../capture'
+import { shelf } from '../loads'
+import { stationMeters as m } from '../meters'
+import { ladderByHand, Planner } from '../plans'
+import { bankTruth, pathTruth, stationRigs } from '../rigs'
+import { stationUnits, unitModels } from '../units'
+import { document, predictionOf } from './document'
 
 const duty = [
   { hours: 18, load: 0 },
@@ -48,17 +38,6 @@ const ladderLoads = [
 const pump: MotorModel = { name: 'filtration vacuum pump', watts: 180, inrush: 7, powerFactor: 0.75 }
 const transfer: MotorModel = { name: 'transfer pump', watts: 370, inrush: 6, powerFactor: 0.75 }
 const winch: MotorModel = { name: 'capacitor-start winch', watts: 1100, inrush: 6.5, powerFactor: 0.85 }
-
-function document(trial: Trial, entries: Entry[]): TrialDocument {
-  return {
-    format: formatName,
-    formatVersion,
-    madeBy: 'Even Watt stand-in bench',
-    madeAt: '2026-03-20T12:00:00.000Z',
-    trial,
-    entries,
-  }
-}
 
 const startMotor = (
   hand: BenchHand,
@@ -237,164 +216,4 @@ export function ottrelTrial(): TrialDocument {
     },
     [...entries, ...day.log].sort((a, b) => a.at.localeCompare(b.at)),
   )
-}
-
-/** Planned, not begun: two days, for a run-down wants a full bank, which takes the night. */
-export function varnockTrial(): TrialDocument {
-  const meters: StoredMeter[] = [m.dmm1, m.dmm2, m.shunt, m.ammeter, m.clamp, m.scope, m.infrared]
-  const startedAt = '2026-04-02T07:30:00.000Z'
-  const hand = new BenchHand(4800, meters, startedAt)
-  const trial: Trial = {
-    id: hand.newId(),
-    version: 1,
-    title: 'Varnock 3600-48 for visiting launches',
-    by: 'M.K.',
-    startedAt,
-    purpose: 'Does it carry the steriliser on one leg beside everything else?',
-    hold: 1800,
-    duty: [
-      { hours: 14, load: 0 },
-      { hours: 8, load: 300 },
-      { hours: 2, load: 2400 },
-    ],
-    limiters: [],
-    revisions: [
-      {
-        number: 1,
-        why: 'On L48, with 50 mm² leads',
-        madeAt: startedAt,
-        unit: stationUnits.varnock,
-        rig: stationRigs.l48,
-        meters,
-      },
-    ],
-  }
-  const days = new Planner(4801, startedAt)
-  for (const kind of [
-    'look over',
-    'rig',
-    'make safe',
-    'no load',
-    'ladder',
-    'limits',
-    'motors',
-    'rated hold',
-  ] as const) {
-    days.add(kind)
-  }
-  days.add('run-down', { watts: 1800 })
-  days.add('findings')
-  const targets = [5, 10, 25, 50, 75, 100, 110].map((share) => (share / 100) * 3600)
-  return document(
-    {
-      ...trial,
-      plan: chosenLadder(trial, targets, 6),
-      schedule: days.schedule({
-        opens: '08:30',
-        closes: '16:30',
-        charge: 0.97,
-        charger: 15,
-        dwell: 300,
-        checkEvery: 20,
-      }),
-    },
-    [],
-  )
-}
-
-/** What changes are predicted to do, kept before they are made. */
-function predictionOf(
-  changes: readonly RigChange[],
-  hand: BenchHand,
-  trial: Trial,
-  entries: readonly Entry[],
-): Entry {
-  const analysis = viewTrial(trial, entries).analyses[0]
-  if (!analysis) throw new Error('A prediction needs a rig.')
-  const { rig } = analysis.record.revision
-  const supply = predictSupply(rig, analysis.supply, changes)
-  const steps = loadsToPredict(analysis.steps, [], () => 0)
-  hand.wait(300)
-  return {
-    id: hand.newId(),
-    revision: 1,
-    at: hand.now,
-    stage: 'prediction',
-    reading: keepPrediction(changes, describeChanges(rig, changes), predictSteps(supply, steps), undefined),
-  }
-}
-
-/** Half done: alarm on the tired battery alone, then two steps on three in parallel. */
-export function pellamTrial(): TrialDocument {
-  const meters: StoredMeter[] = [m.dmm1, m.dmm2, m.clamp, m.leadClamp, m.pocket, m.ammeter, m.scope]
-  const rig: StoredRig = stationRigs.g12
-  const alone: BenchModel = {
-    bank: bankTruth(stationBanks.g12),
-    path: pathTruth(rig),
-    unit: unitModels.pellam,
-  }
-  const three: BenchModel = { ...alone, bank: bankTruth(stationBanks.g12x3) }
-  const hand = new BenchHand(6690, meters, '2026-03-19T13:10:00.000Z')
-  const entries: Entry[] = [
-    hand.makeSafe(stationUnits.pellam, rig, 1, 'M.K.'),
-    hand.loadTest(alone, 1, [shelf.plateLow], { voltmeter: m.dmm1.id, ammeter: m.clamp.id }),
-    hand.noLoad(alone, rig, 1),
-  ]
-  for (const loads of [
-    [shelf.lamps(2)],
-    [shelf.plateLow],
-    [shelf.ovenLow],
-    [shelf.ovenLow, shelf.plateLow],
-  ]) {
-    entries.push(...hand.step(alone, rig, 1, loads, { repeats: 1 }))
-  }
-  const trial: Trial = {
-    id: hand.newId(),
-    version: 1,
-    title: 'Pellam 900-12 for the marsh hut',
-    by: 'M.K.',
-    startedAt: '2026-03-19T13:00:00.000Z',
-    purpose: 'A spare for the north hut.',
-    hold: 600,
-    duty: [
-      { hours: 20, load: 0 },
-      { hours: 4, load: 120 },
-    ],
-    limiters: [],
-    revisions: [
-      {
-        number: 1,
-        why: 'On battery G12 alone',
-        madeAt: '2026-03-19T13:00:00.000Z',
-        unit: stationUnits.pellam,
-        rig,
-        meters,
-      },
-    ],
-  }
-  const [, b, c] = stationBanks.g12x3.strings
-  const added = [b, c].map(([battery]): RigChange => ({
-    kind: 'battery',
-    name: battery.name,
-    rest: battery.rest ?? battery.nominal,
-    resistance: battery.resistance ?? 0,
-    link: 0.0002,
-  }))
-  const takeOff: RigChange = { kind: 'take-off', positiveAt: 0, negativeAt: 2 }
-  entries.push(predictionOf([...added, takeOff], hand, trial, entries))
-  hand.wait(5400)
-  const joinedAt = hand.now
-  entries.push(hand.noLoad(three, rig, 2))
-  for (const loads of [[shelf.ovenLow], [shelf.ovenLow, shelf.waxBath]]) {
-    entries.push(...hand.step(three, rig, 2, loads, { repeats: 1, held: 600 }))
-  }
-  const second: Revision = {
-    number: 2,
-    why: 'Two younger batteries added in parallel',
-    madeAt: joinedAt,
-    unit: stationUnits.pellam,
-    rig: { ...rig, name: 'G12x3, 25 mm² leads', bank: stationBanks.g12x3 },
-    meters,
-  }
-  return document({ ...trial, revisions: [...trial.revisions, second] }, entries)
 }

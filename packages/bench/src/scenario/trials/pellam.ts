@@ -1,0 +1,91 @@
+import type {
+  Entry,
+  Revision,
+  RigChange,
+  StoredMeter,
+  StoredRig,
+  Trial,
+  TrialDocument,
+} from '@even-watt/contract'
+import type { BenchModel } from '../../ladder/operate'
+import { BenchHand } from '../capture'
+import { shelf } from '../loads'
+import { stationMeters as m } from '../meters'
+import { bankTruth, pathTruth, stationBanks, stationRigs } from '../rigs'
+import { stationUnits, unitModels } from '../units'
+import { document, predictionOf } from './document'
+
+/** Half done: alarm on the tired battery alone, then two steps on three in parallel. */
+export function pellamTrial(): TrialDocument {
+  const meters: StoredMeter[] = [m.dmm1, m.dmm2, m.clamp, m.leadClamp, m.pocket, m.ammeter, m.scope]
+  const rig: StoredRig = stationRigs.g12
+  const alone: BenchModel = {
+    bank: bankTruth(stationBanks.g12),
+    path: pathTruth(rig),
+    unit: unitModels.pellam,
+  }
+  const three: BenchModel = { ...alone, bank: bankTruth(stationBanks.g12x3) }
+  const hand = new BenchHand(6690, meters, '2026-03-19T13:10:00.000Z')
+  const entries: Entry[] = [
+    hand.makeSafe(stationUnits.pellam, rig, 1, 'M.K.'),
+    hand.loadTest(alone, 1, [shelf.plateLow], { voltmeter: m.dmm1.id, ammeter: m.clamp.id }),
+    hand.noLoad(alone, rig, 1),
+  ]
+  for (const loads of [
+    [shelf.lamps(2)],
+    [shelf.plateLow],
+    [shelf.ovenLow],
+    [shelf.ovenLow, shelf.plateLow],
+  ]) {
+    entries.push(...hand.step(alone, rig, 1, loads, { repeats: 1 }))
+  }
+  const trial: Trial = {
+    id: hand.newId(),
+    version: 1,
+    title: 'Pellam 900-12 for the marsh hut',
+    by: 'M.K.',
+    startedAt: '2026-03-19T13:00:00.000Z',
+    purpose: 'A spare for the north hut.',
+    hold: 600,
+    duty: [
+      { hours: 20, load: 0 },
+      { hours: 4, load: 120 },
+    ],
+    limiters: [],
+    revisions: [
+      {
+        number: 1,
+        why: 'On battery G12 alone',
+        madeAt: '2026-03-19T13:00:00.000Z',
+        unit: stationUnits.pellam,
+        rig,
+        meters,
+      },
+    ],
+  }
+  const [, b, c] = stationBanks.g12x3.strings
+  const added = [b, c].map(([battery]): RigChange => ({
+    kind: 'battery',
+    name: battery.name,
+    rest: battery.rest ?? battery.nominal,
+    resistance: battery.resistance ?? 0,
+    link: 0.0002,
+  }))
+  const takeOff: RigChange = { kind: 'take-off', positiveAt: 0, negativeAt: 2 }
+  entries.push(predictionOf([...added, takeOff], hand, trial, entries))
+  hand.wait(5400)
+  const joinedAt = hand.now
+  entries.push(hand.noLoad(three, rig, 2))
+  for (const loads of [[shelf.ovenLow], [shelf.ovenLow, shelf.waxBath]]) {
+    entries.push(...hand.step(three, rig, 2, loads, { repeats: 1, held: 600 }))
+  }
+  const second: Revision = {
+    number: 2,
+    why: 'Two younger batteries added in parallel',
+    madeAt: joinedAt,
+    unit: stationUnits.pellam,
+    rig: { ...rig, name: 'G12x3, 25 mm² leads', bank: stationBanks.g12x3 },
+    meters,
+  }
+  return document({ ...trial, revisions: [...trial.revisions, second] }, entries)
+}
