@@ -85,15 +85,19 @@ describe('a schedule on the server', () => {
 
   it('goes out with its trial and comes in again, event for event', async () => {
     const id = newId()
+    // Ids of their own: the other tests on this database take the demo in as it is.
+    const entries = ottrel.entries
+      .filter(({ stage }) => stage === 'run')
+      .map((entry) => ({ ...entry, id: newId() }))
     await api()
       .post('/api/trials/import')
-      .send({ ...ottrel, trial: { ...ottrel.trial, id } })
+      .send({ ...ottrel, trial: { ...ottrel.trial, id }, entries })
       .expect(201)
     const { body } = await api().get(`/api/trials/${id}/export.json`).expect(200)
     const out = body as TrialDocument
     expect(out.trial.schedule).toEqual(ottrel.trial.schedule)
     expect(out.trial.plan).toEqual(ottrel.trial.plan)
-    const runs = (entries: readonly Entry[]) => entries.filter(({ stage }) => stage === 'run')
-    expect(runs(out.entries)).toEqual(runs(ottrel.entries))
+    expect(entries.length).toBeGreaterThan(10)
+    expect(out.entries).toEqual(entries)
   })
 })
