@@ -1,5 +1,5 @@
 import { blockKinds, type Schedule } from '@even-watt/contract'
-import { chargerOf, usualSchedule } from '@even-watt/core'
+import { assumedRise, chargerOf, usualSchedule } from '@even-watt/core'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { PlanHead } from '../plan/PlanHead'
@@ -124,7 +124,7 @@ function Laid({ state }: { state: ScheduleState }) {
       <p className="text-quiet mt-2">
         Drag a block in the picture, or move its row with <span className="kbd">Alt</span>{' '}
         <span className="kbd">↑</span> <span className="kbd">↓</span>: it is fixed where you put it. Warming
-        and cooling are assumed (40 K at rated load, 20 min) until the unit’s own are measured.
+        and cooling are assumed ({assumedRise} K at rated load) until the unit’s own are measured.
       </p>
     </>
   )

@@ -1,6 +1,6 @@
 export * from './checkIns'
-export { assumedRise, coolEnough, leastCharge } from './course'
-export { isLoaded, isPowered, usualKinds } from './content'
+export { assumedRise, leastCharge } from './course'
+export { usualKinds } from './content'
 export * from './fromTrial'
 export * from './history'
 export { surgeAbove, surgeBelow } from './parts'

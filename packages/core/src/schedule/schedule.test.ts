@@ -391,6 +391,27 @@ describe('a schedule that is run', () => {
     ).toContain('ladder')
   })
 
+  it('taken up again days later, it goes on then, and says nothing of days gone by', () => {
+    const now = day(3).opens + hour
+    const run = scheduleOf(questionOf(), log([0, noLoad, 'start'], [15, noLoad, 'finish']), now)
+    expect(find(run, 'ladder')?.from).toBe(now)
+    expect(says(run, 'odd')).toEqual([])
+  })
+
+  it('once a run-down was made, what needs power waits for the next day', () => {
+    const blocks = [block('run-down', 1, { fixed: true }), block('checks', 2)]
+    const events = log([0, blocks[0] as Block, 'start'], [200, blocks[0] as Block, 'finish'])
+    const sameDay = scheduleOf(questionOf({ blocks }), events, nine + 210 * minute)
+    expect(find(sameDay, 'checks')?.from).toBe(day(1).opens)
+    const later = day(2).opens + hour
+    expect(find(scheduleOf(questionOf({ blocks }), events, later), 'checks')?.from).toBeGreaterThanOrEqual(
+      later,
+    )
+    expect(find(scheduleOf(questionOf({ blocks }), events, later), 'checks')?.from).toBeLessThan(
+      day(2).closes,
+    )
+  })
+
   it('a part that a rule placed can be skipped too', () => {
     const blocks = [block('ladder', 1), block('rated hold', 2)]
     const skip = log([0, blocks[1] as Block, 'skip', { part: 'cool-down' }])

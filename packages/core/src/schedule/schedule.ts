@@ -71,7 +71,7 @@ function laid(
     const left = Math.max(0, walk.lengthOf(block, part) - worked)
     walk.relive(block, part, state, from, to ?? now + left)
   }
-  if (begun.length) walk.rest(now)
+  if (begun.length) walk.resume(now)
   for (const block of open) walk.lay(block)
   return walk
 }

@@ -75,10 +75,14 @@ export class Walk {
       this.pass({ ...piece, seconds: piece.seconds * scale }, charges ? this.question.charger : 0),
     )
     this.push(block, part, undefined, timed, state)
-    this.today = Math.max(
-      this.today,
-      this.question.days.findIndex(({ closes }) => closes > this.at),
-    )
+    this.catchUp()
+    if (block.kind === 'run-down' && !part) this.dayIsOver = true
+  }
+
+  /** Goes on at a later moment, which may be of a later day. */
+  resume(at: number): void {
+    this.rest(at)
+    this.catchUp()
   }
 
   /** How long a block, or a part before it, would take if it began now, ms. */
@@ -109,6 +113,15 @@ export class Walk {
 
   private odd(block: Block, sentence: string): void {
     this.remarks.push({ block: block.id, kind: 'odd', sentence })
+  }
+
+  /** To the day that the clock has come to; another day begins afresh. */
+  private catchUp(): void {
+    const reached = this.question.days.findIndex(({ closes }) => closes > this.at)
+    if (reached <= this.today) return
+    this.today = reached
+    this.begunToday = false
+    this.dayIsOver = false
   }
 
   private toOpening(block: Block): void {
