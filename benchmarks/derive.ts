@@ -9,7 +9,7 @@ export async function benchDerive(): Promise<void> {
   let sum = 0
   const bare = await medianTime(5, () => {
     for (const entry of entries) {
-      if (entry.stage !== 'ladder') continue
+      if (entry.kind !== 'ladder') continue
       const value = (quantity: string) =>
         entry.reading.values.find((candidate) => candidate.quantity === quantity)?.value ?? 0
       const [V_A, V_B, I, P] = [value('V_A'), value('V_B'), value('I'), value('P_C')]

@@ -46,7 +46,7 @@ export function ladderOf(steps: number, repeats: number): TrialDocument {
   }
   return {
     format: 'even-watt-trial',
-    formatVersion: 1,
+    formatVersion: 2,
     madeBy: 'benchmark',
     madeAt: trial.startedAt,
     trial,

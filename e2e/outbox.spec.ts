@@ -15,7 +15,7 @@ test.afterAll(() => place.remove())
 const loadsStored = async (page: Page, trial: string) => {
   const answer = await page.request.get(`${place.url}/api/trials/${trial}/entries`)
   const { entries } = (await answer.json()) as { entries: Entry[] }
-  return entries.map((entry) => (entry.stage === 'ladder' ? entry.reading.load : entry.stage))
+  return entries.map((entry) => (entry.kind === 'ladder' ? entry.reading.load : entry.kind))
 }
 
 test('a server killed in the middle of entry loses nothing and doubles nothing', async ({ page }) => {

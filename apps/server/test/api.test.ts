@@ -99,7 +99,7 @@ describe('trials', () => {
     id,
     revision,
     at: new Date().toISOString(),
-    stage: 'motors',
+    kind: 'motors',
     reading: { number: 1, load: 'pump', outcome: 'started' },
   })
 
@@ -156,7 +156,7 @@ describe('trials', () => {
       id: newId(),
       revision: 1,
       at: new Date().toISOString(),
-      stage: 'take back',
+      kind: 'take back',
       entry: newId(),
       why: 'x',
     }
@@ -191,7 +191,7 @@ describe('trials', () => {
   it('never change or delete what was captured, even in SQL', async () => {
     const { id } = await start()
     await api().post(`/api/trials/${id}/entries`).send([motor()]).expect(200)
-    await expect(pool.query('update entry set stage = $1 where trial = $2', ['x', id])).rejects.toThrow(
+    await expect(pool.query('update entry set kind = $1 where trial = $2', ['x', id])).rejects.toThrow(
       'only grows',
     )
     await expect(pool.query('delete from entry where trial = $1', [id])).rejects.toThrow('only grows')
@@ -269,8 +269,8 @@ describe('a trial as a document', () => {
 
   it('keeps a script in a name as text, and neutralises formulas in CSV', async () => {
     const fresh = (entry: Entry): Entry => ({ ...entry, id: newId() })
-    const first = ottrel.entries.find((entry) => entry.stage === 'ladder')
-    if (first?.stage !== 'ladder') throw new Error('no ladder')
+    const first = ottrel.entries.find((entry) => entry.kind === 'ladder')
+    if (first?.kind !== 'ladder') throw new Error('no ladder')
     const nasty = {
       ...ottrel,
       trial: { ...ottrel.trial, id: newId(), title: '<script>alert(1)</script>' },
@@ -313,7 +313,7 @@ describe('the door', () => {
     await api().post('/api/demo').expect(204)
     const units = (await api().get('/api/units').expect(200)).body as StoredUnit[]
     expect(units.filter((candidate) => candidate.id === unit.id)).toHaveLength(1)
-    const schema = (await api().get('/api/schema/trial-1.json').expect(200)).body as unknown
+    const schema = (await api().get('/api/schema/trial.json').expect(200)).body as unknown
     expect(schema).toEqual(JSON.parse(readFileSync('docs/trial.schema.json', 'utf8')))
   })
 
@@ -367,10 +367,10 @@ describe('surveys, load tests and cautions', () => {
     await api().post('/api/trials/import').send(document)
     const stages = async () => {
       const { body } = await api().get(`/api/trials/${trial.id}/export.json`).expect(200)
-      return (body as { entries: { stage: string }[] }).entries.map(({ stage }) => stage)
+      return (body as { entries: { kind: string }[] }).entries.map(({ kind }) => kind)
     }
     expect(await stages()).toEqual(expect.arrayContaining(['survey', 'load test', 'prediction', 'make safe']))
-    const entry = { id: newId(), revision: 1, at: '2026-03-12T12:00:00.000Z', stage: 'survey' }
+    const entry = { id: newId(), revision: 1, at: '2026-03-12T12:00:00.000Z', kind: 'survey' }
     const refused = await api()
       .post(`/api/trials/${trial.id}/entries`)
       .send([{ ...entry, reading: { current: 0, method: 'across', readings: [] } }])

@@ -15,7 +15,7 @@ describe('readings as CSV', () => {
   it('have a row for every reading and a column for every meter of a quantity', () => {
     const [header = '', ...body] = rows(pellam)
     expect(body).toHaveLength(
-      pellam.entries.filter((entry) => entry.stage === 'ladder' || entry.stage === 'no load').length,
+      pellam.entries.filter((entry) => entry.kind === 'ladder' || entry.kind === 'no load').length,
     )
     expect(header).toContain('V_C [V] Bench DMM 2')
     expect(header).toContain('V_C [V] Pocket meter')
@@ -31,7 +31,7 @@ describe('readings as CSV', () => {
   })
 
   it('quote what people write', () => {
-    const ladder = ottrel.entries.find((entry): entry is EntryOf<'ladder'> => entry.stage === 'ladder')
+    const ladder = ottrel.entries.find((entry): entry is EntryOf<'ladder'> => entry.kind === 'ladder')
     if (!ladder) throw new Error('no ladder')
     const with_ = (note: string) =>
       readingsCsv({ ...ottrel, entries: [{ ...ladder, reading: { ...ladder.reading, note } }] })
@@ -42,7 +42,7 @@ describe('readings as CSV', () => {
 
 describe('entries that do not fit', () => {
   const entry = (patch: object): Entry =>
-    ({ id: 'a', revision: 1, at: '', stage: 'take back', entry: 'b', why: 'x', ...patch }) as Entry
+    ({ id: 'a', revision: 1, at: '', kind: 'take back', entry: 'b', why: 'x', ...patch }) as Entry
   const faults = (entries: Entry[], known: string[] = []) =>
     faultsIn(entries, new Set([1, 2]), new Set(known)).map(({ path }) => path)
 

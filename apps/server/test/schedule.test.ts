@@ -65,7 +65,7 @@ describe('a schedule on the server', () => {
       id: newId(),
       revision: 1,
       at,
-      stage: 'run',
+      kind: 'run',
       reading: { block: block?.id, action },
     })
     const sent = [event('start', '2026-04-02T08:31:00.000Z'), event('finish', '2026-04-02T08:50:00.000Z')]
@@ -87,7 +87,7 @@ describe('a schedule on the server', () => {
     const id = newId()
     // Ids of their own: the other tests on this database take the demo in as it is.
     const entries = ottrel.entries
-      .filter(({ stage }) => stage === 'run')
+      .filter(({ kind }) => kind === 'run')
       .map((entry) => ({ ...entry, id: newId() }))
     await api()
       .post('/api/trials/import')

@@ -69,7 +69,7 @@ describe('the demo trials', () => {
 
   it('show the Ottrel at 1400 W as the scenario says', () => {
     const at1400 = ottrel?.analyses.map((analysis) =>
-      analysis.steps.find((step) => step.load.startsWith('immersion rod')),
+      analysis.ladder.steps.find((step) => step.load.startsWith('immersion rod')),
     )
     const read = (i: number, key: 'eta_unit' | 'eta_system') => {
       const figure = at1400?.[i]?.[key]

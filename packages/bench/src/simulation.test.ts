@@ -97,22 +97,24 @@ describe('a thousand benches', () => {
       const hand = new BenchHand(seed, meters, '2026-03-12T08:00:00.000Z')
       const one = trialOn(hand, first, stationUnits.ottrel)
       const two = trialOn(hand, second, stationUnits.ottrelC)
-      one.steps.forEach((step, i) => {
+      one.ladder.steps.forEach((step, i) => {
         const truth = operate(first, loads[i] ?? [])
         if (truth && isFigure(step.eta_unit)) atStep.count(step.eta_unit.x, truth.P_C / truth.P_B)
       })
       const truth = operate(first, [])
-      if (truth && isFigure(one.noLoad.P_idle)) idle.count(one.noLoad.P_idle.x, truth.P_B)
-      if (!hasFit(one.unitFit) || !hasFit(two.unitFit)) throw new Error('no curve')
-      const [oneOfTwo, twoOfTwo] = fitTogether([one.unitCurve, two.unitCurve])
+      if (truth && isFigure(one.noLoad.on.P_idle)) idle.count(one.noLoad.on.P_idle.x, truth.P_B)
+      if (!hasFit(one.ladder.unitFit) || !hasFit(two.ladder.unitFit)) throw new Error('no curve')
+      const [oneOfTwo, twoOfTwo] = fitTogether([one.ladder.unitCurve, two.ladder.unitCurve])
       if (!oneOfTwo || !twoOfTwo || !hasFit(oneOfTwo) || !hasFit(twoOfTwo)) throw new Error('no curve')
       for (const P of between) {
-        const [a, b] = [efficiencyAt(one.unitFit, P), efficiencyAt(two.unitFit, P)]
+        const [a, b] = [efficiencyAt(one.ladder.unitFit, P), efficiencyAt(two.ladder.unitFit, P)]
         const apart = differenceOf(efficiencyAt(oneOfTwo, P), efficiencyAt(twoOfTwo, P))
         onCurve.count(a, trueEfficiency(first, P))
         difference.count(apart.x, trueEfficiency(first, P) - trueEfficiency(second, P))
         // Where the fan may be in either state, that and not the meters sets the width.
-        const told = [one.unitFit, two.unitFit].every((fit) => statesAt(fit.regimes, P).length === 1)
+        const told = [one.ladder.unitFit, two.ladder.unitFit].every(
+          (fit) => statesAt(fit.regimes, P).length === 1,
+        )
         if (told) narrower.push(Math.hypot(expanded(a), expanded(b)) / expanded(apart.x))
       }
     }

@@ -102,7 +102,10 @@ describe('the supply of three hundred benches', () => {
     for (let seed = 1; seed <= benches; seed++) {
       const hand = new BenchHand(seed, meters, '2026-03-12T08:00:00.000Z')
       const { analysis } = measure(hand, bad)
-      const { supply, steps } = analysis
+      const {
+        supply,
+        ladder: { steps },
+      } = analysis
       if (!('R' in supply.atA)) throw new Error('no fit')
       source.count(supply.atA.R, bad.bank.R)
       path.count(supply.ladderPath, total(bad))
@@ -122,7 +125,7 @@ describe('the supply of three hundred benches', () => {
       const remade = operate(sound, loads.at(-1) ?? [])
       predicted.count(step?.V_B, remade?.V_B ?? NaN)
       const healthy = measure(hand, sound).analysis
-      const other = healthy.steps.at(-1)
+      const other = healthy.ladder.steps.at(-1)
       if (other && attributeStep(other, healthy.supply, rig).culprit?.kind === 'unit') cleared += 1
     }
   }, 120_000)

@@ -67,13 +67,13 @@ describe('what is taken', () => {
     ['an attempt', MotorAttempt, { number: 1, load: 'pump', outcome: 'stalled' }],
     ['a limiter', LimiterSet, { claim: id, revision: 1, limiter: 'joint' }],
     ['a new trial', NewTrial, { id, unit: id, rig: id, title: 'T', by: 'R.O.' }],
-    ['a taking back', Entry, { id, revision: 1, at, stage: 'take back', entry: id, why: 'slip' }],
+    ['a taking back', Entry, { id, revision: 1, at, kind: 'take back', entry: id, why: 'slip' }],
     [
       'a correction',
       Entry,
-      { id, revision: 2, at, stage: 'ladder', reading: ladder, replaces: { entry: id, why: 'digits' } },
+      { id, revision: 2, at, kind: 'ladder', reading: ladder, replaces: { entry: id, why: 'digits' } },
     ],
-    ['an oddity kept', Entry, { id, revision: 1, at, stage: 'keep', entry: id, oddity: 3, why: 'charger' }],
+    ['an oddity kept', Entry, { id, revision: 1, at, kind: 'keep', entry: id, oddity: 3, why: 'charger' }],
   ])('%s', (_words, schema, taken) => expect(first(schema, taken)).toBeUndefined())
 })
 
@@ -167,21 +167,21 @@ describe('what is refused, and how', () => {
       'Limiter: one of supply, load, meter, protection, joint, time.',
     ],
     [
-      'a stage of its own',
+      'a kind of its own',
       Entry,
-      { id, revision: 1, at, stage: 'lunch' },
-      'Stage: one of no load, ladder, motors, load test, survey, prediction, make safe, run, take back, keep.',
+      { id, revision: 1, at, kind: 'lunch' },
+      'Kind of entry: one of no load, ladder, motors, load test, survey, prediction, make safe, run, take back, keep.',
     ],
     [
       'a time without its zone',
       Entry,
-      { id, revision: 1, at: '2026-03-12 09:12', stage: 'take back', entry: id, why: 'x' },
+      { id, revision: 1, at: '2026-03-12 09:12', kind: 'take back', entry: id, why: 'x' },
       'Taken at: a date and time in UTC, like 2026-03-12T09:12:00Z.',
     ],
     [
       'a taking back without why',
       Entry,
-      { id, revision: 1, at, stage: 'take back', entry: id, why: '' },
+      { id, revision: 1, at, kind: 'take back', entry: id, why: '' },
       'Why it is taken back: some words are needed here.',
     ],
   ])('%s', (_words, schema, refused, sentence) => expect(first(schema, refused)).toBe(sentence))

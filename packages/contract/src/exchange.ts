@@ -1,9 +1,10 @@
 import * as z from 'zod/mini'
+import { Entry } from './entries'
 import { instant, words } from './shared'
-import { Entry, Trial } from './trials'
+import { Trial } from './trials'
 
 export const formatName = 'even-watt-trial'
-export const formatVersion = 1
+export const formatVersion = 2
 
 /** A trial as one document: all that is needed to compute every figure again. */
 export const TrialDocument = z.object({
@@ -18,7 +19,7 @@ export type TrialDocument = z.infer<typeof TrialDocument>
 
 /** The published JSON Schema of the document. */
 export const trialJsonSchema = () => ({
-  $id: 'even-watt-trial-1.schema.json',
-  title: 'Even Watt trial, format version 1',
+  $id: `even-watt-trial-${formatVersion}.schema.json`,
+  title: `Even Watt trial, format version ${formatVersion}`,
   ...z.toJSONSchema(TrialDocument, { io: 'input', unrepresentable: 'any' }),
 })

@@ -1,6 +1,19 @@
 import * as z from 'zod/mini'
-import { LoadKind } from './ladder'
-import { Id, instant, number, positive, text, whole, words } from './shared'
+import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
+
+/** Kinds of load, by how their watts follow the voltage (docs/method/loads.md). */
+export const loadKinds = [
+  'element',
+  'filament',
+  'electronic',
+  'induction motor',
+  'brush motor',
+  'microwave',
+  'half-wave',
+  'mixed',
+] as const
+export const LoadKind = oneOf('Kind of load', loadKinds)
+export type LoadKind = z.infer<typeof LoadKind>
 
 /** One way a load can be set, with the watts on its label. */
 export const LoadSetting = z.object({

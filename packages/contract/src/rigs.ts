@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { Conductor } from './conductors'
-import { assignables } from './ladder'
+import { assignables } from './evidence'
 import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
 import { Bank, Support } from './supply'
 

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Values } from './ladder'
+import { Values } from './evidence'
 import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
 
 /** The stages of a day at the bench, in the order of work (handbook §3). */

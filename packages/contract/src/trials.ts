@@ -1,14 +1,10 @@
 import * as z from 'zod/mini'
 import { DutyLine, LimiterSet } from './findings'
-import { LadderReading, NoLoadReading } from './ladder'
 import { StoredMeter } from './meters'
-import { MotorAttempt } from './motors'
 import { LadderPlanned } from './plan'
-import { Prediction, StoredRig, Survey } from './rigs'
-import { Acknowledged } from './safety'
-import { RunEvent, Schedule } from './schedule'
+import { StoredRig } from './rigs'
+import { Schedule } from './schedule'
 import { Id, instant, positive, text, whole, words } from './shared'
-import { LoadTest } from './supply'
 import { StoredUnit } from './units'
 
 /** The parts of a trial that may be edited; readings and revisions only grow. */
@@ -42,49 +38,6 @@ export const Revision = z.object({
   meters: z.array(StoredMeter).check(z.maxLength(100)),
 })
 export type Revision = z.infer<typeof Revision>
-
-const entryBase = {
-  id: Id,
-  revision: whole('Revision', 1, 1000),
-  at: instant('Taken at'),
-  /** The entry this one corrects, with why. */
-  replaces: z.optional(z.object({ entry: Id, why: words('Why it is corrected', 300) })),
-}
-
-/** Everything captured at the bench, in an append-only record. */
-export const Entry = z.discriminatedUnion(
-  'stage',
-  [
-    z.object({ ...entryBase, stage: z.literal('no load'), reading: NoLoadReading }),
-    z.object({ ...entryBase, stage: z.literal('ladder'), reading: LadderReading }),
-    z.object({ ...entryBase, stage: z.literal('motors'), reading: MotorAttempt }),
-    z.object({ ...entryBase, stage: z.literal('load test'), reading: LoadTest }),
-    z.object({ ...entryBase, stage: z.literal('survey'), reading: Survey }),
-    z.object({ ...entryBase, stage: z.literal('prediction'), reading: Prediction }),
-    z.object({ ...entryBase, stage: z.literal('make safe'), reading: Acknowledged }),
-    z.object({ ...entryBase, stage: z.literal('run'), reading: RunEvent }),
-    z.object({
-      ...entryBase,
-      stage: z.literal('take back'),
-      entry: Id,
-      why: words('Why it is taken back', 300),
-    }),
-    z.object({
-      ...entryBase,
-      stage: z.literal('keep'),
-      entry: Id,
-      oddity: whole('Oddity', 1, 30),
-      why: words('Why it is kept', 300),
-    }),
-  ],
-  'Stage: one of no load, ladder, motors, load test, survey, prediction, make safe, run, take back, keep.',
-)
-export type Entry = z.infer<typeof Entry>
-export type EntryOf<S extends Entry['stage']> = Extract<Entry, { stage: S }>
-
-export const Entries = z
-  .array(Entry)
-  .check(z.minLength(1, 'Entries: none were sent.'), z.maxLength(5000, 'Entries: 5000 at most at once.'))
 
 export const Trial = z.extend(TrialSettings, {
   id: Id,

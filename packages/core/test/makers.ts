@@ -183,7 +183,7 @@ export const ladderEntry = (
   return {
     ...base(revision),
     ...(replaces ? { replaces } : {}),
-    stage: 'ladder',
+    kind: 'ladder',
     reading: {
       step: uuid(made + 50_000),
       position: made,
@@ -202,14 +202,14 @@ export const noLoadEntry = (
   const { revision = 1, ...reading } = more
   return {
     ...base(revision),
-    stage: 'no load',
+    kind: 'no load',
     reading: { mode: 'on', values: valuesOf(values), ...reading },
   }
 }
 
 export const takeBack = (entry: string, revision = 1): EntryOf<'take back'> => ({
   ...base(revision),
-  stage: 'take back',
+  kind: 'take back',
   entry,
   why: 'slip',
 })

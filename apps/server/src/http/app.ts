@@ -54,7 +54,7 @@ export function createApp({ pool, log, web }: AppOptions): Express {
     await loadDemo(pool)
     response.status(204).end()
   })
-  app.get('/api/schema/trial-1.json', (_request, response) => {
+  app.get('/api/schema/trial.json', (_request, response) => {
     response.type('application/schema+json').send(JSON.stringify(trialJsonSchema()))
   })
   app.use('/api', () => {

@@ -14,12 +14,12 @@ export function loadRoutes(pool: Pool): Router {
   router.get('/taken', async (_request, response) => {
     const { rows } = await pool.query<{ body: Entry }>(
       `select body from entry
-       where stage = 'ladder' and jsonb_array_length(coalesce(body #> '{reading,uses}', '[]'::jsonb)) = 1
+       where kind = 'ladder' and jsonb_array_length(coalesce(body #> '{reading,uses}', '[]'::jsonb)) = 1
        order by sequence desc limit $1`,
       [mostReadings],
     )
     const loads = (await listDocuments(pool, 'load')) as unknown as StoredLoad[]
-    const readings = rows.flatMap(({ body }) => (body.stage === 'ladder' ? [body.reading] : []))
+    const readings = rows.flatMap(({ body }) => (body.kind === 'ladder' ? [body.reading] : []))
     const taken: Taken[] = takenOf(loads, readings)
     response.json(taken)
   })

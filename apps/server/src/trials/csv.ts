@@ -11,7 +11,7 @@ export function readingsCsv({ trial, entries }: TrialDocument): string {
     trial.revisions.flatMap((revision) => revision.meters.map((meter) => [meter.id, meter.name] as const)),
   )
   const { struckWhy } = replay(trial, entries)
-  const readings = entries.filter((entry) => entry.stage === 'ladder' || entry.stage === 'no load')
+  const readings = entries.filter((entry) => entry.kind === 'ladder' || entry.kind === 'no load')
   const columnOf = (value: (typeof readings)[number]['reading']['values'][number]) => {
     const source = value.meter ? (names.get(value.meter) ?? 'unknown meter') : value.grade
     const { unit } = quantityData[value.quantity]
@@ -25,10 +25,10 @@ export function readingsCsv({ trial, entries }: TrialDocument): string {
     ),
   ])
   const rows = readings.map((entry) => {
-    const ladder = entry.stage === 'ladder' ? entry.reading : undefined
+    const ladder = entry.kind === 'ladder' ? entry.reading : undefined
     return {
       taken: entry.at,
-      stage: entry.stage,
+      entry: entry.kind,
       'rig revision': entry.revision,
       step: ladder?.step ?? '',
       load: ladder?.load ?? '',

@@ -1,4 +1,11 @@
-import { formatName, formatVersion, TrialDocument, TrialSettings, type Trial } from '@even-watt/contract'
+import {
+  formatName,
+  formatVersion,
+  TrialDocument,
+  TrialSettings,
+  upgradeDocument,
+  type Trial,
+} from '@even-watt/contract'
 import type { Pool } from 'pg'
 import { transaction } from '../database/pool'
 import { ProblemError } from '../http/problem'
@@ -36,7 +43,7 @@ export function readDocument(content: unknown): TrialDocument {
       'Open it with a newer Even Watt.',
     )
   }
-  return parse(content, TrialDocument)
+  return parse(upgradeDocument(content), TrialDocument)
 }
 
 /** Takes a whole trial in, or nothing of it. */

@@ -143,17 +143,17 @@ export async function appendEntries(
   entries: readonly Entry[],
 ): Promise<string[]> {
   const { rows } = await db.query<{ id: string }>(
-    `insert into entry (id, trial, revision, stage, body)
-     select id, $1, revision, stage, body
+    `insert into entry (id, trial, revision, kind, body)
+     select id, $1, revision, kind, body
      from rows from (unnest($2::uuid[]), unnest($3::int[]), unnest($4::text[]), unnest($5::jsonb[]))
-       with ordinality as sent (id, revision, stage, body, place)
+       with ordinality as sent (id, revision, kind, body, place)
      order by place
      on conflict (id) do nothing returning id`,
     [
       trial,
       entries.map((entry) => entry.id),
       entries.map((entry) => entry.revision),
-      entries.map((entry) => entry.stage),
+      entries.map((entry) => entry.kind),
       entries.map((entry) => JSON.stringify(entry)),
     ],
   )

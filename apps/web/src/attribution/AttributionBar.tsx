@@ -1,11 +1,11 @@
-import { attributeStep, isFigure, type Analysis, type Part, type StepFigures } from '@even-watt/core'
+import { attributeStep, isFigure, type Analysis, type LostPart, type StepFigures } from '@even-watt/core'
 import { useMemo } from 'react'
 import { useShowWorking } from '../ui/working'
 
 /** Below this share a part has no label of its own on the bar. */
 const labelled = 0.09
 
-const fill = (part: Part, culprit: boolean): string =>
+const fill = (part: LostPart, culprit: boolean): string =>
   culprit && part.excess ? 'var(--madder)' : part.kind === 'bank' ? 'var(--copper)' : 'var(--plum)'
 
 interface Props {

@@ -98,7 +98,7 @@ function One({ finding, editable }: { finding: Finding; editable: boolean }) {
 function Split({ finding }: { finding: Finding }) {
   const { view } = useTrial()
   const analysis = view.analyses.find(({ record }) => record.revision.number === finding.revision)
-  const step = analysis?.steps.find((one) => one.step.id === finding.step)
+  const step = analysis?.ladder.steps.find((one) => one.step.id === finding.step)
   return analysis && step ? (
     <div className="max-w-[46rem]">
       <AttributionBar step={step} analysis={analysis} wordless />

@@ -32,9 +32,9 @@ interface Props {
 
 /** What the curve amounts to: its terms, its peak, where the claim holds, and one number by each school. */
 export function CurveFigures({ analysis, rated, duty, dutyEditor }: Props) {
-  const fit = analysis.unitFit
+  const fit = analysis.ladder.unitFit
   if (!hasFit(fit)) return <p className="text-quiet">{fit.missing}</p>
-  const inputs = analysis.steps.map((step) => step.P_loss).filter(isFigure)
+  const inputs = analysis.ladder.steps.map((step) => step.P_loss).filter(isFigure)
   const figure = (
     symbol: string,
     unit: FigureUnit,

@@ -25,7 +25,7 @@ export function LadderCharts({ chosenStep, onChoose }: Props) {
     (theme: ChartTheme) => lossChart(analysis, chosenStep, theme),
     [analysis, chosenStep],
   )
-  if (!analysis.steps.length) return null
+  if (!analysis.ladder.steps.length) return null
   const name = `${trial.title} rig ${analysis.record.revision.number}`
   return (
     <div className="mt-3 grid gap-6 lg:grid-cols-2 print:grid-cols-2 print:[zoom:0.75]">

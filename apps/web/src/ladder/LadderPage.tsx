@@ -35,7 +35,7 @@ function Ladder() {
   const [takingBack, setTakingBack] = useState<string>()
   const entry = useRef<EntryHandle>(null)
 
-  const steps = analysis.steps
+  const steps = analysis.ladder.steps
   const chosenFigures = steps.find((step) => step.step.id === picked) ?? steps.at(-1)
   const chosen = chosenFigures?.step.id
   const ratedClaim = revision.unit.claims.find((claim) => claim.quantity === 'continuous power')
@@ -65,7 +65,7 @@ function Ladder() {
     if (chosenFigures) entry.current?.repeat(chosenFigures)
   }
   const lastCapture = entries
-    .filter((entry) => entry.stage === 'ladder' && !view.record.struckWhy.has(entry.id))
+    .filter((entry) => entry.kind === 'ladder' && !view.record.struckWhy.has(entry.id))
     .reduce<string | undefined>((_, entry) => entry.id, undefined)
   useLadderKeys({
     steps: steps.map((step) => step.step.id),

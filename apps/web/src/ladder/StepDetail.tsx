@@ -47,8 +47,8 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
     if (entry === undefined) return
     void capture(trial.id, [
       asked.kind === 'take back'
-        ? { ...base, stage: 'take back', entry }
-        : { ...base, stage: 'keep', entry, oddity: asked.oddity.number },
+        ? { ...base, kind: 'take back', entry }
+        : { ...base, kind: 'keep', entry, oddity: asked.oddity.number },
     ])
     setAsked(undefined)
   }

@@ -1,4 +1,4 @@
-import type { Analysis, StepFigures } from '@even-watt/core'
+import { type Analysis, type StepFigures, readingsOf } from '@even-watt/core'
 import { isFigure } from '@even-watt/core'
 import type { ReactNode } from 'react'
 import { Fig } from '../ui/Fig'
@@ -25,7 +25,7 @@ const together = 25
  */
 export function StepGrid(props: Props) {
   const { layout, analysis } = props
-  const runs = Math.max(1, Math.ceil(analysis.steps.length / together))
+  const runs = Math.max(1, Math.ceil(analysis.ladder.steps.length / together))
   return Array.from({ length: runs }, (_, run) => (
     <div
       key={run}
@@ -60,7 +60,7 @@ function Run({
   unsentSteps,
   onChoose,
 }: Props & { from: number }) {
-  return analysis.steps
+  return analysis.ladder.steps
     .slice(from, from + together)
     .map((figures, i) => (
       <StepRow
@@ -129,16 +129,16 @@ export function labelOf(figures: StepFigures, rated: number | undefined, i: numb
 
 /** Idle, from the no-load stage: the foot of the ladder. */
 function IdleRow({ analysis }: { analysis: Analysis }) {
-  const { noLoad } = analysis
-  if (!analysis.record.noLoad.length) return null
+  const { on } = analysis.noLoad
+  if (!readingsOf(analysis.record, 'no load').length) return null
   const cells: Record<string, ReactNode> = {
-    V_A: <Fig of={noLoad.read.V_A} bare />,
-    V_B: <Fig of={noLoad.read.V_B} bare />,
-    I: <Fig of={noLoad.I_idle} bare />,
-    P_loss: <Fig of={noLoad.P_idle} bare />,
-    V_C: <Fig of={noLoad.read.V_C} bare />,
-    f: <Fig of={noLoad.read.f} bare />,
-    THD: <Fig of={noLoad.read.THD} bare />,
+    V_A: <Fig of={on.read.V_A} bare />,
+    V_B: <Fig of={on.read.V_B} bare />,
+    I: <Fig of={on.I_idle} bare />,
+    P_loss: <Fig of={on.P_idle} bare />,
+    V_C: <Fig of={on.read.V_C} bare />,
+    f: <Fig of={on.read.f} bare />,
+    THD: <Fig of={on.read.THD} bare />,
   }
   return (
     <tr className="h-[26px] border-b border-rule">

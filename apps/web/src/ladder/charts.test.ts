@@ -16,19 +16,19 @@ const seriesOf = (option: { series?: unknown }) => option.series as Series[]
 
 describe('the efficiency chart', () => {
   const option = efficiencyChart(
-    { analyses: view.analyses, chosen: second, chosenStep: second.steps[3]?.step.id, claim: 0.92 },
+    { analyses: view.analyses, chosen: second, chosenStep: second.ladder.steps[3]?.step.id, claim: 0.92 },
     theme,
   )
 
   it('draws every measured step with its error bar, and the chosen one apart', () => {
     const points = seriesOf(option).find((series) => series.type === 'scatter')
-    expect(points?.data).toHaveLength(second.steps.length)
+    expect(points?.data).toHaveLength(second.ladder.steps.length)
     const chosen = (points?.data as { key: string; itemStyle: { color: string } }[]).filter(
       (point) => point.itemStyle.color === 'ink',
     )
-    expect(chosen.map((point) => point.key)).toEqual([second.steps[3]?.step.id])
+    expect(chosen.map((point) => point.key)).toEqual([second.ladder.steps[3]?.step.id])
     expect(seriesOf(option).find((series) => series.type === 'custom')?.data).toHaveLength(
-      second.steps.length,
+      second.ladder.steps.length,
     )
   })
 
@@ -54,7 +54,7 @@ describe('the efficiency chart', () => {
       expect(value[1]).toBeGreaterThan(y.min)
     }
     const nasty = ottrel.entries.map((entry) =>
-      entry.stage === 'ladder' ? { ...entry, reading: { ...entry.reading, load: '<img src=x>' } } : entry,
+      entry.kind === 'ladder' ? { ...entry, reading: { ...entry.reading, load: '<img src=x>' } } : entry,
     )
     const [analysis] = viewTrial(ottrel.trial, nasty).analyses
     if (!analysis) throw new Error('no analysis')
@@ -70,7 +70,7 @@ describe('the efficiency chart', () => {
   })
 
   it('stands with a single step, without a curve', () => {
-    const few = ottrel.entries.filter((entry) => entry.stage === 'ladder').slice(0, 1)
+    const few = ottrel.entries.filter((entry) => entry.kind === 'ladder').slice(0, 1)
     const [analysis] = viewTrial(ottrel.trial, few).analyses
     if (!analysis) throw new Error('no analysis')
     const lonely = efficiencyChart(
@@ -87,7 +87,7 @@ describe('the loss chart', () => {
   it('stacks unit, leads and joints to what each step lost between A and C', () => {
     const bars = seriesOf(option).map((series) => series.data as { value: number }[])
     expect(bars).toHaveLength(3)
-    first.steps.forEach((step, i) => {
+    first.ladder.steps.forEach((step, i) => {
       const sum = bars.reduce((total, bar) => total + (bar[i]?.value ?? 0), 0)
       const lost = 'x' in step.P_systemLoss ? step.P_systemLoss.x.value : NaN
       // Rounding of V_A and V_B may leave a joint slightly negative at small loads: it is drawn as nothing.

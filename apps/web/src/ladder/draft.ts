@@ -151,7 +151,7 @@ export function buildEntry(
     faults,
     entry: {
       id: context.id,
-      stage: 'ladder',
+      kind: 'ladder',
       revision: context.revision,
       at: context.at,
       ...(draft.replaces ? { replaces: { ...draft.replaces } } : {}),

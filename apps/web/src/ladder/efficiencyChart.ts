@@ -60,11 +60,12 @@ export function efficiencyChart(
   })
   const revisionWords = (analysis: Analysis) =>
     analyses.length > 1 ? `, rig ${analysis.record.revision.number}` : ''
-  const fit = chosen.unitFit
-  const points = [...chosen.steps, ...analyses.flatMap((analysis) => analysis.steps)].flatMap((step) =>
-    isFigure(step.P_C) && isFigure(step.eta_unit)
-      ? [[step.P_C.x.value, percent(step.eta_unit.x.value)] as const]
-      : [],
+  const fit = chosen.ladder.unitFit
+  const points = [...chosen.ladder.steps, ...analyses.flatMap((analysis) => analysis.ladder.steps)].flatMap(
+    (step) =>
+      isFigure(step.P_C) && isFigure(step.eta_unit)
+        ? [[step.P_C.x.value, percent(step.eta_unit.x.value)] as const]
+        : [],
   )
   const top = Math.max(...points.map(([P]) => P), ...(hasFit(fit) ? [fit.high] : []), 1)
   const worst = Math.min(...points.map(([, eta]) => eta), claim === undefined ? 100 : percent(claim))
@@ -84,19 +85,22 @@ export function efficiencyChart(
     )
   }
   for (const analysis of analyses) {
-    if (hasFit(analysis.systemFit)) {
+    if (hasFit(analysis.ladder.systemFit)) {
       series.push(
-        line(curve(analysis.systemFit, analysis.systemFit.low, analysis.systemFit.high), {
-          lineStyle: { color: theme.copper, width: analysis === chosen ? 2 : 1, type: 'dashed' },
-          endLabel: endLabel(`A to C${revisionWords(analysis)}`, theme.copper, theme),
-        }),
+        line(
+          curve(analysis.ladder.systemFit, analysis.ladder.systemFit.low, analysis.ladder.systemFit.high),
+          {
+            lineStyle: { color: theme.copper, width: analysis === chosen ? 2 : 1, type: 'dashed' },
+            endLabel: endLabel(`A to C${revisionWords(analysis)}`, theme.copper, theme),
+          },
+        ),
       )
     }
   }
   for (const analysis of analyses) {
-    if (analysis !== chosen && hasFit(analysis.unitFit)) {
+    if (analysis !== chosen && hasFit(analysis.ladder.unitFit)) {
       series.push(
-        line(curve(analysis.unitFit, analysis.unitFit.low, analysis.unitFit.high), {
+        line(curve(analysis.ladder.unitFit, analysis.ladder.unitFit.low, analysis.ladder.unitFit.high), {
           lineStyle: { color: theme.petrol, width: 1 },
         }),
       )
@@ -189,7 +193,7 @@ function measuredPoints(
     type: 'scatter',
     symbolSize: 8,
     z: 10,
-    data: analysis.steps.flatMap((step) => {
+    data: analysis.ladder.steps.flatMap((step) => {
       if (!isFigure(step.P_C) || !isFigure(step.eta_unit)) return []
       const [P, eta] = [step.P_C.x.value, percent(step.eta_unit.x.value)]
       const chosen = step.step.id === chosenStep
@@ -219,7 +223,7 @@ function errorBars(analysis: Analysis, theme: ChartTheme): CustomSeriesOption {
     silent: true,
     z: 9,
     clip: true,
-    data: analysis.steps.flatMap((step) => bar(step.P_C, step.eta_unit)),
+    data: analysis.ladder.steps.flatMap((step) => bar(step.P_C, step.eta_unit)),
     encode: { x: 0, y: [1, 2] },
     renderItem: (_parameters, tools) => {
       const low = tools.coord([tools.value(0), tools.value(1)])

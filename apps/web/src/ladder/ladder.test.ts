@@ -58,7 +58,7 @@ describe('the step being typed', () => {
 
   it('comes back from a reading as it was typed, to be corrected', () => {
     for (const entry of trial.entries) {
-      if (entry.stage !== 'ladder') continue
+      if (entry.kind !== 'ladder') continue
       const again = buildEntry(draftOf(entry, fields), fields, context).entry.reading
       expect(again.step).toBe(entry.reading.step)
       expect(again.values.map(({ quantity, value, meter }) => [quantity, value, meter])).toEqual(

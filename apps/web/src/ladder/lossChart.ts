@@ -40,7 +40,7 @@ export function lossChart(
   chosenStep: string | undefined,
   theme: ChartTheme,
 ): ChartOption {
-  const steps = analysis.steps.filter((step) => isFigure(step.P_C) && isFigure(step.P_loss))
+  const steps = analysis.ladder.steps.filter((step) => isFigure(step.P_C) && isFigure(step.P_loss))
   const last = steps.at(-1)
   return {
     textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },

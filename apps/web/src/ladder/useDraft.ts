@@ -3,6 +3,7 @@ import { v7 } from 'uuid'
 import { capture } from '../outbox/outbox'
 import { useTrial } from '../trials/useTrial'
 import { buildEntry, emptyDraft, fieldsOf, type Draft, type EntryField } from './draft'
+import { nextPosition } from '@even-watt/core'
 
 export interface DraftState {
   readonly draft: Draft
@@ -32,7 +33,7 @@ export function useDraft(): DraftState {
   const [ids, setIds] = useState(() => ({ id: v7(), step: v7() }))
   const [insisted, setInsisted] = useState(false)
   const fields = useMemo(() => fieldsOf(revision.rig), [revision.rig])
-  const position = Math.max(0, ...analysis.record.steps.map((step) => step.position)) + 10
+  const position = nextPosition(analysis.ladder.recorded)
 
   const put = useCallback(
     (next: Draft) => {

@@ -28,7 +28,7 @@ export function useDraftPreview({ draft, fields, ids }: DraftState): Preview {
       at: soon,
     })
     if (!entry.reading.values.length) return nothing
-    const existing = record.steps.find((step) => step.id === entry.reading.step)
+    const existing = analysis.ladder.recorded.find((step) => step.id === entry.reading.step)
     const kept = existing?.readings.filter((reading) => reading.id !== later.replaces?.entry) ?? []
     const step = {
       id: entry.reading.step,

@@ -1,5 +1,5 @@
 import { MotorAttempt, startOutcomes } from '@even-watt/contract'
-import { say, type Analysis } from '@even-watt/core'
+import { say, type Analysis, readingsOf, recordedOf } from '@even-watt/core'
 import { useState } from 'react'
 import { BankForSurge } from '../schedule/BankForSurge'
 import { StageHead } from '../trials/StageHead'
@@ -20,7 +20,9 @@ export function MotorsPage() {
       </p>
       <BankForSurge />
       <AttemptTable analysis={analysis} editable />
-      <AttemptForm key={`${analysis.record.revision.number} ${analysis.record.motors.length}`} />
+      <AttemptForm
+        key={`${analysis.record.revision.number} ${readingsOf(analysis.record, 'motors').length}`}
+      />
     </>
   )
 }
@@ -28,10 +30,7 @@ export function MotorsPage() {
 export function AttemptTable({ analysis, editable = false }: { analysis: Analysis; editable?: boolean }) {
   const { view } = useTrial()
   const [takingBack, setTakingBack] = useState<string>()
-  const { motors, struck } = analysis.record
-  const all = [...motors, ...struck.filter((entry) => entry.stage === 'motors')].sort(
-    (a, b) => a.reading.number - b.reading.number,
-  )
+  const all = [...recordedOf(analysis.record, 'motors')].sort((a, b) => a.reading.number - b.reading.number)
   if (!all.length) return <p>No attempt on this rig yet.</p>
   const outcomeColour = {
     started: 'text-moss',
@@ -108,7 +107,7 @@ const numbers = [
 function AttemptForm() {
   const { analysis } = useTrial()
   const { field, submit } = useCaptureForm({
-    start: { number: String(analysis.record.motors.length + 1), outcome: 'started' },
+    start: { number: String(readingsOf(analysis.record, 'motors').length + 1), outcome: 'started' },
     schema: MotorAttempt,
     read: ({ number, text }) => ({
       number: number('number'),
@@ -118,7 +117,7 @@ function AttemptForm() {
       note: text('note'),
       ...Object.fromEntries(numbers.map(([name]) => [name, number(name)])),
     }),
-    entry: (reading) => ({ stage: 'motors', reading }),
+    entry: (reading) => ({ kind: 'motors', reading }),
   })
   return (
     <form noValidate onSubmit={submit} className="no-print mt-5">

@@ -1,5 +1,12 @@
 import type { Assignable, Entry, Quantity, Value } from '@even-watt/contract'
-import { parseNumber, quantityData, sayClaim, type NoLoadFigures } from '@even-watt/core'
+import {
+  parseNumber,
+  quantityData,
+  sayClaim,
+  type NoLoadFigures,
+  readingsOf,
+  recordedOf,
+} from '@even-watt/core'
 import { useState, type FormEvent } from 'react'
 import { v7 } from 'uuid'
 import { Verdict } from '../findings/Verdict'
@@ -18,7 +25,7 @@ import { Notice } from '../ui/Notice'
 export function NoLoadPage() {
   const { analysis, view } = useTrial()
   const oddities = (view.oddities[view.analyses.indexOf(analysis)] ?? []).filter((oddity) =>
-    analysis.record.noLoad.some((entry) => entry.id === oddity.at.entry),
+    readingsOf(analysis.record, 'no load').some((entry) => entry.id === oddity.at.entry),
   )
   const idle = view.findings.find((finding) => finding.claim.quantity === 'idle draw')
   return (
@@ -30,10 +37,10 @@ export function NoLoadPage() {
       <div className="grid gap-8 lg:grid-cols-2">
         <section>
           <h2>Idle draw</h2>
-          <IdleFigures figures={analysis.noLoad} />
-          {analysis.noLoad.weak && (
+          <IdleFigures figures={analysis.noLoad.on} />
+          {analysis.noLoad.on.weak && (
             <Notice kind="odd" word="Weak">
-              {analysis.noLoad.weak}
+              {analysis.noLoad.on.weak}
             </Notice>
           )}
           {idle && (
@@ -45,11 +52,11 @@ export function NoLoadPage() {
             </p>
           )}
           <OddityNotices oddities={oddities} />
-          {analysis.search.I_idle &&
-            analysis.record.noLoad.some((entry) => entry.reading.mode === 'search') && (
+          {analysis.noLoad.search.I_idle &&
+            readingsOf(analysis.record, 'no load').some((entry) => entry.reading.mode === 'search') && (
               <>
                 <h2 className="mt-4">Search mode</h2>
-                <IdleFigures figures={analysis.search} />
+                <IdleFigures figures={analysis.noLoad.search} />
               </>
             )}
         </section>
@@ -155,7 +162,7 @@ function NoLoadForm() {
     if (Object.keys(found).length) return
     const entry: Entry = {
       id: v7(),
-      stage: 'no load',
+      kind: 'no load',
       revision: revision.number,
       at,
       reading: {
@@ -228,10 +235,7 @@ function NoLoadForm() {
 function Readings() {
   const { analysis, view, unsent } = useTrial()
   const [takingBack, setTakingBack] = useState<string>()
-  const { noLoad, struck } = analysis.record
-  const all = [...noLoad, ...struck.filter((entry) => entry.stage === 'no load')].sort((a, b) =>
-    a.at.localeCompare(b.at),
-  )
+  const all = recordedOf(analysis.record, 'no load')
   if (!all.length) return <p className="mt-4">No reading without load yet.</p>
   return (
     <section className="mt-4">

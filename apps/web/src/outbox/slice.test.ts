@@ -11,7 +11,7 @@ const item = (n: number): Unsent => {
     id: `id ${n}`,
     revision: 1,
     at: '2026-03-12T09:00:00.000Z',
-    stage: 'motors',
+    kind: 'motors',
     reading: { number: n, load: 'pump', outcome: 'started' },
   }
   return { trial: 'one', entry }

@@ -1,3 +1,4 @@
+import { upgradeEntry, type Entry } from '@even-watt/contract'
 import { openDB, type DBSchema } from 'idb'
 import type { Unsent } from './slice'
 
@@ -21,7 +22,8 @@ export async function keep(items: readonly Unsent[]): Promise<void> {
 
 export async function readKept(): Promise<Unsent[]> {
   const kept = await (await database).getAll('unsent')
-  return kept.map(({ trial, entry }) => ({ trial, entry }))
+  // Kept by an earlier Even Watt, an entry may still be of an older format.
+  return kept.map(({ trial, entry }) => ({ trial, entry: upgradeEntry(entry) as Entry }))
 }
 
 export async function forget(ids: readonly string[]): Promise<void> {

@@ -20,7 +20,10 @@ export function PlannedNext({ onTake }: { onTake: (step: TakenStep) => void }) {
   const { trial, analysis } = useTrial()
   const { loads, plan } = useShelf()
   const unit = useUnitQuestion(analysis)
-  const next = useMemo(() => (plan ? stillPlanned(plan, analysis.steps) : []), [plan, analysis.steps])
+  const next = useMemo(
+    () => (plan ? stillPlanned(plan, analysis.ladder.steps) : []),
+    [plan, analysis.ladder.steps],
+  )
   const [first] = next
   const take = () => {
     if (!first) return

@@ -8,6 +8,7 @@ import { useTrial } from '../trials/useTrial'
 import { Notice, ProblemNotice } from '../ui/Notice'
 import { guessMapping, mapRows, targets, type Mapping, type Target } from './mapping'
 import { bounds, readTable, TableError, type Table } from './readTable'
+import { nextPosition } from '@even-watt/core'
 
 /** Readings from a spreadsheet: choose a file, say what each column is, look, take them in, all or none. */
 export function ImportReadingsPage() {
@@ -76,8 +77,8 @@ function MapAndTake({ table }: { table: Table }) {
   const [send, { isLoading }] = api.useSendEntriesMutation()
   const { refetch } = api.useEntriesQuery(trial.id)
   const navigate = useNavigate()
-  const { revision, steps } = analysis.record
-  const last = Math.max(0, ...steps.map((step) => step.position))
+  const { revision } = analysis.record
+  const last = nextPosition(analysis.ladder.recorded)
   const mapped = useMemo(
     () =>
       mapRows(table.rows, mapping, {

@@ -145,7 +145,7 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
     const note = texts.get('note')?.slice(0, 1000)
     entries.push({
       id: context.newId(),
-      stage: 'ladder',
+      kind: 'ladder',
       revision: context.revision.number,
       at: context.at,
       reading: {

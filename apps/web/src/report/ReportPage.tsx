@@ -1,4 +1,4 @@
-import { authority, claimValue, coverage, type Analysis } from '@even-watt/core'
+import { authority, claimValue, coverage, type Analysis, readingsOf } from '@even-watt/core'
 import { AgainstBefore } from '../compare/AgainstBefore'
 import { FindingList } from '../findings/FindingsPage'
 import { labelOf } from '../ladder/StepGrid'
@@ -61,8 +61,8 @@ export function ReportPage() {
             <SupplySections analysis={analysis} />
           </TrialContext>
           <Section title="No load">
-            {analysis.record.noLoad.length ? (
-              <IdleFigures figures={analysis.noLoad} />
+            {readingsOf(analysis.record, 'no load').length ? (
+              <IdleFigures figures={analysis.noLoad.on} />
             ) : (
               <p>Not read on this rig.</p>
             )}
@@ -74,7 +74,7 @@ export function ReportPage() {
             <AgainstBefore />
             <LadderCharts chosenStep={undefined} />
           </TrialContext>
-          {analysis.steps.length > 0 && (
+          {analysis.ladder.steps.length > 0 && (
             <Section title="What the curve says">
               <CurveFigures analysis={analysis} rated={ratedOf(analysis)} duty={trial.duty} />
             </Section>
@@ -134,7 +134,7 @@ function SupplySections({ analysis }: { analysis: Analysis }) {
           <SurveyTable survey={survey} />
         </Section>
       )}
-      {record.predictions.map((entry) => (
+      {readingsOf(record, 'prediction').map((entry) => (
         <Section key={entry.id} title={`Predicted: ${entry.reading.words}`}>
           <CameTrue entry={entry} />
         </Section>
@@ -161,7 +161,7 @@ function Section({ title, children }: { title: string; children: React.ReactNode
 
 /** The ladder narrow enough for paper, with uncertainties where they decide. */
 function ReportTable({ analysis }: { analysis: Analysis }) {
-  if (!analysis.steps.length) return <p>No step on this rig.</p>
+  if (!analysis.ladder.steps.length) return <p>No step on this rig.</p>
   const rated = ratedOf(analysis)
   const heads = [
     '%',
@@ -189,7 +189,7 @@ function ReportTable({ analysis }: { analysis: Analysis }) {
           </tr>
         </thead>
         <tbody>
-          {analysis.steps.map((step, i) => (
+          {analysis.ladder.steps.map((step, i) => (
             <tr key={step.step.id}>
               <td className="figures">{labelOf(step, rated, i)}</td>
               <td>{step.load}</td>

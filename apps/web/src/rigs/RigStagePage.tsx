@@ -62,7 +62,10 @@ export function RigPicture({ analysis, at }: { analysis: Analysis; at?: number }
   const { revision } = analysis.record
   const { rig, meters, unit } = revision
   const form = useMemo(() => rigToForm(rig), [rig])
-  const most = Math.max(0, ...analysis.steps.map(({ read }) => (isFigure(read.I) ? read.I.x.value : 0)))
+  const most = Math.max(
+    0,
+    ...analysis.ladder.steps.map(({ read }) => (isFigure(read.I) ? read.I.x.value : 0)),
+  )
   const current = at ?? most
   const survey = analysis.supply.surveys.at(-1)
   const losses = useMemo(

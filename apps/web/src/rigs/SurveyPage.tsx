@@ -174,7 +174,7 @@ function SurveyForm() {
         note: text('note'),
       }
     },
-    entry: (reading) => ({ stage: 'survey', reading }),
+    entry: (reading) => ({ kind: 'survey', reading }),
   })
   const across = form['method'] !== 'points'
   if (!elements.length)

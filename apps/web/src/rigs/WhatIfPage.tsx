@@ -16,6 +16,7 @@ import {
   uncertain,
   viewSupply,
   type Analysis,
+  readingsOf,
 } from '@even-watt/core'
 import { useMemo, useState } from 'react'
 import { v7 } from 'uuid'
@@ -80,7 +81,7 @@ function Trying() {
         id: v7(),
         revision: number,
         at: new Date().toISOString(),
-        stage: 'prediction',
+        kind: 'prediction',
         reading: keepPrediction(changes, words, predicted.steps, headroom),
       },
     ])
@@ -248,7 +249,8 @@ function AddChange({ rig, onAdd }: { rig: StoredRig; onAdd: (change: RigChange) 
 /** Predictions kept on one revision, beside what the next one then showed. */
 function Kept({ analysis }: { analysis: Analysis }) {
   const [takingBack, setTakingBack] = useState<string>()
-  const { predictions, revision } = analysis.record
+  const { revision } = analysis.record
+  const predictions = readingsOf(analysis.record, 'prediction')
   if (!predictions.length) return null
   return (
     <section className="mt-5">
@@ -293,7 +295,7 @@ export function CameTrue({ entry }: { entry: EntryOf<'prediction'> }) {
         <tbody>
           {entry.reading.steps.map(({ power, V_B, u }) => {
             const predicted = uncertain(V_B, 'prediction', u)
-            const match = after?.steps.find(
+            const match = after?.ladder.steps.find(
               ({ P_C, read }) =>
                 isFigure(P_C) && isFigure(read.V_B) && Math.abs(P_C.x.value - power) < sameLoad * power,
             )

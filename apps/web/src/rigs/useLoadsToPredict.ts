@@ -14,6 +14,6 @@ export function useLoadsToPredict(analysis: Analysis): LoadToPredict[] {
       load: `planned: ${sayUses(shelf, uses)}`,
       watts: expected,
     }))
-    return loadsToPredict(analysis.steps, planned, loss)
+    return loadsToPredict(analysis.ladder.steps, planned, loss)
   }, [analysis, trial.plan, shelf, loss])
 }

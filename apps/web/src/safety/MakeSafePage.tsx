@@ -23,7 +23,7 @@ export function MakeSafePage() {
         id: v7(),
         revision: analysis.record.revision.number,
         at: new Date().toISOString(),
-        stage: 'make safe',
+        kind: 'make safe',
         reading: {
           by: name.trim(),
           cautions: open.map((caution) => ({ name: caution.name, because: caution.because })),

@@ -1,4 +1,11 @@
-import { cautionsFor, isFigure, stillToAcknowledge, weakestLinks, type Caution } from '@even-watt/core'
+import {
+  cautionsFor,
+  isFigure,
+  stillToAcknowledge,
+  weakestLinks,
+  type Caution,
+  readingsOf,
+} from '@even-watt/core'
 import { useMemo } from 'react'
 import { api } from '../api/api'
 import { useTrial } from '../trials/useTrial'
@@ -19,12 +26,15 @@ export function useSafety(): Safety {
   const { data: loads } = api.useLoadsQuery()
   return useMemo(() => {
     const { unit, rig } = analysis.record.revision
-    const most = Math.max(0, ...analysis.steps.map(({ read }) => (isFigure(read.I) ? read.I.x.value : 0)))
+    const most = Math.max(
+      0,
+      ...analysis.ladder.steps.map(({ read }) => (isFigure(read.I) ? read.I.x.value : 0)),
+    )
     const nearLimit = weakestLinks(rig, most)
       .filter(({ margin }) => margin !== undefined && margin < littleMargin)
       .map(({ name }) => name)
     const cautions = cautionsFor({ unit, rig, plan: trial.plan, loads: loads ?? [], nearLimit })
-    const entries = view.record.acknowledged
+    const entries = readingsOf(view.record, 'make safe')
     const by = new Map(
       entries.flatMap(({ at, reading }) =>
         reading.cautions.map(({ name }) => [name, { by: reading.by, at }] as const),

@@ -10,6 +10,7 @@ import { NeedsSchedule } from './SheetPage'
 import { usePaper, type PaperState } from './usePaper'
 import { useSheet } from './useSheet'
 import { capital } from './words'
+import { readingsOf, nextPosition } from '@even-watt/core'
 
 /** What was written on the run sheet, typed back in the same order, box by box. */
 export function PaperPage() {
@@ -59,8 +60,8 @@ function Table({ table, paper, sheet }: TableProps) {
       ids: { id: v7(), step: v7() },
       revision: record.revision.number,
       at,
-      position: Math.max(0, ...record.steps.map((step) => step.position)) + 10,
-      attempt: Math.max(0, ...record.motors.map(({ reading }) => reading.number)) + 1,
+      position: nextPosition(analysis.ladder.recorded),
+      attempt: Math.max(0, ...readingsOf(record, 'motors').map(({ reading }) => reading.number)) + 1,
       loads: sheet.loads,
     })
     if (!read.entry) {

@@ -5,7 +5,7 @@ import { capture } from '../outbox/outbox'
 
 /** Records what happens to the schedule, at the time it happens. */
 export function recordRun(trial: string, revision: number, reading: RunEvent): void {
-  const entry: Entry = { id: v7(), revision, at: new Date().toISOString(), stage: 'run', reading }
+  const entry: Entry = { id: v7(), revision, at: new Date().toISOString(), kind: 'run', reading }
   void capture(trial, [entry])
 }
 

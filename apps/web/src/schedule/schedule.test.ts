@@ -194,7 +194,7 @@ describe('the run sheet', () => {
       [key(ladder, 'P_C')]: '498',
     })
     expect(entry).toMatchObject({
-      stage: 'ladder',
+      kind: 'ladder',
       at: context.at,
       reading: {
         step: id(91),
@@ -209,13 +209,13 @@ describe('the run sheet', () => {
     })
     const idle = table('no load')
     expect(read(idle, { [key(idle, 'idle I')]: '0.405' }).entry).toMatchObject({
-      stage: 'no load',
+      kind: 'no load',
       reading: { mode: 'on', values: [{ quantity: 'I', value: 0.405, grade: 'measured' }] },
     })
     expect(
       read(table('motors'), { outcome: 'started', bankBefore: '26.2', peakCurrent: '5.1' }).entry,
     ).toMatchObject({
-      stage: 'motors',
+      kind: 'motors',
       reading: { number: 4, load: 'pump', bankBefore: 26.2, outcome: 'started' },
     })
     const hold = table('rated hold')

@@ -190,7 +190,7 @@ function readIdle(table: SheetTable, written: Written, context: Context): ReadRo
   const checked = safeParse(NoLoadReading, { values, mode: 'on', ...(note ? { note } : {}) })
   if (!values.length) return { faults: { ...faults, values: 'Nothing is written here yet.' } }
   if (!checked.success) return { faults: { ...faults, values: sentences(checked.error)[0]?.message ?? '' } }
-  return { faults, entry: { ...base(context), stage: 'no load', reading: checked.data } }
+  return { faults, entry: { ...base(context), kind: 'no load', reading: checked.data } }
 }
 
 function readStep(table: SheetTable, row: SheetRow, written: Written, context: Context): ReadRow {
@@ -225,7 +225,7 @@ function readAttempt(row: SheetRow, written: Written, context: Context): ReadRow
     outcome: written['outcome']?.trim(),
     ...words('note'),
   })
-  if (checked.success) return { faults, entry: { ...base(context), stage: 'motors', reading: checked.data } }
+  if (checked.success) return { faults, entry: { ...base(context), kind: 'motors', reading: checked.data } }
   for (const { path, message } of sentences(checked.error)) faults[path] ??= message
   return { faults }
 }

@@ -1,5 +1,5 @@
 import { LoadTest } from '@even-watt/contract'
-import { isFigure, sayFigure, type Analysis } from '@even-watt/core'
+import { isFigure, sayFigure, type Analysis, readingsOf } from '@even-watt/core'
 import { useState } from 'react'
 import { dcMeters } from './dcMeters'
 import { RigHead } from '../rigs/RigTabs'
@@ -21,7 +21,9 @@ export function LoadTestPage() {
         current as it sags, so its sag overstates the difference.
       </p>
       <LoadTestTable analysis={analysis} editable />
-      <LoadTestForm key={`${analysis.record.revision.number} ${analysis.record.loadTests.length}`} />
+      <LoadTestForm
+        key={`${analysis.record.revision.number} ${readingsOf(analysis.record, 'load test').length}`}
+      />
     </>
   )
 }
@@ -111,7 +113,7 @@ function LoadTestForm() {
       ammeter: text('ammeter'),
       note: text('note'),
     }),
-    entry: (reading) => ({ stage: 'load test', reading }),
+    entry: (reading) => ({ kind: 'load test', reading }),
   })
   return (
     <form noValidate onSubmit={submit} className="no-print mt-5">

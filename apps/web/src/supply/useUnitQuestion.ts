@@ -23,7 +23,7 @@ export function useUnitQuestion(
     const nominal = bankNominal(rig.bank)
     const alarm = alarmVoltage(analysis) ?? (nominal * 10.8) / 12
     const cutoff = value('cutoff voltage') ?? alarm * 0.963
-    const fit = analysis.unitFit
+    const fit = analysis.ladder.unitFit
     const claimed = Math.min(0.999, value('efficiency') ?? 0.9)
     const loss = hasFit(fit)
       ? (P: number) => {

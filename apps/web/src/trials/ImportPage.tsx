@@ -70,7 +70,7 @@ export function ImportPage() {
       {problem && <ProblemNotice problem={problem} />}
       <p className="text-quiet mt-4">
         The format is open: its{' '}
-        <a className="plain-link" href="/api/schema/trial-1.json">
+        <a className="plain-link" href="/api/schema/trial.json">
           JSON Schema
         </a>{' '}
         is published with the application.

@@ -18,7 +18,7 @@ export function TakingBack({ entry, what, onDone }: Props) {
     if (taken) {
       const at = new Date().toISOString()
       void capture(trial.id, [
-        { id: v7(), revision: taken.revision, at, stage: 'take back', entry: taken.id, why },
+        { id: v7(), revision: taken.revision, at, kind: 'take back', entry: taken.id, why },
       ])
     }
     onDone()

@@ -8,6 +8,7 @@ import { ShowWorking } from '../ui/ShowWorking'
 import { namesOf } from './naming'
 import { TrialContext, useTrialView, type TrialState } from './useTrial'
 import { WorkOrder } from './WorkOrder'
+import { readingsOf } from '@even-watt/core'
 
 const RunStrip = lazy(async () => ({ default: (await import('../schedule/RunStrip')).RunStrip }))
 
@@ -47,7 +48,7 @@ function Inside({ trial }: { trial: Trial }) {
       <TrialContext value={state}>
         <WorkOrder state={state} />
         <div className="min-w-0 flex-1 px-5 py-4">
-          {trial.schedule && view.record.run.length > 0 && (
+          {trial.schedule && readingsOf(view.record, 'run').length > 0 && (
             <Suspense>
               <RunStrip />
             </Suspense>

@@ -13,13 +13,13 @@ export function namesOf(
   )
   const loads = new Map(
     entries.flatMap((entry) =>
-      entry.stage === 'ladder' ? [[entry.reading.step, entry.reading.load] as const] : [],
+      entry.kind === 'ladder' ? [[entry.reading.step, entry.reading.load] as const] : [],
     ),
   )
   const readings = new Map(entries.map((entry) => [entry.id, entry]))
   const placeOf = (where: string) => {
-    const [step = '', revision] = where.split('|')
-    return `${loads.get(step) ?? step}${revision ? `, rig ${revision}` : ''}`
+    const [step = '', , revision] = where.split('|')
+    return `${loads.get(step) ?? step}${revision === undefined ? '' : `, rig ${revision}`}`
   }
   const nameSource = (source: SourceName): string => {
     if (source.kind === 'spec') {
@@ -34,7 +34,7 @@ export function namesOf(
   const nameEntry = (id: string) => {
     const entry = readings.get(id)
     if (!entry) return undefined
-    const what = entry.stage === 'ladder' ? entry.reading.load : entry.stage
+    const what = entry.kind === 'ladder' ? entry.reading.load : entry.kind
     return `Rig ${entry.revision}, ${what}, ${shortTime(entry.at)}`
   }
   return { nameSource, nameEntry }

@@ -1,4 +1,4 @@
-import { hasFit, isFigure, sayFigure } from '@even-watt/core'
+import { hasFit, isFigure, sayFigure, readingsOf } from '@even-watt/core'
 import type { TrialState } from './useTrial'
 
 export interface Stage {
@@ -45,7 +45,7 @@ export const stages: readonly Stage[] = [
     path: 'make-safe',
     words: 'Make safe',
     state: ({ view, analysis }) => {
-      const last = view.record.acknowledged.at(-1)
+      const last = readingsOf(view.record, 'make safe').at(-1)
       if (!last) return { said: 'not read yet', done: 'none' }
       return last.revision < analysis.record.revision.number
         ? { said: 'rig changed since', done: 'part' }
@@ -56,11 +56,11 @@ export const stages: readonly Stage[] = [
     path: 'no-load',
     words: 'No load',
     state: ({ analysis }) => {
-      const { P_idle, weak } = analysis.noLoad
+      const { P_idle, weak } = analysis.noLoad.on
       if (!isFigure(P_idle))
         return {
-          said: analysis.record.noLoad.length ? 'idle incomplete' : 'not read',
-          done: analysis.record.noLoad.length ? 'part' : 'none',
+          said: readingsOf(analysis.record, 'no load').length ? 'idle incomplete' : 'not read',
+          done: readingsOf(analysis.record, 'no load').length ? 'part' : 'none',
         }
       return {
         said: `${sayFigure({ ...P_idle, x: { ...P_idle.x, sources: new Map() } })} idle${weak ? ', weak' : ''}`,
@@ -72,11 +72,11 @@ export const stages: readonly Stage[] = [
     path: 'ladder',
     words: 'Ladder',
     state: ({ analysis }) => {
-      const count = analysis.steps.length
+      const count = analysis.ladder.steps.length
       if (!count) return { said: 'no step yet', done: 'none' }
       return {
-        said: `${many(count, 'step')}${hasFit(analysis.unitFit) ? '' : ', no curve yet'}`,
-        done: hasFit(analysis.unitFit) ? 'whole' : 'part',
+        said: `${many(count, 'step')}${hasFit(analysis.ladder.unitFit) ? '' : ', no curve yet'}`,
+        done: hasFit(analysis.ladder.unitFit) ? 'whole' : 'part',
       }
     },
   },
@@ -84,7 +84,7 @@ export const stages: readonly Stage[] = [
     path: 'motors',
     words: 'Motors',
     state: ({ analysis }) => {
-      const count = analysis.record.motors.length
+      const count = readingsOf(analysis.record, 'motors').length
       return { said: count ? many(count, 'attempt') : 'none yet', done: count ? 'whole' : 'none' }
     },
   },

@@ -7,7 +7,7 @@ import type { TrialState } from './useTrial'
 const stateOf = (index: number, keep: (stage: string) => boolean = () => true): TrialState => {
   const document = demo().trials[index]
   if (!document) throw new Error('no demo')
-  const entries = document.entries.filter((entry) => keep(entry.stage))
+  const entries = document.entries.filter((entry) => keep(entry.kind))
   const view = viewTrial(document.trial, entries)
   const analysis = view.analyses.at(-1)
   if (!analysis) throw new Error('no analysis')
@@ -66,7 +66,7 @@ describe('names of what stands behind a figure', () => {
 
   it('are known for every source of every figure', () => {
     for (const analysis of view.analyses) {
-      for (const step of analysis.steps) {
+      for (const step of analysis.ladder.steps) {
         for (const figure of [step.eta_unit, step.eta_system, step.P_leads]) {
           if (!('x' in figure)) continue
           for (const source of figure.x.sources.keys()) {
@@ -80,7 +80,7 @@ describe('names of what stands behind a figure', () => {
   })
 
   it('tell readings by rig, load and time, and methods in words', () => {
-    const entry = entries.find((candidate) => candidate.stage === 'ladder')
+    const entry = entries.find((candidate) => candidate.kind === 'ladder')
     expect(nameEntry(entry?.id ?? '')).toMatch(/^Rig 1, incubator mat, \d\d:\d\d:\d\d$/)
     expect(nameEntry('nowhere')).toBeUndefined()
     expect(nameSource({ kind: 'method', what: 'fan', where: 'x' })).toContain('fan may be in either state')

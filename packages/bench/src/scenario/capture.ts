@@ -2,6 +2,7 @@ import type {
   Assignable,
   Entry,
   EntryOf,
+  OddityNumber,
   Quantity,
   StoredMeter,
   StoredRig,
@@ -54,7 +55,7 @@ export class BenchHand {
       id: this.newId(),
       revision,
       at: this.now,
-      stage: 'no load',
+      kind: 'no load',
       reading: {
         values,
         mode: 'on',
@@ -103,7 +104,7 @@ export class BenchHand {
         id: this.newId(),
         revision,
         at: this.now,
-        stage: 'ladder' as const,
+        kind: 'ladder' as const,
         reading: {
           step,
           position: this.position,
@@ -135,7 +136,7 @@ export class BenchHand {
       id: this.newId(),
       revision,
       at: this.now,
-      stage: 'load test',
+      kind: 'load test',
       reading: {
         ...meters,
         restVoltage: volts(bench.bank.E),
@@ -162,7 +163,7 @@ export class BenchHand {
       id: this.newId(),
       revision,
       at: this.now,
-      stage: 'survey',
+      kind: 'survey',
       reading: {
         ...meters,
         method: 'across',
@@ -182,19 +183,19 @@ export class BenchHand {
       id: this.newId(),
       revision: entry.revision,
       at: this.now,
-      stage: 'take back',
+      kind: 'take back',
       entry: entry.id,
       why,
     }
   }
 
-  keep(entry: Entry, oddity: number, why: string): EntryOf<'keep'> {
+  keep(entry: Entry, oddity: OddityNumber, why: string): EntryOf<'keep'> {
     this.wait(5)
     return {
       id: this.newId(),
       revision: entry.revision,
       at: this.now,
-      stage: 'keep',
+      kind: 'keep',
       entry: entry.id,
       oddity,
       why,
@@ -205,7 +206,7 @@ export class BenchHand {
   makeSafe(unit: StoredUnit, rig: StoredRig, revision: number, by: string): EntryOf<'make safe'> {
     this.wait(120)
     const cautions = cautionsFor({ unit, rig }).map(({ name, because }) => ({ name, because }))
-    return { id: this.newId(), revision, at: this.now, stage: 'make safe', reading: { by, cautions } }
+    return { id: this.newId(), revision, at: this.now, kind: 'make safe', reading: { by, cautions } }
   }
 
   private read(

@@ -119,7 +119,7 @@ export class Planner {
       id: this.random.id(moment),
       revision,
       at: new Date(moment).toISOString(),
-      stage: 'run',
+      kind: 'run',
       reading: { block: block.id, action, ...more },
     })
   }

@@ -13,6 +13,7 @@ import {
   viewTrial,
   type Analysis,
   type Derived,
+  readingsOf,
 } from '@even-watt/core'
 import {
   BenchHand,
@@ -39,15 +40,18 @@ const analysisOf = (view: typeof ottrel, revision: number): Analysis => {
   if (!analysis) throw new Error('no analysis')
   return analysis
 }
-const stepOf = (analysis: Analysis, load: string) => analysis.steps.find((step) => step.load.startsWith(load))
+const stepOf = (analysis: Analysis, load: string) =>
+  analysis.ladder.steps.find((step) => step.load.startsWith(load))
 
 describe('the Ottrel', () => {
   const [bad, good] = [analysisOf(ottrel, 1), analysisOf(ottrel, 2)]
 
   it('draws 10.4 W idle on the series ammeter, and no weak figure', () => {
-    expect(at(good.noLoad.P_idle)).toBeCloseTo(10.4, 1)
-    expect(good.noLoad.weak).toBeUndefined()
-    expect(good.noLoad.P_idle && isFigure(good.noLoad.P_idle) && good.noLoad.P_idle.grade).toBe('measured')
+    expect(at(good.noLoad.on.P_idle)).toBeCloseTo(10.4, 1)
+    expect(good.noLoad.on.weak).toBeUndefined()
+    expect(good.noLoad.on.P_idle && isFigure(good.noLoad.on.P_idle) && good.noLoad.on.P_idle.grade).toBe(
+      'measured',
+    )
   })
 
   it('loses about 36 W in the bad lug at 1400 W, and little beside fuse, breaker and shunt once it is remade', () => {
@@ -64,12 +68,12 @@ describe('the Ottrel', () => {
   })
 
   it('peaks near 94.2 % around 645 W, and holds 92 % only above about 180 W', () => {
-    if (!hasFit(good.unitFit)) throw new Error('no curve')
-    const peak = peakOf(good.unitFit)
+    if (!hasFit(good.ladder.unitFit)) throw new Error('no curve')
+    const peak = peakOf(good.ladder.unitFit)
     expect(100 * (peak?.eta.value ?? 0)).toBeCloseTo(94.2, 0)
     expect(peak?.P.value).toBeGreaterThan(560)
     expect(peak?.P.value).toBeLessThan(730)
-    const [interval, ...rest] = rangeAbove(good.unitFit, 0.92)
+    const [interval, ...rest] = rangeAbove(good.ladder.unitFit, 0.92)
     expect(rest).toEqual([])
     expect(interval?.from).toBeGreaterThan(150)
     expect(interval?.from).toBeLessThan(220)
@@ -94,7 +98,7 @@ describe('the Ottrel', () => {
   })
 
   it('started the small pump, the primed one late, and not the winch', () => {
-    expect(good.record.motors.map((entry) => entry.reading.outcome)).toEqual([
+    expect(readingsOf(good.record, 'motors').map((entry) => entry.reading.outcome)).toEqual([
       'started',
       'started late',
       'tripped',
@@ -106,16 +110,16 @@ describe('the Pellam', () => {
   const alone = analysisOf(pellam, 1)
 
   it('reads 226 V on a true-RMS meter and 213 V on the pocket meter, which is set aside', () => {
-    const first = pellamDocument.entries.find((entry) => entry.stage === 'no load')
+    const first = pellamDocument.entries.find((entry) => entry.kind === 'no load')
     const pocket =
-      first?.stage === 'no load' && first.reading.values.find((value) => value.meter === m.pocket.id)
-    expect(at(alone.noLoad.read.V_C)).toBeGreaterThan(223)
+      first?.kind === 'no load' && first.reading.values.find((value) => value.meter === m.pocket.id)
+    expect(at(alone.noLoad.on.read.V_C)).toBeGreaterThan(223)
     expect(pocket && pocket.value).toBeLessThan(216)
     expect(pellam.oddities.flat().map((oddity) => oddity.number)).toContain(6)
   })
 
   it('has the distortion of a stepped wave', () => {
-    expect(100 * at(alone.noLoad.read.THD)).toBeCloseTo(28.5, 0)
+    expect(100 * at(alone.noLoad.on.read.THD)).toBeCloseTo(28.5, 0)
   })
 
   it('takes its watts from V_C·I_C, with what the meters cannot follow added', () => {
@@ -132,7 +136,7 @@ describe('the Pellam', () => {
   })
 
   it('has no curve on the three batteries yet, and says what is missing', () => {
-    expect(analysisOf(pellam, 2).unitFit).toMatchObject({
+    expect(analysisOf(pellam, 2).ladder.unitFit).toMatchObject({
       missing: expect.stringContaining('more loaded step') as string,
     })
   })
@@ -174,7 +178,7 @@ describe('the Ottrel’s later revision, on the same meters and ranges', () => {
   const later = analyse(stationUnits.ottrelC, 'ottrelC')
 
   it('draws less idle, beyond any doubt', () => {
-    const [a, b] = [later.noLoad.P_idle, first.noLoad.P_idle]
+    const [a, b] = [later.noLoad.on.P_idle, first.noLoad.on.P_idle]
     if (!isFigure(a) || !isFigure(b)) throw new Error('no idle')
     const { x, significant } = differenceOf(a.x, b.x)
     expect(x.value).toBeCloseTo(-1.9, 1)
@@ -182,11 +186,11 @@ describe('the Ottrel’s later revision, on the same meters and ranges', () => {
   })
 
   it('is better by about 0.6 points, though the bands overlap', () => {
-    if (!hasFit(first.unitFit) || !hasFit(later.unitFit)) throw new Error('no curve')
+    if (!hasFit(first.ladder.unitFit) || !hasFit(later.ladder.unitFit)) throw new Error('no curve')
     // At 800 W the fan runs in both; the later one's best point lies where its fan may be in either state.
-    const [one, two] = [efficiencyAt(first.unitFit, 800), efficiencyAt(later.unitFit, 800)]
+    const [one, two] = [efficiencyAt(first.ladder.unitFit, 800), efficiencyAt(later.ladder.unitFit, 800)]
     expect(one.value + expanded(one)).toBeGreaterThan(two.value - expanded(two))
-    const apart = efficiencyDifference(later.unitCurve, first.unitCurve, 800)
+    const apart = efficiencyDifference(later.ladder.unitCurve, first.ladder.unitCurve, 800)
     expect(apart?.significant).toBe(true)
     expect(100 * (apart?.x.value ?? 0)).toBeGreaterThan(0.3)
     expect(100 * (apart?.x.value ?? 0)).toBeLessThan(0.9)

@@ -1,22 +1,14 @@
-import { derive, isFigure, sayFigure, type Derived, type Figure } from '../figures'
-import { expanded, multiply, subtract, sumOf, type Uncertain } from '../meters'
-import type { StepFigures } from '../ladder'
-import {
-  estimated,
-  expectedResistance,
-  isCable,
-  isFit,
-  placed,
-  supportCurrent,
-  type SupplyEvidence,
-  type SurveyLine,
-} from '../rigs'
 import type { Rig } from '@even-watt/contract'
+import { derive, type Derived, estimated, type Figure, isFigure, sayFigure } from '../figures'
+import type { StepFigures } from '../ladder'
+import { expanded, multiply, subtract, sumOf, type Uncertain } from '../meters'
+import { expectedResistance, isCable, placed, supportCurrent, type SurveyLine } from '../rigs'
+import { isFit, type SupplyEvidence } from './measuredSupply'
 
 export type PartKind = 'bank' | 'leads' | 'devices' | 'joints' | 'element' | 'unit'
 
 /** One part's share of what was lost between the batteries' own EMF and the outlet. */
-export interface Part {
+export interface LostPart {
   readonly kind: PartKind
   /** "negative lug", "bank", "unit". */
   readonly name: string
@@ -33,9 +25,9 @@ const leastBlame = 1
 const leastShare = 0.03
 
 export interface Attribution {
-  readonly parts: readonly Part[]
+  readonly parts: readonly LostPart[]
   /** The part with the clearest excess, else the largest; undefined where nothing was measured. */
-  readonly culprit: Part | undefined
+  readonly culprit: LostPart | undefined
   readonly sentence: string
 }
 
@@ -45,7 +37,7 @@ export interface Attribution {
  * stand together under one name.
  */
 export function attributeStep(step: StepFigures, evidence: SupplyEvidence, rig: Rig): Attribution {
-  const parts: Part[] = [
+  const parts: LostPart[] = [
     ...bankPart(step, evidence, rig),
     ...pathParts(step, evidence, rig),
     ...(isFigure(step.P_loss) ? [{ kind: 'unit' as const, name: 'unit', watts: step.P_loss }] : []),
@@ -72,7 +64,7 @@ function bankCurrent(step: StepFigures, rig: Rig): Derived {
   )
 }
 
-function bankPart(step: StepFigures, { known, atA }: SupplyEvidence, rig: Rig): Part[] {
+function bankPart(step: StepFigures, { known, atA }: SupplyEvidence, rig: Rig): LostPart[] {
   const { E } = known
   const V_A = step.read.V_A
   const current = bankCurrent(step, rig)
@@ -86,12 +78,12 @@ function bankPart(step: StepFigures, { known, atA }: SupplyEvidence, rig: Rig): 
   return [{ kind: 'bank', name: 'bank', volts: sag, watts }]
 }
 
-function pathParts(step: StepFigures, evidence: SupplyEvidence, rig: Rig): Part[] {
+function pathParts(step: StepFigures, evidence: SupplyEvidence, rig: Rig): LostPart[] {
   const I = step.read.I
   if (!isFigure(I) || !isFigure(step.drop)) return []
   const survey = evidence.surveys.at(-1)
   const surveyed = new Map((survey?.lines ?? []).map((line) => [line.element.id, line]))
-  const parts: Part[] = []
+  const parts: LostPart[] = []
   let rest: Figure = step.drop
   const take = (
     kind: PartKind,
@@ -130,14 +122,14 @@ function pathParts(step: StepFigures, evidence: SupplyEvidence, rig: Rig): Part[
     if (line && isFigure(line.resistance)) {
       take('element', element.name, line.resistance.x, [line.resistance], 'R surveyed', line)
     } else if (isCable(element)) {
-      groups.leads.R.push(expectedResistance(element, rig.typical))
+      groups.leads.R.push(expectedResistance(element, rig.typical, 20, evidence.scope))
     } else if (
       element.kind === 'fuse' ||
       element.kind === 'breaker' ||
       element.kind === 'shunt' ||
       element.kind === 'isolator'
     ) {
-      groups.devices.R.push(expectedResistance(element, rig.typical))
+      groups.devices.R.push(expectedResistance(element, rig.typical, 20, evidence.scope))
     }
   }
   if (groups.leads.R.length) take('leads', 'leads', sumOf(groups.leads.R), [], 'R computed at 20 °C')
@@ -147,7 +139,9 @@ function pathParts(step: StepFigures, evidence: SupplyEvidence, rig: Rig): Part[
     const watts = derive('P of joints', 'W', '(drop − leads − devices)·I', [rest, I], multiply(rest.x, I.x))
     if (isFigure(watts) && rest.x.value > 0) {
       const lugs = placed(rig).filter(({ element }) => !surveyed.has(element.id) && !isCable(element))
-      const sound = sumOf(lugs.map(({ element }) => expectedResistance(element, rig.typical)))
+      const sound = sumOf(
+        lugs.map(({ element }) => expectedResistance(element, rig.typical, 20, evidence.scope)),
+      )
       const excess = derive(
         'excess of joints',
         'W',
@@ -180,9 +174,9 @@ function supportSentence(step: StepFigures, rig: Rig): string {
 }
 
 function sentenceFor(
-  parts: readonly Part[],
+  parts: readonly LostPart[],
   total: number,
-  culprit: Part | undefined,
+  culprit: LostPart | undefined,
   blamed: boolean,
 ): string {
   if (!culprit) return 'Nothing to split: volts at A and B and the current are needed.'

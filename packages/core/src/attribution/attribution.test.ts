@@ -2,11 +2,11 @@ import type { EntryOf } from '@even-watt/contract'
 import fc from 'fast-check'
 import { ladderEntry, noLoadEntry, revisionOf, rigOf, trialOf, uuid } from '../../test/makers'
 import { isFigure } from '../figures'
-import { viewTrial } from '../report'
+import { viewTrial } from '../view'
 import { attributeStep } from '.'
 
 const survey = (volts: Record<string, number>): EntryOf<'survey'> => ({
-  id: uuid(90), revision: 1, at: '2026-03-12T10:00:00.000Z', stage: 'survey',
+  id: uuid(90), revision: 1, at: '2026-03-12T10:00:00.000Z', kind: 'survey',
   reading: { current: 50, method: 'across', voltmeter: uuid(1), ammeter: uuid(1), readings: Object.entries(volts).map(([element, v]) => ({ element, volts: v })) },
 }) // prettier-ignore
 
@@ -23,7 +23,7 @@ const attributed = (
     ...(surveyed ? [survey(surveyed)] : []),
   ]
   const analysis = viewTrial(trialOf([revisionOf()]), entries).analyses[0]
-  const step = analysis?.steps[0]
+  const step = analysis?.ladder.steps[0]
   if (!analysis || !step) throw new Error('no step')
   return { step, ...attributeStep(step, analysis.supply, analysis.record.revision.rig) }
 }
@@ -87,7 +87,7 @@ describe('whose fault it was', () => {
 
   it('says what is needed when there is nothing to split', () => {
     const analysis = viewTrial(trialOf([revisionOf()]), [ladderEntry({ V_C: 230 })]).analyses[0]
-    const step = analysis?.steps[0]
+    const step = analysis?.ladder.steps[0]
     if (!analysis || !step) throw new Error('no step')
     const { parts, culprit, sentence } = attributeStep(step, analysis.supply, analysis.record.revision.rig)
     expect([parts, culprit]).toEqual([[], undefined])
@@ -101,7 +101,7 @@ describe('whose fault it was', () => {
       ladderEntry({ V_A: 26.05, V_B: 25.8, I: 60, P_C: 1400 }),
     ]
     const analysis = viewTrial(trialOf([revisionOf({ rig: rigOf({ support }) })]), entries).analyses[0]
-    const step = analysis?.steps[0]
+    const step = analysis?.ladder.steps[0]
     if (!analysis || !step) throw new Error('no step')
     const { parts, sentence } = attributeStep(step, analysis.supply, analysis.record.revision.rig)
     expect(parts[0]?.watts.x.value).toBeCloseTo(0.35 * 30, 6)

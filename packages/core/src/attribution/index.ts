@@ -1,1 +1,5 @@
 export * from './attribute'
+export * from './measuredSupply'
+export * from './oddities/arbiter'
+export * from './oddities/current'
+export * from './oddities/supply'

@@ -1,6 +1,6 @@
-import { expanded, uncertain } from '../meters'
-import { viewTrial } from '../report'
 import { cleanLadder, ladderEntry, noLoadEntry, revisionOf, trialOf } from '../../test/makers'
+import { expanded, uncertain } from '../meters'
+import { viewTrial } from '../view'
 import { compareRevisions, differenceOf, efficiencyDifference } from '.'
 
 describe('differences', () => {
@@ -34,11 +34,11 @@ describe('differences', () => {
     const idle = [noLoadEntry({ V_B: 26.4, I: 0.4 }), noLoadEntry({ V_B: 26.4, I: 0.4 }, { revision: 2 })]
     const [one, two] = viewTrial(trial, [...idle, ...cleanLadder(), ...better]).analyses
     if (!one || !two) throw new Error('no analysis')
-    const difference = efficiencyDifference(two.unitCurve, one.unitCurve, 700)
+    const difference = efficiencyDifference(two.ladder.unitCurve, one.ladder.unitCurve, 700)
     expect(difference?.significant).toBe(true)
     expect(100 * (difference?.x.value ?? 0)).toBeGreaterThan(0.5)
     expect(expanded(difference?.x ?? uncertain(0, '', 9))).toBeLessThan(0.01)
-    expect(efficiencyDifference({ name: 'x', points: [] }, one.unitCurve, 700)).toBeUndefined()
+    expect(efficiencyDifference({ name: 'x', points: [] }, one.ladder.unitCurve, 700)).toBeUndefined()
   })
 })
 

@@ -1,6 +1,7 @@
-import { isFigure, type Derived, type Figure } from '../figures'
-import type { Analysis, StepFigures } from '../ladder'
-import { differenceOf, type Difference } from './difference'
+import { type Derived, type Figure, isFigure } from '../figures'
+import type { StepFigures } from '../ladder'
+import type { Analysis } from '../trials'
+import { type Difference, differenceOf } from './difference'
 
 /** One quantity of the same load on two rig revisions. */
 export interface Change {
@@ -34,7 +35,7 @@ const compared: readonly (readonly [words: string, of: (step: StepFigures) => De
  */
 export function compareRevisions(before: Analysis, after: Analysis): RevisionChange | undefined {
   const loaded = (analysis: Analysis) =>
-    analysis.steps.flatMap((step) => (isFigure(step.P_C) ? [{ step, power: step.P_C }] : []))
+    analysis.ladder.steps.flatMap((step) => (isFigure(step.P_C) ? [{ step, power: step.P_C }] : []))
   const pairs = loaded(after).flatMap((late) =>
     loaded(before)
       .filter((early) => early.step.load === late.step.load)

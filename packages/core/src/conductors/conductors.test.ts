@@ -13,9 +13,9 @@ import {
   parseAwg,
   parseGauge,
   sizeCable,
+  type SizingQuestion,
   tableAmpacity,
   tauFromRating,
-  type SizingQuestion,
   withEnds,
 } from '.'
 

@@ -1,5 +1,5 @@
 import type { Gauge } from '@even-watt/contract'
-import { parseAwg, awgArea, formatAwg } from './awg'
+import { awgArea, formatAwg, parseAwg } from './awg'
 
 /** Cross-section in m². */
 export const gaugeArea = (gauge: Gauge): number =>

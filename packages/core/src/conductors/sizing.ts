@@ -1,8 +1,8 @@
 import type { Conductor, Gauge } from '@even-watt/contract'
 import { ampacity, tableSizes, usualTerminal } from './ampacity'
 import { gaugeArea } from './gauge'
-import { rmsCurrent } from '../ladder/ripple'
 import { conductorResistance } from './resistance'
+import { rmsCurrent } from './ripple'
 
 /** Standard fuse sizes, A (handbook §13). */
 export const fuseSizes = [

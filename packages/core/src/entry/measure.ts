@@ -1,4 +1,4 @@
-import { parseNumber, type Parsed } from './number'
+import { type Parsed, parseNumber } from './number'
 
 /** Units accepted beside SI, with what turns them into SI (handbook §23). */
 const conversions = {

@@ -3,6 +3,7 @@ import { exact, expanded, uncertain } from '../meters'
 import {
   decimals,
   derive,
+  type Figure,
   formatNumber,
   isFigure,
   say,
@@ -10,7 +11,6 @@ import {
   showFigure,
   shownFactor,
   worstGrade,
-  type Figure,
 } from '.'
 
 const figure = (patch: Partial<Figure> = {}): Figure => ({

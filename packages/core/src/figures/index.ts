@@ -1,2 +1,5 @@
+export * from './duration'
+export * from './estimated'
 export * from './figure'
 export * from './format'
+export * from './from'

@@ -1,6 +1,6 @@
 import type { Claim, Limiter, LimiterSet, Outcome, TrialSettings } from '@even-watt/contract'
 import type { Figure } from '../figures'
-import type { Analysis } from '../ladder'
+import type { Analysis } from '../trials'
 
 /** What the evidence of one rig revision says of one claim. */
 export interface Finding {

@@ -1,7 +1,5 @@
 import type { Claim, EntryOf, Trial } from '@even-watt/contract'
 import fc from 'fast-check'
-import { uncertain } from '../meters'
-import { viewTrial } from '../report'
 import {
   cleanLadder,
   ladderEntry,
@@ -12,7 +10,11 @@ import {
   uuid,
   valuesOf,
 } from '../../test/makers'
-import { claimValue, judge, sayClaim, sayDuration } from '.'
+import { sayDuration } from '../figures'
+import { uncertain } from '../meters'
+import { claimValue, sayClaim } from '../units'
+import { viewTrial } from '../view'
+import { judge } from '.'
 
 const claimOf = (patch: Partial<Claim>): Claim => ({
   id: uuid(30),
@@ -152,7 +154,7 @@ describe('power claims are censored', () => {
     const surge = { quantity: 'surge power' as const, value: 2700, duration: 2 }
     expect(findingOf(surge, [step(1400)]).outcome).toBe('not tested')
     const motor: Entries[number] = {
-      id: uuid(40), revision: 1, at: '2026-03-12T10:00:00.000Z', stage: 'motors', reading: { number: 1, load: 'pump', outcome: 'started' },
+      id: uuid(40), revision: 1, at: '2026-03-12T10:00:00.000Z', kind: 'motors', reading: { number: 1, load: 'pump', outcome: 'started' },
     } // prettier-ignore
     expect(findingOf(surge, [step(1400), motor])).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
   })

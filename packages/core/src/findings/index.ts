@@ -1,7 +1,3 @@
-export * from './claimValue'
 export * from './finding'
-export * from './findings'
-export * from './judges'
+export * from './judgeFigure'
 export * from './outcome'
-export { sayRange } from './judges/efficiency'
-export { alarmVoltage } from './judges/limits'

@@ -1,5 +1,3 @@
-import { isFigure } from '../figures'
-import { viewTrial } from '../report'
 import {
   cleanLadder,
   ladderEntry,
@@ -12,7 +10,10 @@ import {
   uuid,
   valuesOf,
 } from '../../test/makers'
-import { hasFit, quantityData, quantities, withStep } from '.'
+import { quantities, quantityData } from '../evidence'
+import { isFigure } from '../figures'
+import { viewTrial } from '../view'
+import { hasFit, withStep } from '.'
 
 const analysisOf = (entries: Parameters<typeof viewTrial>[1], revision = revisionOf()) => {
   const analysis = viewTrial(trialOf([revision]), entries).analyses[0]
@@ -23,18 +24,18 @@ const analysisOf = (entries: Parameters<typeof viewTrial>[1], revision = revisio
 describe('the analysis of one revision', () => {
   it('of an empty trial says what is missing, everywhere', () => {
     const analysis = analysisOf([])
-    expect(analysis.steps).toEqual([])
-    expect(analysis.noLoad.P_idle).toEqual({ missing: 'V_B was not read.' })
-    expect(analysis.unitFit).toEqual({
+    expect(analysis.ladder.steps).toEqual([])
+    expect(analysis.noLoad.on.P_idle).toEqual({ missing: 'V_B was not read.' })
+    expect(analysis.ladder.unitFit).toEqual({
       missing: 'No curve yet: 3 more loaded steps with input and output power needed.',
     })
   })
 
   it('fits the unit and, with its leads, the system', () => {
     const analysis = analysisOf([noLoadEntry({ V_A: 26.4, V_B: 26.4, I: 0.394 }), ...cleanLadder()])
-    if (!hasFit(analysis.unitFit) || !hasFit(analysis.systemFit)) throw new Error('no fit')
-    expect(analysis.unitFit.p1.value).toBeCloseTo(0.021, 2)
-    expect(analysis.systemFit.p1.value).toBeGreaterThan(analysis.unitFit.p1.value)
+    if (!hasFit(analysis.ladder.unitFit) || !hasFit(analysis.ladder.systemFit)) throw new Error('no fit')
+    expect(analysis.ladder.unitFit.p1.value).toBeCloseTo(0.021, 2)
+    expect(analysis.ladder.systemFit.p1.value).toBeGreaterThan(analysis.ladder.unitFit.p1.value)
   })
 
   it('draws no curve from displays or estimates', () => {
@@ -50,10 +51,10 @@ describe('the analysis of one revision', () => {
       },
     }))
     const analysis = analysisOf(displays)
-    expect(hasFit(analysis.unitFit)).toBe(false)
-    expect(analysis.steps.every((step) => isFigure(step.eta_unit) && step.eta_unit.grade === 'display')).toBe(
-      true,
-    )
+    expect(hasFit(analysis.ladder.unitFit)).toBe(false)
+    expect(
+      analysis.ladder.steps.every((step) => isFigure(step.eta_unit) && step.eta_unit.grade === 'display'),
+    ).toBe(true)
   })
 
   it('keeps search mode apart from idle', () => {
@@ -61,13 +62,16 @@ describe('the analysis of one revision', () => {
       noLoadEntry({ V_B: 52, I: 0.5 }),
       noLoadEntry({ V_B: 52, I: 0.1 }, { mode: 'search' }),
     ])
-    expect(isFigure(analysis.noLoad.P_idle) && analysis.noLoad.P_idle.x.value).toBeCloseTo(26, 9)
-    expect(isFigure(analysis.search.P_idle) && analysis.search.P_idle.x.value).toBeCloseTo(5.2, 9)
+    expect(isFigure(analysis.noLoad.on.P_idle) && analysis.noLoad.on.P_idle.x.value).toBeCloseTo(26, 9)
+    expect(isFigure(analysis.noLoad.search.P_idle) && analysis.noLoad.search.P_idle.x.value).toBeCloseTo(
+      5.2,
+      9,
+    )
   })
 
   it('says what an idle draw costs a bank', () => {
     const known = analysisOf([noLoadEntry({ V_B: 25.6, I: 0.4 })])
-    expect(isFigure(known.noLoad.perNight) && 100 * known.noLoad.perNight.x.value).toBeCloseTo(
+    expect(isFigure(known.noLoad.on.perNight) && 100 * known.noLoad.on.perNight.x.value).toBeCloseTo(
       (100 * 10.24 * 12) / 3456,
       6,
     )
@@ -77,8 +81,8 @@ describe('the analysis of one revision', () => {
     const step = uuid(60)
     const scattered = [100, 104, 96].map((P_C) => ladderEntry({ P_C }, { step }))
     const single = ladderEntry({ P_C: 100 })
-    const alone = analysisOf([single]).steps[0]?.P_C
-    const beside = analysisOf([...scattered, single]).steps.find(
+    const alone = analysisOf([single]).ladder.steps[0]?.P_C
+    const beside = analysisOf([...scattered, single]).ladder.steps.find(
       (figures) => figures.step.id === single.reading.step,
     )?.P_C
     const own = (figure: typeof alone) =>
@@ -95,9 +99,11 @@ describe('a step still being typed', () => {
     const typed = { id: entry.reading.step, position: 1e6, readings: [entry], struck: [] }
     const preview = withStep(analysis, typed)
     expect(isFigure(preview.figures.eta_unit) && preview.figures.eta_unit.x.value).toBeCloseTo(470 / 512, 9)
-    expect(preview.analysis.steps).toHaveLength(analysis.steps.length + 1)
-    expect(preview.analysis.unitFit).toBe(analysis.unitFit)
-    expect(withStep(preview.analysis, typed).analysis.steps).toHaveLength(analysis.steps.length + 1)
+    expect(preview.analysis.ladder.steps).toHaveLength(analysis.ladder.steps.length + 1)
+    expect(preview.analysis.ladder.unitFit).toBe(analysis.ladder.unitFit)
+    expect(withStep(preview.analysis, typed).analysis.ladder.steps).toHaveLength(
+      analysis.ladder.steps.length + 1,
+    )
   })
 })
 
@@ -115,7 +121,7 @@ describe('what is read at the taps', () => {
     })
     const revision = revisionOf({ unit: unitOf({ wave: 'stepped' }), meters: [meterOf(), pocket] })
     const entry = ladderEntry({}, { values: [...valuesOf({ V_C: 213 }, uuid(5)), ...valuesOf({ V_C: 226 })] })
-    const figure = analysisOf([entry], revision).steps[0]?.read.V_C
+    const figure = analysisOf([entry], revision).ladder.steps[0]?.read.V_C
     expect(figure && isFigure(figure) && figure.x.value).toBe(226)
     expect(figure && isFigure(figure) && figure.working.notes.join()).toContain(
       'Pocket is not used: it responds to the average',
@@ -125,7 +131,7 @@ describe('what is read at the taps', () => {
   it('without a named meter has no uncertainty, and says so', () => {
     const figure = analysisOf([
       ladderEntry({}, { values: [{ quantity: 'V_B', value: 25, grade: 'measured' }] }),
-    ]).steps[0]?.read.V_B
+    ]).ladder.steps[0]?.read.V_B
     expect(figure && isFigure(figure) && figure.x.sources.size).toBe(0)
     expect(figure && isFigure(figure) && figure.working.notes).toEqual([
       'No meter is named, so its uncertainty is not known.',

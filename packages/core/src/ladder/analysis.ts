@@ -1,19 +1,19 @@
-import { isFigure, type Derived } from '../figures'
+import { type Derived, isFigure } from '../figures'
 import { exact } from '../meters'
-import { measureSupply, type SupplyEvidence } from '../rigs'
-import type { RevisionRecord, Step, TrialRecord } from '../trials'
-import { spreadsOf } from './inputs'
-import { fitLoss, type FanState, type LossCurve, type LossFit, type LossPoint } from './lossFit'
-import { deriveNoLoad, type NoLoadFigures } from './noLoad'
+import { remembering } from '../remember'
+import { type Analysis, scopeOf } from '../trials'
+import type { FanState } from './fan'
+import { fitLoss, type LossCurve, type LossFit } from './lossFit'
+import type { LossPoint } from './lossPoint'
 import { deriveStep, type StepContext, type StepFigures } from './step'
+import { type Step, stepsOf } from './steps'
 
-/** All that one rig revision of a trial says. */
-export interface Analysis {
-  readonly record: RevisionRecord
+/** What the ladder of one revision says. */
+export interface LadderAnalysis {
   /** What every step is derived with. */
   readonly context: StepContext
-  readonly noLoad: NoLoadFigures
-  readonly search: NoLoadFigures
+  /** Every step as it was recorded, those too of which no reading stands. */
+  readonly recorded: readonly Step[]
   readonly steps: readonly StepFigures[]
   /** Input watts lost in the unit, measured: what its curve is fitted to. */
   readonly unitCurve: LossCurve
@@ -21,8 +21,12 @@ export interface Analysis {
   readonly unitFit: LossFit | { missing: string }
   /** With its leads, from A to C. */
   readonly systemFit: LossFit | { missing: string }
-  /** What was measured of the supply: load tests, surveys, and what the ladder says of it. */
-  readonly supply: SupplyEvidence
+}
+
+declare module '../trials/analysis' {
+  interface Analysis {
+    readonly ladder: LadderAnalysis
+  }
 }
 
 export const hasFit = (fit: LossFit | { missing: string }): fit is LossFit => 'p0' in fit
@@ -32,44 +36,45 @@ export const hasFit = (fit: LossFit | { missing: string }): fit is LossFit => 'p
  * alone. The curve is left as it is, so that this is quick enough for every key.
  */
 export function withStep(analysis: Analysis, step: Step): { analysis: Analysis; figures: StepFigures } {
-  const figures = deriveStep(step, analysis.context)
-  const others = analysis.steps.filter((other) => other.step.id !== step.id)
-  const record = { ...analysis.record, steps: [step], noLoad: [] }
-  return { analysis: { ...analysis, record, steps: [...others, figures] }, figures }
+  const { context, steps } = analysis.ladder
+  const figures = deriveStep(step, context)
+  const others = steps.filter((other) => other.step.id !== step.id)
+  const record = { ...analysis.record, standing: new Map([['ladder', step.readings] as const]), struck: [] }
+  const ladder = { ...analysis.ladder, recorded: [step], steps: [...others, figures] }
+  return { analysis: { ...analysis, record, ladder }, figures }
 }
 
-/** Derives every figure of one revision from its readings, and fits its curves. */
-export function analyse(record: RevisionRecord): Analysis {
-  const spreads = spreadsOf([
-    ...record.steps.map((step) =>
-      step.readings.map((entry) => ({ entry: entry.id, values: entry.reading.values })),
-    ),
-    record.noLoad.map((entry) => ({ entry: entry.id, values: entry.reading.values })),
-  ])
-  const noLoad = deriveNoLoad(record, 'on', spreads)
-  const context: StepContext = { revision: record.revision, spreads, noLoadVoltage: noLoad.read.V_C }
-  const steps = record.steps.filter((step) => step.readings.length).map((step) => deriveStep(step, context))
-  const name = `${record.revision.unit.id}|${record.revision.number}`
+const sameFigures = remembering<Step, StepFigures>()
+
+/** Derives the figures of every step of one revision, and fits its curves. */
+export function analyseLadder({ record, evidence, noLoad }: Analysis): LadderAnalysis {
+  const scope = scopeOf(record)
+  const context: StepContext = {
+    revision: record.revision,
+    scope,
+    spreads: evidence.spreads,
+    noLoadVoltage: noLoad.on.read.V_C,
+  }
+  const recorded = stepsOf(record)
+  const parts = [record.revision, scope, context.spreads, context.noLoadVoltage]
+  const steps = recorded
+    .filter(({ readings }) => readings.length)
+    .map((step) => sameFigures(step, parts, () => deriveStep(step, context)))
   const curve = (loss: (step: StepFigures) => Derived, what: string): LossCurve => ({
-    name: `${name}|${what}`,
-    points: lossPoints(noLoad.P_idle, steps, loss),
+    name: `${what}|${scope}`,
+    points: lossPoints(noLoad.on.P_idle, steps, loss),
   })
   const unitCurve = curve((step) => step.P_loss, 'unit')
   const systemCurve = curve((step) => step.P_systemLoss, 'system')
   return {
-    record,
     context,
-    noLoad,
-    search: deriveNoLoad(record, 'search', spreads),
+    recorded,
     steps,
     unitCurve,
     unitFit: fitLoss(unitCurve.points, unitCurve.name),
     systemFit: fitLoss(systemCurve.points, systemCurve.name),
-    supply: measureSupply(record, steps, noLoad),
   }
 }
-
-export const analyseTrial = (trial: TrialRecord): Analysis[] => trial.revisions.map(analyse)
 
 /** Measured figures only: a display or an estimate does not shape the curve. */
 function lossPoints(

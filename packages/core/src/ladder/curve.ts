@@ -1,5 +1,6 @@
 import { combine, exact, methodSource, scale, type Uncertain } from '../meters'
-import { statesAt, type FanState, type LossFit, type Regime } from './lossFit'
+import { type FanState, type Regime, statesAt } from './fan'
+import type { LossFit } from './lossFit'
 
 /**
  * Watts of the fan over the first stretch's, in the states it may be in: the middle between them. The truth is

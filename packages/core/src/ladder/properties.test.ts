@@ -1,8 +1,5 @@
 import type { EntryOf } from '@even-watt/contract'
 import fc from 'fast-check'
-import { isFigure, type Derived } from '../figures'
-import { expanded, powerAboveBandwidth, standard } from '../meters'
-import { viewTrial } from '../report'
 import {
   bankOf,
   cableOf,
@@ -16,7 +13,11 @@ import {
   unitOf,
   uuid,
 } from '../../test/makers'
-import { efficiencyAt, hasFit, type Analysis, type StepFigures } from '.'
+import { type Derived, isFigure } from '../figures'
+import { expanded, powerAboveBandwidth, standard } from '../meters'
+import type { Analysis } from '../trials'
+import { viewTrial } from '../view'
+import { efficiencyAt, hasFit, type StepFigures } from '.'
 
 /** What must hold of a ladder whatever was read. */
 type Entries = Parameters<typeof viewTrial>[1]
@@ -27,7 +28,7 @@ const analyse = (entries: Entries, revision = revisionOf()): Analysis => {
   return analysis
 }
 const only = (entries: Entries, revision = revisionOf()): StepFigures => {
-  const step = analyse(entries, revision).steps[0]
+  const step = analyse(entries, revision).ladder.steps[0]
   if (!step) throw new Error('no step')
   return step
 }
@@ -146,7 +147,7 @@ describe('a ladder, whatever its order', () => {
 
   it('gives one curve', () => {
     const ladder = cleanLadder()
-    const reference = analyse([idle, ...ladder]).unitFit
+    const reference = analyse([idle, ...ladder]).ladder.unitFit
     fc.assert(
       fc.property(fc.shuffledSubarray(ladder, { minLength: ladder.length }), (order) => {
         // Taken in another order: other times, other positions, the same loads.
@@ -154,7 +155,7 @@ describe('a ladder, whatever its order', () => {
           ...entry,
           reading: { ...entry.reading, position: i },
         }))
-        const fit = analyse([...retaken, idle]).unitFit
+        const fit = analyse([...retaken, idle]).ladder.unitFit
         if (!hasFit(fit) || !hasFit(reference)) throw new Error('no curve')
         expect(efficiencyAt(fit, 500).value).toBeCloseTo(efficiencyAt(reference, 500).value, 10)
         expect(expanded(efficiencyAt(fit, 500))).toBeCloseTo(expanded(efficiencyAt(reference, 500)), 10)
@@ -166,7 +167,7 @@ describe('a ladder, whatever its order', () => {
   it('is known no worse with a step more', () => {
     const ladder = cleanLadder([72, 141, 352, 704, 1052, 1400, 250, 900])
     const band = (count: number) => {
-      const fit = analyse([idle, ...ladder.slice(0, count)]).unitFit
+      const fit = analyse([idle, ...ladder.slice(0, count)]).ladder.unitFit
       if (!hasFit(fit)) throw new Error('no curve')
       return expanded(efficiencyAt(fit, 500))
     }
@@ -175,7 +176,7 @@ describe('a ladder, whatever its order', () => {
   })
 
   it('keeps the curve through the truth it was made from', () => {
-    const fit = analyse([idle, ...cleanLadder()]).unitFit
+    const fit = analyse([idle, ...cleanLadder()]).ladder.unitFit
     if (!hasFit(fit)) throw new Error('no curve')
     for (const P of [100, 200, 500, 800, 1200]) {
       const truth = P / (P + 10.4 + 0.021 * P + 3.1e-5 * P ** 2)

@@ -1,7 +1,4 @@
 import fc from 'fast-check'
-import { isFigure, type Derived } from '../figures'
-import { expanded, standard, uncertain } from '../meters'
-import { viewTrial } from '../report'
 import {
   bankOf,
   cleanLadder,
@@ -16,18 +13,12 @@ import {
   uuid,
   valuesOf,
 } from '../../test/makers'
-import {
-  hasFit,
-  idleCost,
-  oneSided,
-  regulationAgainstNoLoad,
-  regulationAgainstNominal,
-  rippleBoundSine,
-  rippleBoundStepped,
-  rippleOverstatement,
-  usableEnergy,
-  weakIdle,
-} from '.'
+import { oneSided, rippleBoundSine, rippleBoundStepped, rippleOverstatement } from '../conductors'
+import { type Derived, isFigure } from '../figures'
+import { expanded, standard, uncertain } from '../meters'
+import { idleCost, usableEnergy, weakIdle } from '../noLoad'
+import { viewTrial } from '../view'
+import { hasFit, regulationAgainstNoLoad, regulationAgainstNominal } from '.'
 
 const analyseOne = (entries: Parameters<typeof viewTrial>[1], revision = revisionOf()) => {
   const analysis = viewTrial(trialOf([revision]), entries).analyses[0]
@@ -35,7 +26,7 @@ const analyseOne = (entries: Parameters<typeof viewTrial>[1], revision = revisio
   return analysis
 }
 const stepOf = (entries: Parameters<typeof viewTrial>[1], revision = revisionOf()) => {
-  const step = analyseOne(entries, revision).steps[0]
+  const step = analyseOne(entries, revision).ladder.steps[0]
   if (!step) throw new Error('no step')
   return step
 }
@@ -182,7 +173,7 @@ describe('regulation (handbook §10)', () => {
 
   it('uses the no-load reading of the same rig', () => {
     const analysis = analyseOne([noLoadEntry({ V_C: 231.4 }), ladderEntry({ V_C: 229.3 })])
-    expect(100 * number(analysis.steps[0]?.regulationNoLoad ?? { missing: '' })).toBeCloseTo(0.9075, 3)
+    expect(100 * number(analysis.ladder.steps[0]?.regulationNoLoad ?? { missing: '' })).toBeCloseTo(0.9075, 3)
   })
 })
 
@@ -210,10 +201,10 @@ describe('idle draw (handbook §9)', () => {
 
   it('stands in the curve as S = 0', () => {
     const analysis = analyseOne([noLoadEntry({ V_B: 26.4, I: 10.4 / 26.4 }), ...cleanLadder()])
-    expect(hasFit(analysis.unitFit) && analysis.unitFit.residuals.map((residual) => residual.key)).toContain(
-      'idle',
-    )
-    expect(hasFit(analysis.unitFit) && analysis.unitFit.p0.value).toBeCloseTo(10.4, 1)
+    expect(
+      hasFit(analysis.ladder.unitFit) && analysis.ladder.unitFit.residuals.map((residual) => residual.key),
+    ).toContain('idle')
+    expect(hasFit(analysis.ladder.unitFit) && analysis.ladder.unitFit.p0.value).toBeCloseTo(10.4, 1)
   })
 })
 

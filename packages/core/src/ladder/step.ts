@@ -1,6 +1,13 @@
 import type { Bank, LoadKind, Quantity, Revision, Unit } from '@even-watt/contract'
-import { flexibleStranding } from '../conductors'
-import { derive, isFigure, type Derived, type Figure } from '../figures'
+import {
+  flexibleStranding,
+  oneSided,
+  rippleBoundSine,
+  rippleBoundStepped,
+  rippleOverstatement,
+} from '../conductors'
+import { inputFigure, quantities, type Spreads, unfitOnWave } from '../evidence'
+import { derive, type Derived, isFigure, whenKnown } from '../figures'
 import {
   combine,
   divide,
@@ -12,12 +19,9 @@ import {
   uncertain,
   type Uncertain,
 } from '../meters'
-import { leadsResistance } from '../rigs/elements'
-import type { Step } from '../trials'
-import { inputFigure, quantities, type Spreads } from './inputs'
+import { leadsResistance } from '../rigs'
 import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
-import { oneSided, rippleBoundSine, rippleBoundStepped, rippleOverstatement } from './ripple'
-import { unfitOnWave } from './fitness'
+import type { Step } from './steps'
 
 /** Every figure of one step (handbook §6, §10), each either known or missing with a reason. */
 export interface StepFigures {
@@ -47,6 +51,8 @@ export interface StepFigures {
 
 export interface StepContext {
   readonly revision: Revision
+  /** Trial and revision, by which its sources of error are told from those of others. */
+  readonly scope: string
   readonly spreads: Spreads
   /** Output voltage with nothing connected, when it was read. */
   readonly noLoadVoltage: Derived
@@ -56,8 +62,8 @@ export interface StepContext {
 const assumedDelta = 0.7
 
 export function deriveStep(step: Step, context: StepContext): StepFigures {
-  const { unit, rig, number } = context.revision
-  const where = `${step.id}|${number}`
+  const { unit, rig } = context.revision
+  const where = `${step.id}|${context.scope}`
   const last = step.readings.at(-1)?.reading
   const kind = last?.kind ?? 'mixed'
   const readings = step.readings.map((entry) => ({ entry: entry.id, values: entry.reading.values }))
@@ -72,24 +78,30 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
   const S = apparentPower(read, P_C, kind)
   const metered = read.I
   if (!isFigure(metered)) read.I = assumedCurrent(metered, P_C, read.V_B, context.revision, where)
-  const ripple = rippleOf(read, rig.bank, unit, number)
+  const ripple = rippleOf(read, rig.bank, unit, context.scope)
   const P_A = inputPower('P_A', read.V_A, read.I, ripple, 'A')
   const P_B = inputPower('P_B', read.V_B, read.I, ripple, 'B')
-  const drop = from([read.V_A, read.V_B], ([a, b]) =>
+  const drop = whenKnown([read.V_A, read.V_B], ([a, b]) =>
     derive('V_A − V_B', 'V', 'V_A − V_B', [a, b], subtract(a.x, b.x)),
   )
   // An efficiency that follows from an assumed one would say nothing.
   const unmetered = isFigure(read.I) && !isFigure(metered) ? { missing: noAmmeter } : undefined
   const loss = (symbol: string, input: Derived) =>
     unmetered ??
-    from([input, P_C], ([p, out]) => derive(symbol, 'W', `${p.symbol} − P_C`, [p, out], subtract(p.x, out.x)))
+    whenKnown([input, P_C], ([p, out]) =>
+      derive(symbol, 'W', `${p.symbol} − P_C`, [p, out], subtract(p.x, out.x)),
+    )
   const efficiency = (symbol: string, input: Derived) =>
     unmetered ??
-    from([P_C, input], ([out, p]) => derive(symbol, '%', `P_C / ${p.symbol}`, [out, p], divide(out.x, p.x)))
+    whenKnown([P_C, input], ([out, p]) =>
+      derive(symbol, '%', `P_C / ${p.symbol}`, [out, p], divide(out.x, p.x)),
+    )
   const P_path = ripple
-    ? from([P_A, P_B], ([a, b]) => derive('P_path', 'W', 'P_A − P_B', [a, b], subtract(a.x, b.x)))
-    : from([drop, read.I], ([v, i]) => derive('P_path', 'W', '(V_A − V_B)·I', [v, i], multiply(v.x, i.x)))
-  const P_leads = leadPower(read.I, context.revision)
+    ? whenKnown([P_A, P_B], ([a, b]) => derive('P_path', 'W', 'P_A − P_B', [a, b], subtract(a.x, b.x)))
+    : whenKnown([drop, read.I], ([v, i]) =>
+        derive('P_path', 'W', '(V_A − V_B)·I', [v, i], multiply(v.x, i.x)),
+      )
+  const P_leads = leadPower(read.I, context)
   return {
     step,
     load: last?.load ?? '',
@@ -102,17 +114,17 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     drop,
     P_path,
     P_leads,
-    P_joints: from([P_path, P_leads], ([path, leads]) =>
+    P_joints: whenKnown([P_path, P_leads], ([path, leads]) =>
       derive('P_joints', 'W', 'P_path − P_leads', [path, leads], subtract(path.x, leads.x)),
     ),
-    R_path: from([drop, read.I], ([v, i]) =>
+    R_path: whenKnown([drop, read.I], ([v, i]) =>
       derive('R_path', 'mΩ', '(V_A − V_B) / I', [v, i], divide(v.x, i.x)),
     ),
     P_loss: loss('P_unit_loss', P_B),
     P_systemLoss: loss('P_system_loss', P_A),
     eta_unit: efficiency('η_unit', P_B),
     eta_system: efficiency('η_system', P_A),
-    regulation: from([read.V_C], ([v]) =>
+    regulation: whenKnown([read.V_C], ([v]) =>
       derive(
         'regulation',
         '%',
@@ -121,7 +133,7 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
         regulationAgainstNominal(v.x, unit.outputVoltage),
       ),
     ),
-    regulationNoLoad: from([context.noLoadVoltage, read.V_C], ([nl, v]) =>
+    regulationNoLoad: whenKnown([context.noLoadVoltage, read.V_C], ([nl, v]) =>
       derive(
         'regulation against no load',
         '%',
@@ -147,7 +159,7 @@ function assumedCurrent(
   missing: Derived,
   P_C: Derived,
   V_B: Derived,
-  { rig, number }: Revision,
+  { rig }: Revision,
   where: string,
 ): Derived {
   if (
@@ -162,29 +174,12 @@ function assumedCurrent(
   const x = combine(I, [
     [P_C.x, I / P_C.x.value],
     [V_B.x, -I / V_B.x.value],
-    [
-      uncertain(
-        0,
-        methodSource('assumed efficiency', `${where}|${number}`),
-        rectangular((high - low) / 2 / eta),
-      ),
-      I,
-    ],
+    [uncertain(0, methodSource('assumed efficiency', where), rectangular((high - low) / 2 / eta)), I],
   ])
   const figure = derive('I', 'A', 'P_C / (η·V_B)', [P_C, V_B], x, [
     `No DC ammeter on this rig: η assumed between ${low * 100} and ${high * 100} %.`,
   ])
   return isFigure(figure) ? { ...figure, grade: 'estimated' } : figure
-}
-
-/** Computes from figures when all of them are known; else says which one is missing first. */
-export function from<const T extends readonly Derived[]>(
-  needs: T,
-  compute: (figures: { [K in keyof T]: Figure }) => Derived,
-): Derived {
-  const missing = needs.find((need) => !isFigure(need))
-  if (missing && !isFigure(missing)) return missing
-  return compute(needs as unknown as { [K in keyof T]: Figure })
 }
 
 const resistive = (kind: LoadKind) => kind === 'element' || kind === 'filament'
@@ -195,7 +190,7 @@ const resistive = (kind: LoadKind) => kind === 'element' || kind === 'filament'
  */
 function outputPower(read: Record<Quantity, Derived>, kind: LoadKind, unit: Unit, where: string): Derived {
   if (isFigure(read.P_C)) return read.P_C
-  return from([read.V_C, read.I_C], ([v, i]) => {
+  return whenKnown([read.V_C, read.I_C], ([v, i]) => {
     if (!resistive(kind)) {
       return {
         missing: 'P_C was not read, and V_C·I_C stands for watts with element and filament loads only.',
@@ -219,24 +214,24 @@ function outputPower(read: Record<Quantity, Derived>, kind: LoadKind, unit: Unit
 
 /** S = P for elements; else V_C·I_C, else P/PF (handbook §8). */
 function apparentPower(read: Record<Quantity, Derived>, P_C: Derived, kind: LoadKind): Derived {
-  if (resistive(kind)) return from([P_C], ([p]) => derive('S', 'VA', 'P_C (element: PF 1)', [p], p.x))
+  if (resistive(kind)) return whenKnown([P_C], ([p]) => derive('S', 'VA', 'P_C (element: PF 1)', [p], p.x))
   if (isFigure(read.V_C) && isFigure(read.I_C)) {
     return derive('S', 'VA', 'V_C·I_C', [read.V_C, read.I_C], multiply(read.V_C.x, read.I_C.x))
   }
-  return from([P_C, read.PF], ([p, pf]) => derive('S', 'VA', 'P_C / PF', [p, pf], divide(p.x, pf.x)))
+  return whenKnown([P_C, read.PF], ([p, pf]) => derive('S', 'VA', 'P_C / PF', [p, pf], divide(p.x, pf.x)))
 }
 
 /** Spread of the stranding factor (± 0.05 of 1.12), rectangular, common to both leads. */
 const strandingSpread = 0.05 / flexibleStranding / Math.sqrt(3)
 
 /** R·I² of both conductors at 20 °C, with the stranding factor as a source of error. */
-function leadPower(current: Derived, { rig, number }: Revision): Derived {
-  return from([current], ([i]) => {
+function leadPower(current: Derived, { revision: { rig }, scope }: StepContext): Derived {
+  return whenKnown([current], ([i]) => {
     const R = leadsResistance(rig)
     const P = R * i.x.value ** 2
     const x = combine(P, [
       [i.x, 2 * R * i.x.value],
-      [uncertain(0, methodSource('stranding', String(number)), strandingSpread), P],
+      [uncertain(0, methodSource('stranding', scope), strandingSpread), P],
     ])
     return derive('P_leads', 'W', `${(R * 1000).toFixed(2)} mΩ · I²`, [i], x, [
       'Both leads at 20 °C, by length, area and stranding; joints not included.',
@@ -257,7 +252,7 @@ function rippleOf(
   read: Record<Quantity, Derived>,
   bank: Bank,
   unit: Unit,
-  revision: number,
+  scope: string,
 ): Ripple | undefined {
   if (bank.rippleResistance === undefined || !isFigure(read.I) || !(read.I.x.value > 0)) return undefined
   const pf = isFigure(read.PF) ? Math.min(1, Math.max(0.1, read.PF.x.value)) : 1
@@ -269,7 +264,7 @@ function rippleOf(
     bound: unit.wave === 'stepped' ? rippleBoundStepped(assumedDelta) : rippleBoundSine(pf),
     resistanceA: bank.rippleResistance,
     resistanceB: bank.rippleResistance + path,
-    source: methodSource('ripple', String(revision)),
+    source: methodSource('ripple', scope),
   }
 }
 
@@ -280,7 +275,7 @@ function inputPower(
   ripple: Ripple | undefined,
   tap: 'A' | 'B',
 ): Derived {
-  return from([voltage, current], ([v, i]) => {
+  return whenKnown([voltage, current], ([v, i]) => {
     const product = multiply(v.x, i.x)
     if (!ripple) {
       return derive(symbol, 'W', `V_${tap}·I`, [v, i], product, [

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { derive, isFigure, sayFigure, showBare, showFigure } from '../figures'
 import {
-  arbitrate,
   add,
+  arbitrate,
   averageRespondingError,
   budget,
   combine,

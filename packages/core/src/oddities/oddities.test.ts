@@ -1,5 +1,4 @@
 import type { Battery, Claim, EntryOf, LadderPlanned, Quantity } from '@even-watt/contract'
-import { viewTrial } from '../report'
 import {
   bankOf,
   cableOf,
@@ -16,7 +15,9 @@ import {
   uuid,
   valuesOf,
 } from '../../test/makers'
-import { keptWhy, slipOf } from '.'
+import { slipOf } from '../ladder'
+import { viewTrial } from '../view'
+import { keptWhy } from '.'
 
 type Revision = Parameters<typeof revisionOf>[0]
 const odd = (entries: Parameters<typeof viewTrial>[1], revision: Revision = {}) =>
@@ -179,7 +180,7 @@ describe('what is noticed by itself (handbook §22)', () => {
       id: uuid(n),
       revision: 1,
       at: `2026-03-12T12:0${n - 84}:00.000Z`,
-      stage: 'survey',
+      kind: 'survey',
       reading: {
         current: 50,
         method: 'across',
@@ -209,7 +210,7 @@ describe('what is noticed by itself (handbook §22)', () => {
       id: uuid(n),
       revision: 1,
       at: '2026-03-12T12:00:00.000Z',
-      stage: 'load test',
+      kind: 'load test',
       reading: {
         battery: uuid(40 + i),
         restVoltage: 12.7,
@@ -263,9 +264,9 @@ describe('what is noticed by itself (handbook §22)', () => {
       id: uuid(81),
       revision: 1,
       at: '2026-03-12T12:00:00.000Z',
-      stage: 'keep' as const,
+      kind: 'keep' as const,
       entry: entry.id,
-      oddity: 3,
+      oddity: 3 as const,
       why: 'charger on the terminals',
     }
     const view = viewTrial(trialOf(), [entry, keep])
@@ -318,7 +319,7 @@ describe('what is noticed by itself (handbook §22)', () => {
 
   it('15: a surge test on a bank that is surely too low for it', () => {
     const attempt = (bankBefore: number): EntryOf<'motors'> => ({
-      id: uuid(990), revision: 1, at: '2026-03-12T12:00:00.000Z', stage: 'motors',
+      id: uuid(990), revision: 1, at: '2026-03-12T12:00:00.000Z', kind: 'motors',
       reading: { number: 1, load: 'pump', outcome: 'stalled', bankBefore },
     }) // prettier-ignore
     expect(odd([attempt(25.8)])).toContain(15)

@@ -1,10 +1,9 @@
-import type { Entry, LadderPlanned, Quantity, Unit } from '@even-watt/contract'
-import type { Analysis } from '../ladder'
+import type { Entry, LadderPlanned, OddityNumber, Quantity, Unit } from '@even-watt/contract'
+import type { Analysis } from '../trials'
 
 /** Something the software noticed by itself (handbook §22): what, why it matters, what to do. */
 export interface Oddity {
-  /** The number in handbook §22. */
-  readonly number: number
+  readonly number: OddityNumber
   readonly odd: string
   readonly why: string
   readonly todo: string
@@ -30,4 +29,4 @@ export interface OddityContext {
 /** Looks for one kind of oddity on one revision. */
 export type Notice = (context: OddityContext) => Oddity[]
 
-export const keptKey = (entry: Entry['id'], number: number) => `${entry}|${number}`
+export const keptKey = (entry: Entry['id'], number: OddityNumber) => `${entry}|${number}`

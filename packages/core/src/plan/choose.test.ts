@@ -1,13 +1,13 @@
 import fc from 'fast-check'
 import {
-  choosePlan,
   changesBetween,
+  choosePlan,
   itemsOf,
   powerOf,
-  settledPower,
-  tolerance,
   type Question,
   type Settings,
+  settledPower,
+  tolerance,
 } from '.'
 
 const stiff = { noLoad: 230, fall: 0 }

@@ -1,19 +1,19 @@
 import type { LadderPlanned, LoadUse, StoredLoad, Taken } from '@even-watt/contract'
+import { quantityData } from '../evidence'
 import { isFigure } from '../figures'
-import type { Analysis } from '../ladder'
-import { quantityData } from '../ladder'
+import { supplyOf, type SupplyQuestion, weakestCurrent } from '../rigs'
 import { outputFor, regress, terminalSource } from '../supply'
-import { supplyOf, weakestCurrent, type SupplyQuestion } from '../rigs'
+import type { Analysis } from '../trials'
 import type { PlanLoad, Question, Settings } from './question'
 import type { OutputVoltage } from './voltage'
 
 /** How the unit's output falls with load: from its own steps, else its no-load volts, else its label. */
 export function expectedVoltage(analysis: Analysis): OutputVoltage {
-  const { noLoad, steps, record } = analysis
-  const points = steps.flatMap(({ P_C, read }) =>
+  const { ladder, noLoad, record } = analysis
+  const points = ladder.steps.flatMap(({ P_C, read }) =>
     isFigure(P_C) && isFigure(read.V_C) ? [[P_C.x.value, read.V_C.x.value] as const] : [],
   )
-  if (isFigure(noLoad.read.V_C)) points.unshift([0, noLoad.read.V_C.x.value])
+  if (isFigure(noLoad.on.read.V_C)) points.unshift([0, noLoad.on.read.V_C.x.value])
   const fit = regress(
     points.map(([P]) => [1, -P]),
     points.map(([, V]) => V),

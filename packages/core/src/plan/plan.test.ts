@@ -10,7 +10,7 @@ import {
   trialOf,
   uuid,
 } from '../../test/makers'
-import { viewTrial } from '../report'
+import { viewTrial } from '../view'
 import {
   alternativesFor,
   choosePlan,
@@ -149,7 +149,7 @@ describe('alternatives and what is still to come', () => {
     }
     const [first] = filled.steps
     const indices = (entries: Parameters<typeof viewTrial>[1]) =>
-      stillPlanned(filled, analysisOf(entries).steps).map(({ index }) => index)
+      stillPlanned(filled, analysisOf(entries).ladder.steps).map(({ index }) => index)
     expect(indices([])).toEqual([0, 1])
     expect(indices([ladderEntry({ P_C: 352 })])).toEqual([1])
     expect(indices([ladderEntry({ V_A: 26 }, { uses: [...(first?.uses ?? [])] })])).toEqual([1])

@@ -1,6 +1,6 @@
 import type { LoadKind } from '@even-watt/contract'
 import { exponents, wattsAt } from '../loads'
-import { settledPower, type OutputVoltage } from './voltage'
+import { type OutputVoltage, settledPower } from './voltage'
 
 export interface PlanLoad {
   readonly id: string

@@ -1,5 +1,5 @@
 import type { LadderPlanned } from '@even-watt/contract'
-import type { Analysis } from '../ladder'
+import type { Analysis } from '../trials'
 import { expectedVoltage, setOf, type Shelf } from './fromTrial'
 import { itemsOf, powerOf } from './question'
 

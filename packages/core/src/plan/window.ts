@@ -2,10 +2,10 @@ import {
   coefficientsOf,
   itemsOf,
   powerOf,
-  tolerance,
-  wattsTable,
   type Question,
   type Settings,
+  tolerance,
+  wattsTable,
 } from './question'
 import { voltageAt } from './voltage'
 

@@ -1,12 +1,11 @@
 import type { PathElement, Rig } from '@even-watt/contract'
-import { ampacity, parallelShares } from '../conductors'
+import { ampacity, parallelShares, rmsCurrent } from '../conductors'
 import { isFigure } from '../figures'
-import { rmsCurrent } from '../ladder/ripple'
-import { atCurrent, headroom, outputFor, terminalSource, underPower, type OperatingPoint } from '../supply'
+import { atCurrent, headroom, type OperatingPoint, outputFor, terminalSource, underPower } from '../supply'
 import { expectedResistance, isCable, placed, type SideName } from './elements'
-import { supplyOf, type KnownSupply } from './known'
+import { type KnownSupply, supplyOf } from './known'
 import type { SurveyFigures } from './survey'
-import { weakestCurrent, type LinkRating } from './weakestLink'
+import { type LinkRating, weakestCurrent } from './weakestLink'
 
 export type Heat = 'cool' | 'warm' | 'hot'
 

@@ -50,13 +50,14 @@ const statedSpread = rectangular(0.2)
 
 /**
  * Expected resistance of an element, Ω at the given temperature: as stated; else computed for a cable, else from
- * the rig's table or the usual one. The stranding factor is one source of error common to all cables of a rig.
+ * the rig's table or the usual one. The stranding factor is one source of error common to all cables of a rig;
+ * `scope` tells it from that of other rigs.
  */
 export function expectedResistance(
   element: PathElement,
   typical: Rig['typical'],
   celsius = 20,
-  rig = '',
+  scope = '',
 ): Uncertain {
   const own = methodSource(`expected ${element.name}`, element.id)
   if (element.resistance !== undefined) {
@@ -67,7 +68,7 @@ export function expectedResistance(
     return uncertain(usual, own, rectangular(usual))
   }
   const R = inParallel(element.conductors.map((conductor) => withEnds(conductor, celsius)))
-  return uncertain(R, methodSource('stranding', rig), strandingSpread * R)
+  return uncertain(R, methodSource('stranding', scope), strandingSpread * R)
 }
 
 /** Sum of what is expected of the given elements, Ω. */
@@ -75,7 +76,8 @@ export const expectedTotal = (
   elements: readonly PathElement[],
   typical: Rig['typical'],
   celsius = 20,
-): Uncertain => sumOf(elements.map((element) => expectedResistance(element, typical, celsius)))
+  scope = '',
+): Uncertain => sumOf(elements.map((element) => expectedResistance(element, typical, celsius, scope)))
 
 /** Ω of all cables at a temperature: the leads alone. */
 export const leadsResistance = (rig: Pick<Rig, SideName>, celsius = 20): number =>

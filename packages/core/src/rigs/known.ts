@@ -1,7 +1,7 @@
 import type { Rig } from '@even-watt/contract'
-import { derive, isFigure, type Derived, type Figure } from '../figures'
-import { exact, methodSource, rectangular, uncertain, type Uncertain } from '../meters'
-import { bankSource, unknownResistances, type Supply } from '../supply'
+import { type Derived, estimated, isFigure } from '../figures'
+import { exact, methodSource, rectangular, uncertain } from '../meters'
+import { bankSource, type Supply, unknownResistances } from '../supply'
 import { expectedTotal, placed } from './elements'
 
 /** What is known of a supply, each with where it was come by. */
@@ -16,20 +16,8 @@ export interface KnownSupply {
 export const supportCurrent = (rig: Pick<Rig, 'support'>): number =>
   rig.support ? Math.max(0, rig.support.current - rig.support.ownUse) : 0
 
-/** A stated value as a figure that is only an estimate until it is measured. */
-export function estimated(
-  symbol: string,
-  unit: Figure['unit'],
-  x: Uncertain,
-  formula: string,
-  notes: readonly string[] = [],
-): Derived {
-  const figure = derive(symbol, unit, formula, [], x, notes)
-  return isFigure(figure) ? { ...figure, grade: 'estimated' } : figure
-}
-
 /** What a rig promises before anything was measured on it: rest volts, stated and usual resistances. */
-export function promisedSupply(rig: Rig): KnownSupply {
+export function promisedSupply(rig: Rig, scope = ''): KnownSupply {
   const source = bankSource(rig.bank)
   const unknown = unknownResistances(rig.bank)
   const why = unknown.length
@@ -38,6 +26,8 @@ export function promisedSupply(rig: Rig): KnownSupply {
   const R_path = expectedTotal(
     placed(rig).map(({ element }) => element),
     rig.typical,
+    20,
+    scope,
   )
   return {
     E: source
@@ -46,7 +36,7 @@ export function promisedSupply(rig: Rig): KnownSupply {
           'V',
           source.E === 0
             ? exact(0)
-            : uncertain(source.E, methodSource('rest volts', rig.name), rectangular(0.01 * source.E)),
+            : uncertain(source.E, methodSource('rest volts', scope), rectangular(0.01 * source.E)),
           'rest volts of the bank',
         )
       : { missing: why },
@@ -54,7 +44,7 @@ export function promisedSupply(rig: Rig): KnownSupply {
       ? estimated(
           'R_source',
           'mΩ',
-          uncertain(source.R, methodSource('stated resistance', rig.name), rectangular(0.2 * source.R)),
+          uncertain(source.R, methodSource('stated resistance', scope), rectangular(0.2 * source.R)),
           'stated resistances of the batteries and links',
         )
       : { missing: why },

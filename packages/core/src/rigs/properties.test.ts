@@ -149,7 +149,7 @@ describe('any survey', () => {
         id: uuid(80),
         revision: 1,
         at: '2026-03-12T10:00:00.000Z',
-        stage: 'survey',
+        kind: 'survey',
         reading: {
           current: 50,
           method: 'across',

@@ -13,11 +13,12 @@ import {
   trialOf,
   uuid,
 } from '../../test/makers'
-import { isFigure } from '../figures'
 import { conductorResistance } from '../conductors'
+import { isFigure } from '../figures'
 import { exact, expanded } from '../meters'
-import { viewTrial } from '../report'
+import { viewTrial } from '../view'
 import {
+  asShunt,
   changedRig,
   checkRig,
   deriveSurvey,
@@ -26,8 +27,8 @@ import {
   elementStates,
   expectedResistance,
   keepPrediction,
-  loadsToPredict,
   leadsResistance,
+  loadsToPredict,
   minimumBms,
   pointAt,
   predictSteps,
@@ -38,7 +39,6 @@ import {
   warming,
   weakestCurrent,
   weakestLinks,
-  asShunt,
 } from '.'
 
 const lug: PathElement = { id: uuid(53), name: 'negative lug', kind: 'lug' }
@@ -59,7 +59,7 @@ const surveyOf = (
   more: Partial<EntryOf<'survey'>['reading']> = {},
   n = 80,
 ): EntryOf<'survey'> => ({
-  id: uuid(n), revision: 1, at: `2026-03-12T10:0${n - 80}:00.000Z`, stage: 'survey',
+  id: uuid(n), revision: 1, at: `2026-03-12T10:0${n - 80}:00.000Z`, kind: 'survey',
   reading: {
     current: 50, method: 'across', voltmeter: uuid(1), ammeter: uuid(1),
     readings: Object.entries(volts).map(([element, v]) => ({ element, volts: v })), ...more,
@@ -344,7 +344,8 @@ describe('what if', () => {
     return analysis
   }
   const lugAt = uuid(53)
-  const stepsOf = (analysis: ReturnType<typeof trialWith>) => loadsToPredict(analysis.steps, [], () => 0)
+  const stepsOf = (analysis: ReturnType<typeof trialWith>) =>
+    loadsToPredict(analysis.ladder.steps, [], () => 0)
 
   it.each([true, false])('predicts what a remade lug then does (surveyed: %s)', (surveyed) => {
     const before = trialWith(0.01, surveyed)
@@ -354,7 +355,7 @@ describe('what if', () => {
     ])
     const predicted = predictSteps(supply, stepsOf(before))
     predicted.forEach(({ V_B }, i) => {
-      const measured = after.steps[i]?.read.V_B
+      const measured = after.ladder.steps[i]?.read.V_B
       expect(
         isFigure(V_B) && measured && isFigure(measured) && Math.abs(V_B.x.value - measured.x.value),
       ).toBeLessThan(0.02)
@@ -418,7 +419,7 @@ describe('what if', () => {
       { load: 'ahead', watts: 1500 },
       { load: 'nothing', watts: 0 },
     ]
-    const loads = loadsToPredict(analysis.steps, planned, (P) => 0.07 * P)
+    const loads = loadsToPredict(analysis.ladder.steps, planned, (P) => 0.07 * P)
     expect(loads.map(({ load }) => load).slice(5)).toEqual(['ahead'])
     const [last] = predictSteps(analysis.supply.known, loads).slice(-1)
     expect(last?.before).toHaveProperty('missing')

@@ -1,9 +1,8 @@
-import type { EntryOf, PathElement, Revision } from '@even-watt/contract'
-import { derive, isFigure, type Derived, type Figure } from '../figures'
+import type { EntryOf, PathElement, Revision, Rig } from '@even-watt/contract'
+import { readOn } from '../evidence'
+import { derive, type Derived, estimated, type Figure, isFigure } from '../figures'
 import { divide, expanded, multiply, subtract, type Uncertain } from '../meters'
-import { readOn } from '../supply'
 import { expectedResistance, isCable, placed, type SideName } from './elements'
-import { estimated } from './known'
 
 /** What a drop survey says of one element (handbook §11). */
 export interface SurveyLine {
@@ -43,7 +42,7 @@ const hotWatts = 3
  * Drops measured across each element at one steady current, or volts at successive points against one reference, set
  * against what is expected of each. Readings of elements that are not in the rig are left out.
  */
-export function deriveSurvey(entry: EntryOf<'survey'>, revision: Revision): SurveyFigures {
+export function deriveSurvey(entry: EntryOf<'survey'>, revision: Revision, scope = ''): SurveyFigures {
   const survey = entry.reading
   const { rig } = revision
   const current = readOn('I', 'A', survey.current, survey.ammeter, entry.id, revision, entry.id)
@@ -80,7 +79,7 @@ export function deriveSurvey(entry: EntryOf<'survey'>, revision: Revision): Surv
       start ? [start, read] : [read],
       x,
     )
-    lines.push(lineOf(element, side, drop, current, revision))
+    lines.push(lineOf(element, side, drop, current, revision.rig, scope))
   }
   const toFix = lines.filter(({ excessive }) => excessive).sort((a, b) => wattsOf(b) - wattsOf(a))
   return { entry, current, lines, toFix, negative }
@@ -93,9 +92,10 @@ function lineOf(
   side: SideName,
   drop: Derived,
   current: Figure,
-  { rig, number }: Revision,
+  rig: Rig,
+  scope: string,
 ): SurveyLine {
-  const expectedX = expectedResistance(element, rig.typical, 20, String(number))
+  const expectedX = expectedResistance(element, rig.typical, 20, scope)
   const expected = estimated(
     'R_expected',
     'mΩ',

@@ -1,67 +1,21 @@
-import type { Battery, PathElement, Prediction, Rig, RigChange } from '@even-watt/contract'
-import { formatGauge } from '../conductors'
-import { derive, isFigure, type Derived, type Figure } from '../figures'
+import type { Prediction, Rig, RigChange } from '@even-watt/contract'
+import { derive, type Derived, estimated, type Figure, isFigure } from '../figures'
 import { add, combine, exact, methodSource, rectangular, subtract, uncertain } from '../meters'
 import { bankSource, terminalVoltage } from '../supply'
+import { changedRig } from './changedRig'
 import { expectedResistance, placed } from './elements'
-import { estimated, supportCurrent, type KnownSupply } from './known'
-import type { SupplyEvidence } from './measuredSupply'
+import { type KnownSupply, supportCurrent } from './known'
+import type { SurveyFigures } from './survey'
 
-/** The rig as it would be after the changes; those that name a part that is not there change nothing. */
-export function changedRig(rig: Rig, changes: readonly RigChange[]): Rig {
-  return changes.reduce(changeOne, rig)
-}
-
-function changeOne(rig: Rig, change: RigChange): Rig {
-  switch (change.kind) {
-    case 'remake':
-      return rig
-    case 'cable':
-      return onElement(rig, change.element, (element) =>
-        element.kind === 'cable' ? { ...element, conductors: [change.conductor] } : element,
-      )
-    case 'battery':
-      return { ...rig, bank: withBattery(rig.bank, change) }
-    case 'support':
-      return { ...rig, support: { kind: 'charger', name: 'Charger', current: change.current, ownUse: 0 } }
-    case 'take-off': {
-      const { bank } = rig
-      if (bank.join.kind !== 'in line') return rig
-      const { positiveAt, negativeAt } = change
-      return { ...rig, bank: { ...bank, join: { ...bank.join, positiveAt, negativeAt } } }
-    }
-  }
-}
-
-function onElement(rig: Rig, id: string, change: (element: PathElement) => PathElement): Rig {
-  const side = (elements: readonly PathElement[]) =>
-    elements.map((element) => (element.id === id ? change(element) : element))
-  return { ...rig, positive: side(rig.positive), negative: side(rig.negative) }
-}
-
-function withBattery(bank: Rig['bank'], added: Extract<RigChange, { kind: 'battery' }>): Rig['bank'] {
-  const like = bank.strings[0]?.[0]
-  if (!like) return bank
-  const nominal = (bank.strings[0] ?? []).reduce((sum, battery) => sum + battery.nominal, 0)
-  const battery: Battery = {
-    id: `added ${added.name}`,
-    name: added.name,
-    chemistry: like.chemistry,
-    nominal,
-    capacity: like.capacity,
-    rest: added.rest,
-    resistance: added.resistance,
-    open: false,
-  }
-  const { join } = bank
-  return {
-    ...bank,
-    strings: [...bank.strings, [battery]],
-    join:
-      join.kind === 'busbars'
-        ? { ...join, leads: [...join.leads, 2 * added.link] }
-        : { ...join, positive: [...join.positive, added.link], negative: [...join.negative, added.link] },
-  }
+/** As much of what was measured of a supply as a prediction starts from. */
+export interface MeasuredSupply {
+  /** Tells its sources of error from those of other rigs. */
+  readonly scope: string
+  readonly known: KnownSupply
+  readonly promised: KnownSupply
+  readonly surveys: readonly SurveyFigures[]
+  /** Ω of the path that the ladder shows. */
+  readonly ladderPath: Derived
 }
 
 /**
@@ -70,7 +24,7 @@ function withBattery(bank: Rig['bank'], added: Extract<RigChange, { kind: 'batte
  */
 export function predictSupply(
   rig: Rig,
-  evidence: SupplyEvidence,
+  evidence: MeasuredSupply,
   changes: readonly RigChange[],
 ): KnownSupply {
   const after = changedRig(rig, changes)
@@ -79,10 +33,14 @@ export function predictSupply(
     (path, change) => pathAfter(path, change, rig, after, evidence),
     before.R_path,
   )
-  return { ...bankAfter(rig, after, before), R_path, support: supportCurrent(after) }
+  return { ...bankAfter(rig, after, evidence), R_path, support: supportCurrent(after) }
 }
 
-function bankAfter(rig: Rig, after: Rig, before: KnownSupply): Pick<KnownSupply, 'E' | 'R_bank'> {
+function bankAfter(
+  rig: Rig,
+  after: Rig,
+  { known: before, scope }: MeasuredSupply,
+): Pick<KnownSupply, 'E' | 'R_bank'> {
   if (JSON.stringify(after.bank) === JSON.stringify(rig.bank)) return before
   const [old, next] = [bankSource(rig.bank), bankSource(after.bank)]
   if (!next)
@@ -92,7 +50,7 @@ function bankAfter(rig: Rig, after: Rig, before: KnownSupply): Pick<KnownSupply,
     }
   const { E, R_bank } = before
   if (!old || !isFigure(E) || !isFigure(R_bank)) {
-    const R = uncertain(next.R, methodSource('stated resistance', rig.name), rectangular(0.2 * next.R))
+    const R = uncertain(next.R, methodSource('stated resistance', scope), rectangular(0.2 * next.R))
     return {
       E: predicted('E', 'V', exact(next.E), [], 'rest volts of the bank'),
       R_bank: predicted('R_source', 'mΩ', R, [], 'stated resistances'),
@@ -107,7 +65,7 @@ function bankAfter(rig: Rig, after: Rig, before: KnownSupply): Pick<KnownSupply,
       'mΩ',
       combine(R_bank.x.value * factor, [
         [R_bank.x, factor],
-        [uncertain(0, methodSource('change of bank', rig.name), rectangular(0.2 * next.R)), 1],
+        [uncertain(0, methodSource('change of bank', scope), rectangular(0.2 * next.R)), 1],
       ]),
       [R_bank],
       `R_source measured × ${factor.toFixed(3)}, from the network`,
@@ -120,7 +78,7 @@ function pathAfter(
   change: RigChange,
   rig: Rig,
   after: Rig,
-  evidence: SupplyEvidence,
+  evidence: MeasuredSupply,
 ): Derived {
   if (!isFigure(path)) return path
   if (change.kind === 'remake') {
@@ -140,8 +98,8 @@ function pathAfter(
   const [old, next] = [find(rig), find(after)]
   if (!old || !next) return path
   const difference = subtract(
-    expectedResistance(next, rig.typical, 20, rig.name),
-    expectedResistance(old, rig.typical, 20, rig.name),
+    expectedResistance(next, rig.typical, 20, evidence.scope),
+    expectedResistance(old, rig.typical, 20, evidence.scope),
   )
   return predicted(
     'R_path',
@@ -156,7 +114,7 @@ function pathAfter(
  * What remaking a joint gives back, Ω: surveyed − expected; without a survey all that the path has above what is
  * expected of it, said to be so. Undefined when there is nothing to gain.
  */
-export function remakeGain(element: string, rig: Rig, evidence: SupplyEvidence): Figure | undefined {
+export function remakeGain(element: string, rig: Rig, evidence: MeasuredSupply): Figure | undefined {
   const line = evidence.surveys.at(-1)?.lines.find((one) => one.element.id === element)
   if (line && isFigure(line.resistance) && isFigure(line.expected)) {
     const gain = derive(
@@ -250,28 +208,6 @@ export function predictVoltage({ E, R_bank, R_path, support }: KnownSupply, P_B:
   return x
     ? predicted('V_B', 'V', x, [E, R_bank, R_path, P_B], '(E + √(E² − 4·(R_source + R_path)·P_B)) / 2')
     : { missing: 'The supply cannot deliver this.' }
-}
-
-/** The changes in words, for the record and the revision. */
-export function describeChanges(rig: Rig, changes: readonly RigChange[]): string {
-  const name = (id: string) =>
-    placed(rig).find(({ element }) => element.id === id)?.element.name ?? 'an element'
-  return changes
-    .map((change) => {
-      switch (change.kind) {
-        case 'remake':
-          return `${name(change.element)} remade`
-        case 'cable':
-          return `${name(change.element)} as ${formatGauge(change.conductor.gauge)}, ${change.conductor.length} m`
-        case 'battery':
-          return `${change.name} added in parallel`
-        case 'support':
-          return `a charger of ${change.current} A added`
-        case 'take-off':
-          return `take-off at ${change.positiveAt + 1} and ${change.negativeAt + 1}`
-      }
-    })
-    .join('; ')
 }
 
 /** The prediction as it is kept with the trial. */

@@ -1,4 +1,4 @@
-import { isLithium, bankDeliverable, bankNominal, chargeRate, underPower } from '../supply'
+import { bankDeliverable, bankNominal, chargeRate, isLithium, underPower } from '../supply'
 import type { ScheduleQuestion } from './question'
 
 /** How the bench stands at a moment: state of charge, 0 to 1, and K that the unit is above ambient. */

@@ -1,6 +1,6 @@
 import type { Claim, EntryOf, LadderPlanned, StoredLoad } from '@even-watt/contract'
 import { cleanLadder, revisionOf, rigOf, trialOf, unitOf, uuid } from '../../test/makers'
-import { viewTrial } from '../report'
+import { viewTrial } from '../view'
 import {
   chargerOf,
   runLog,
@@ -116,13 +116,13 @@ describe('a schedule from a trial', () => {
 
   it('reads what happened from the record, whatever was taken back left out', () => {
     const event = (n: number, at: string): EntryOf<'run'> => ({
-      id: uuid(n), revision: 1, at, stage: 'run', reading: { block: uuid(7000), action: 'start' },
+      id: uuid(n), revision: 1, at, kind: 'run', reading: { block: uuid(7000), action: 'start' },
     }) // prettier-ignore
     const [kept, struck] = [event(901, '2026-03-12T10:00:00.000Z'), event(902, '2026-03-12T09:00:00.000Z')]
     const { record } = viewTrial(trialOf(), [
       struck,
       kept,
-      { id: uuid(903), revision: 1, at: struck.at, stage: 'take back', entry: struck.id, why: 'slip' },
+      { id: uuid(903), revision: 1, at: struck.at, kind: 'take back', entry: struck.id, why: 'slip' },
     ])
     expect(runLog(record)).toEqual([{ at: Date.UTC(2026, 2, 12, 10), event: kept.reading }])
   })

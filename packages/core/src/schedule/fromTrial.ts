@@ -1,8 +1,7 @@
-import type { Load, LadderPlanned, RunEvent, Schedule, StoredLoad, StoredUnit } from '@even-watt/contract'
-import type { Analysis } from '../ladder'
+import type { Load, LadderPlanned, Schedule, StoredLoad, StoredUnit } from '@even-watt/contract'
 import { sayUses, suitsOutlet, targetSets } from '../plan'
 import { supplyOf } from '../rigs'
-import type { TrialRecord } from '../trials'
+import { type Analysis, type TrialRecord, readingsOf } from '../trials'
 import { usualKinds } from './content'
 import type { Day, Logged, ScheduleQuestion, Switched } from './question'
 
@@ -115,5 +114,5 @@ export const usualSchedule = (
 })
 
 /** What happened to the schedule, from the record of a trial. */
-export const runLog = ({ run }: Pick<TrialRecord, 'run'>): Logged[] =>
-  run.map(({ at, reading }: { at: string; reading: RunEvent }) => ({ at: Date.parse(at), event: reading }))
+export const runLog = (record: Pick<TrialRecord, 'standing'>): Logged[] =>
+  readingsOf(record, 'run').map(({ at, reading }) => ({ at: Date.parse(at), event: reading }))

@@ -1,8 +1,8 @@
 import type { Block } from '@even-watt/contract'
-import { historyOf, type Begun } from './history'
+import { type Begun, historyOf } from './history'
 import { orderBlocks, surgeFirst } from './order'
 import { percent, surgeAbove } from './parts'
-import { placedKey, type Logged, type Stretch, type Remark, type ScheduleQuestion } from './question'
+import { type Logged, placedKey, type Remark, type ScheduleQuestion, type Stretch } from './question'
 import { Walk } from './walk'
 
 export interface Scheduled {

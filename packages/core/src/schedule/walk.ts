@@ -1,17 +1,17 @@
 import type { Block, PlacedPart } from '@even-watt/contract'
-import { sayDuration } from '../findings'
+import { sayDuration } from '../figures'
 import { chargedAfter, full, secondsToCharge, taperFrom } from '../supply'
 import { contentOf, isPowered } from './content'
-import { after, drainRate, leastCharge, secondsDownTo, type Course } from './course'
-import { needsOf, percent, rechargeTo, type Need, type Part } from './parts'
+import { after, type Course, drainRate, leastCharge, secondsDownTo } from './course'
+import { type Need, needsOf, type Part, percent, rechargeTo } from './parts'
 import {
-  placedKey,
   type Day,
   type Piece,
-  type Stretch,
-  type StretchState,
+  placedKey,
   type Remark,
   type ScheduleQuestion,
+  type Stretch,
+  type StretchState,
   type TimedPiece,
 } from './question'
 

@@ -1,4 +1,4 @@
-import { terminalSource, type Supply } from './constantPower'
+import { type Supply, terminalSource } from './constantPower'
 
 export interface Headroom {
   /** A into the unit at the limit. */

@@ -1,4 +1,4 @@
-import { derive, isFigure, type Derived, type Figure } from '../figures'
+import { derive, type Derived, type Figure, isFigure } from '../figures'
 import { combine, isOwn, standard, subtract, type Uncertain } from '../meters'
 import { regress } from './regression'
 

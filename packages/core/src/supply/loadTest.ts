@@ -1,6 +1,7 @@
 import type { EntryOf, Revision } from '@even-watt/contract'
-import { derive, type Derived, type Figure } from '../figures'
-import { divide, exact, measured, rangeFor, rounding, subtract, type Uncertain } from '../meters'
+import { readOn } from '../evidence'
+import { derive, type Derived } from '../figures'
+import { divide, subtract } from '../meters'
 
 export interface LoadTestFigures {
   readonly entry: EntryOf<'load test'>
@@ -10,39 +11,6 @@ export interface LoadTestFigures {
   readonly R_10: Derived
   /** V_0 − V_10. */
   readonly sag: Derived
-}
-
-/**
- * One value, read once on one meter, as a figure; without a meter its uncertainty is not known. Read only once, its
- * last digit may have flickered: a count of settling spread stands beside the rounding.
- */
-export function readOn(
-  symbol: string,
-  unit: 'V' | 'A',
-  value: number,
-  meterId: string | undefined,
-  entry: string,
-  revision: Revision,
-  where: string,
-): Figure {
-  const meter = revision.meters.find((candidate) => candidate.id === meterId)
-  const range = meter && rangeFor(meter.ranges, unit === 'V' ? 'DC voltage' : 'DC current', value)
-  const x: Uncertain =
-    meter && range
-      ? measured({ values: [value], spread: rounding(range.count) }, meter.id, range, symbol, where)
-      : exact(value)
-  return {
-    symbol,
-    unit,
-    x,
-    grade: 'measured',
-    working: {
-      formula: `${symbol} read on ${meter?.name ?? 'no named meter'}`,
-      inputs: [],
-      notes: range ? [] : ['No meter is named, so its uncertainty is not known.'],
-      entries: [entry],
-    },
-  }
 }
 
 /**

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
-import { sharing, solveNetwork, sourceBetween, type Branch, type Network } from '.'
 import { parallelOf } from '../../test/makers'
+import { type Branch, type Network, sharing, solveNetwork, sourceBetween } from '.'
 
 const battery = (from: number, to: number, emf: number, resistance: number): Branch => ({
   from,

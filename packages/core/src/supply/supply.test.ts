@@ -205,7 +205,7 @@ describe('a short load test (handbook §12)', () => {
     id: uuid(70),
     revision: 1,
     at: '2026-03-12T09:00:00.000Z',
-    stage: 'load test' as const,
+    kind: 'load test' as const,
     reading: test,
   }
 

@@ -1,4 +1,4 @@
-import { solveNetwork, type Network } from './network'
+import { type Network, solveNetwork } from './network'
 
 /** Any linear source seen from two nodes: an EMF, V, behind one resistance, Ω. */
 export interface Source {

@@ -1,1 +1,4 @@
+export * from './analysis'
+export * from './record'
 export * from './replay'
+export * from './strike'

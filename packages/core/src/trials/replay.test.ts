@@ -1,7 +1,7 @@
 import fc from 'fast-check'
-import { viewTrial } from '../report'
 import { cleanLadder, ladderEntry, noLoadEntry, revisionOf, takeBack, trialOf, uuid } from '../../test/makers'
-import { replay } from '.'
+import { viewTrial } from '../view'
+import { readingsOf, replay, struckBy } from '.'
 
 const step = uuid(70)
 
@@ -9,8 +9,8 @@ describe('the record of a trial', () => {
   it('keeps what was taken back, struck, with its reason', () => {
     const [first, second] = [ladderEntry({ V_B: 25 }, { step }), ladderEntry({ V_B: 26 }, { step })]
     const record = replay(trialOf(), [first, second, takeBack(second.id)])
-    const only = record.revisions[0]?.steps[0]
-    expect(only?.readings.map((entry) => entry.id)).toEqual([first.id])
+    const [only] = record.revisions
+    expect(only && readingsOf(only, 'ladder').map((entry) => entry.id)).toEqual([first.id])
     expect(only?.struck.map((entry) => entry.id)).toEqual([second.id])
     expect(record.struckWhy.get(second.id)).toBe('slip')
   })
@@ -19,7 +19,7 @@ describe('the record of a trial', () => {
     const first = ladderEntry({ V_B: 52 }, { step })
     const better = ladderEntry({ V_B: 25 }, { step, replaces: { entry: first.id, why: 'digits' } })
     const standing = (entries: Parameters<typeof replay>[1]) =>
-      replay(trialOf(), entries).revisions[0]?.steps[0]?.readings.map((entry) => entry.id)
+      readingsOf(replay(trialOf(), entries), 'ladder').map((entry) => entry.id)
     expect(standing([first, better])).toEqual([better.id])
     expect(standing([first, better, takeBack(better.id)])).toEqual([first.id])
   })
@@ -31,10 +31,35 @@ describe('the record of a trial', () => {
     expect(() => replay(trialOf(), [circle, second])).not.toThrow()
   })
 
+  it('strikes along chains of corrections of any length, in linear time', () => {
+    const first = ladderEntry({ V_B: 25 }, { step })
+    const chain = [first]
+    for (let i = 0; i < 20_000; i++)
+      chain.push(
+        ladderEntry({ V_B: 25 }, { step, replaces: { entry: chain.at(-1)?.id ?? '', why: 'again' } }),
+      )
+    const record = replay(trialOf(), chain)
+    expect(readingsOf(record, 'ladder').map(({ id }) => id)).toEqual([chain.at(-1)?.id])
+    const many = Array.from({ length: 20_000 }, () =>
+      ladderEntry({ V_B: 25 }, { step, replaces: { entry: first.id, why: 'all of one' } }),
+    )
+    expect(struckBy([first, ...many]).size).toBe(1)
+  })
+
+  it('is the very same while nothing of a revision changed, and another when something did', () => {
+    const trial = trialOf([revisionOf(), revisionOf({ number: 2, why: 'lug remade' })])
+    const [one, two] = [ladderEntry({ V_B: 24.9 }), ladderEntry({ V_B: 25.5 }, { revision: 2 })]
+    const before = replay(trial, [one, two])
+    const after = replay(trial, [one, two, ladderEntry({ V_B: 25.6 }, { revision: 2 })])
+    expect(after.revisions[0]).toBe(before.revisions[0])
+    expect(after.revisions[1]).not.toBe(before.revisions[1])
+    expect(replay({ ...trial, id: uuid(8) }, [one, two]).revisions[0]).not.toBe(before.revisions[0])
+  })
+
   it('keeps readings on the revision they were taken on', () => {
     const trial = trialOf([revisionOf(), revisionOf({ number: 2, why: 'lug remade' })])
     const record = replay(trial, [ladderEntry({ V_B: 24.9 }), ladderEntry({ V_B: 25.5 }, { revision: 2 })])
-    expect(record.revisions.map((revision) => revision.steps.length)).toEqual([1, 1])
+    expect(record.revisions.map((revision) => readingsOf(revision, 'ladder').length)).toEqual([1, 1])
   })
 
   it('comes out the same in whatever order entries arrive', () => {
@@ -43,7 +68,10 @@ describe('the record of a trial', () => {
     const expected = JSON.stringify(viewTrial(trialOf(), entries).findings)
     const shown = (order: typeof entries) => {
       const { analyses, record } = viewTrial(trialOf(), order)
-      return JSON.stringify([analyses[0]?.steps.map((figures) => figures.eta_unit), [...record.struckWhy]])
+      return JSON.stringify([
+        analyses[0]?.ladder.steps.map((figures) => figures.eta_unit),
+        [...record.struckWhy],
+      ])
     }
     const reference = shown(entries)
     fc.assert(

@@ -39,13 +39,13 @@ export function predictionOf(
   if (!analysis) throw new Error('A prediction needs a rig.')
   const { rig } = analysis.record.revision
   const supply = predictSupply(rig, analysis.supply, changes)
-  const steps = loadsToPredict(analysis.steps, [], () => 0)
+  const steps = loadsToPredict(analysis.ladder.steps, [], () => 0)
   hand.wait(300)
   return {
     id: hand.newId(),
     revision: 1,
     at: hand.now,
-    stage: 'prediction',
+    kind: 'prediction',
     reading: keepPrediction(changes, describeChanges(rig, changes), predictSteps(supply, steps), undefined),
   }
 }

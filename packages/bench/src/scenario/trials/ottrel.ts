@@ -54,7 +54,7 @@ const startMotor = (
     id: hand.newId(),
     revision,
     at: hand.now,
-    stage: 'motors',
+    kind: 'motors',
     reading: {
       number,
       load: motor.name,

@@ -1,0 +1,75 @@
+import * as z from 'zod/mini'
+import { LadderReading } from './ladder'
+import { MotorAttempt } from './motors'
+import { NoLoadReading } from './noLoad'
+import { OddityNumber } from './oddities'
+import { Prediction, Survey } from './rigs'
+import { Acknowledged } from './safety'
+import { RunEvent } from './schedule'
+import { Id, instant, whole, words } from './shared'
+import { LoadTest } from './supply'
+
+/** Every kind of entry and what it carries. A new kind is one line here; all else is derived. */
+export const entryKinds = {
+  'no load': NoLoadReading,
+  ladder: LadderReading,
+  motors: MotorAttempt,
+  'load test': LoadTest,
+  survey: Survey,
+  prediction: Prediction,
+  'make safe': Acknowledged,
+  run: RunEvent,
+}
+type Readings = typeof entryKinds
+export type ReadingKind = keyof Readings
+
+const entryBase = {
+  id: Id,
+  revision: whole('Revision', 1, 1000),
+  at: instant('Taken at'),
+  /** The entry this one corrects, with why. */
+  replaces: z.optional(z.object({ entry: Id, why: words('Why it is corrected', 300) })),
+}
+
+type ReadingEntry = {
+  [K in ReadingKind]: z.ZodMiniObject<
+    typeof entryBase & { kind: z.ZodMiniLiteral<K>; reading: Readings[K] },
+    z.core.$strip
+  >
+}[ReadingKind]
+
+const readings = Object.entries(entryKinds).map(([kind, reading]) =>
+  z.object({ ...entryBase, kind: z.literal(kind), reading }),
+) as unknown as [ReadingEntry, ...ReadingEntry[]]
+
+/** Entries that speak of another entry. */
+const TakeBack = z.object({
+  ...entryBase,
+  kind: z.literal('take back'),
+  entry: Id,
+  why: words('Why it is taken back', 300),
+})
+const Keep = z.object({
+  ...entryBase,
+  kind: z.literal('keep'),
+  entry: Id,
+  oddity: OddityNumber,
+  why: words('Why it is kept', 300),
+})
+
+/** Everything captured at the bench, in an append-only record. */
+export const Entry = z.discriminatedUnion(
+  'kind',
+  [...readings, TakeBack, Keep],
+  `Kind of entry: one of ${[...Object.keys(entryKinds), 'take back', 'keep'].join(', ')}.`,
+)
+export type Entry = z.infer<typeof Entry>
+export type EntryKind = Entry['kind']
+export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>
+
+/** Whether an entry carries a reading, rather than speaking of another entry. */
+export const isReading = (entry: Entry): entry is EntryOf<ReadingKind> => entry.kind in entryKinds
+
+export const Entries = z
+  .array(Entry)
+  .check(z.minLength(1, 'Entries: none were sent.'), z.maxLength(5000, 'Entries: 5000 at most at once.'))

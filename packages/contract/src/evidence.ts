@@ -1,0 +1,37 @@
+import * as z from 'zod/mini'
+import { Id, number, oneOf } from './shared'
+
+/** What is read at the taps (docs/method/evidence.md). */
+export const quantities = ['V_A', 'I_bank', 'V_B', 'I', 'V_C', 'I_C', 'P_C', 'PF', 'f', 'THD', 'T'] as const
+export const Quantity = oneOf('Quantity', quantities)
+export type Quantity = z.infer<typeof Quantity>
+
+/** Idle current often has a meter of its own, so it is assigned apart. */
+export const assignables = [...quantities, 'idle I'] as const
+export type Assignable = (typeof assignables)[number]
+
+/** How a value was come by: only measured decides a claim. */
+export const grades = ['measured', 'display', 'estimated', 'observed'] as const
+export const Grade = oneOf('Grade', grades)
+export type Grade = z.infer<typeof Grade>
+
+/** One value read at one moment, in SI units (PF and THD as fractions). */
+export const Value = z.object({
+  quantity: Quantity,
+  value: number('Value', -1e7, 1e7),
+  grade: Grade,
+  /** The meter it was read on; the revision holds its specification. */
+  meter: z.optional(Id),
+  at: z.optional(z.iso.datetime()),
+})
+export type Value = z.infer<typeof Value>
+
+export const Values = z.array(Value).check(z.maxLength(40, 'Values: 40 at most in one reading.'))
+
+/** What the unit itself shows; a claim, not a measurement. */
+export const Display = z.object({
+  inputVoltage: z.optional(number('Display, input V', 0, 2000)),
+  outputVoltage: z.optional(number('Display, output V', 0, 2000)),
+  outputPower: z.optional(number('Display, output W', 0, 1e6)),
+  frequency: z.optional(number('Display, Hz', 0, 1000)),
+})

@@ -1,0 +1,36 @@
+import { formatVersion } from './exchange'
+
+type Loose = Readonly<Record<string, unknown>>
+
+const isLoose = (value: unknown): value is Loose =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** Format 1 called the kind of an entry its stage. */
+export function upgradeEntry(entry: unknown): unknown {
+  if (!isLoose(entry) || !('stage' in entry) || 'kind' in entry) return entry
+  const { stage, ...rest } = entry
+  return { ...rest, kind: stage }
+}
+
+/** What each format version needs to become the next. */
+const steps: Readonly<Record<number, (document: Loose) => Loose>> = {
+  1: (document) => ({
+    ...document,
+    entries: Array.isArray(document['entries']) ? document['entries'].map(upgradeEntry) : document['entries'],
+  }),
+}
+
+/**
+ * Brings an older document forward, one version after another. What is no document, or of a version not known, comes
+ * back as it is: the schema refuses it in words.
+ */
+export function upgradeDocument(content: unknown): unknown {
+  if (!isLoose(content)) return content
+  let document = content
+  for (;;) {
+    const version = document['formatVersion']
+    const step = typeof version === 'number' && version < formatVersion ? steps[version] : undefined
+    if (typeof version !== 'number' || !step) return document
+    document = { ...step(document), formatVersion: version + 1 }
+  }
+}

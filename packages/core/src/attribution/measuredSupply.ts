@@ -1,0 +1,159 @@
+import { derive, type Derived, type Figure, isFigure } from '../figures'
+import type { StepFigures } from '../ladder'
+import { subtract, sumOf } from '../meters'
+import type { NoLoadFigures } from '../noLoad'
+import {
+  deriveSurvey,
+  expectedResistance,
+  type KnownSupply,
+  type MeasuredSupply,
+  placed,
+  promisedSupply,
+  type SurveyFigures,
+} from '../rigs'
+import {
+  deriveLoadTest,
+  fitSource,
+  type LoadTestFigures,
+  pathFromFits,
+  type SourceFit,
+  type SupplyPoint,
+} from '../supply'
+import { readingsOf, type RevisionRecord, scopeOf, type Analysis } from '../trials'
+
+/** All that was measured of a supply on one rig revision, beside what the rig promised. */
+export interface SupplyEvidence extends MeasuredSupply {
+  readonly loadTests: readonly LoadTestFigures[]
+  readonly atA: SourceFit | { missing: string }
+  readonly atB: SourceFit | { missing: string }
+  /** Sum of the newest survey, with what is expected of elements it left out. */
+  readonly surveyedPath: Derived
+  /** Disagreements beyond uncertainty, in sentences. */
+  readonly disagreements: readonly string[]
+}
+
+declare module '../trials/analysis' {
+  interface Analysis {
+    readonly supply: SupplyEvidence
+  }
+}
+
+export const isFit = (fit: SourceFit | { missing: string }): fit is SourceFit => 'R' in fit
+
+/** Derives the supply's own figures from a revision's ladder, load tests and surveys (handbook §11, §12). */
+export function measureSupply({ record, ladder: { steps }, noLoad }: Analysis): SupplyEvidence {
+  const { revision } = record
+  const scope = scopeOf(record)
+  const promised = promisedSupply(revision.rig, scope)
+  const surveys = readingsOf(record, 'survey').map((entry) => deriveSurvey(entry, revision, scope))
+  const loadTests = readingsOf(record, 'load test').map((entry) => deriveLoadTest(entry, revision))
+  const atA = fitSource(pointsAt(record, 'V_A', steps, noLoad.on), 'A')
+  const atB = fitSource(pointsAt(record, 'V_B', steps, noLoad.on), 'B')
+  const ladderPath =
+    isFit(atA) && isFit(atB)
+      ? pathFromFits(atB, atA)
+      : { missing: isFit(atB) ? (isFit(atA) ? '' : atA.missing) : atB.missing }
+  const surveyedPath = surveyed(surveys.at(-1), record)
+  const bankTest = loadTests.filter(({ entry }) => entry.reading.battery === undefined).at(-1)
+  const known: KnownSupply = {
+    E: isFit(atA) ? atA.E : promised.E,
+    R_bank: isFit(atA) ? atA.R : bankTest && isFigure(bankTest.R_10) ? bankTest.R_10 : promised.R_bank,
+    R_path: isFigure(ladderPath) ? ladderPath : isFigure(surveyedPath) ? surveyedPath : promised.R_path,
+    support: promised.support,
+  }
+  return {
+    scope,
+    promised,
+    loadTests,
+    surveys,
+    atA,
+    atB,
+    ladderPath,
+    surveyedPath,
+    known,
+    disagreements: disagreements(ladderPath, surveyedPath, promised, atA, bankTest),
+  }
+}
+
+function pointsAt(
+  record: RevisionRecord,
+  quantity: 'V_A' | 'V_B',
+  steps: readonly StepFigures[],
+  noLoad: NoLoadFigures,
+): SupplyPoint[] {
+  const points: SupplyPoint[] = []
+  // With a support source the unit's current is not the bank's.
+  const helped = record.revision.rig.support !== undefined
+  const first = steps[0]?.step.readings[0]?.at
+  const start = first === undefined ? 0 : hoursOf(first)
+  const add = (V: Derived, I: Derived, at: string | undefined) => {
+    if (!isFigure(V) || !isFigure(I) || V.grade !== 'measured' || I.grade !== 'measured') return
+    points.push({ V, I, hours: at === undefined ? 0 : hoursOf(at) - start })
+  }
+  add(noLoad.read[quantity], noLoad.read.I, undefined)
+  for (const step of steps) {
+    const own = quantity === 'V_A' && (helped || isFigure(step.read.I_bank))
+    const current = own ? step.read.I_bank : step.read.I
+    add(step.read[quantity], current, step.step.readings[0]?.at)
+  }
+  return points
+}
+
+const hoursOf = (instant: string): number => Date.parse(instant) / 3_600_000
+
+function surveyed(survey: SurveyFigures | undefined, record: RevisionRecord): Derived {
+  const { revision } = record
+  if (!survey) return { missing: 'No drop survey on this rig.' }
+  const measured: Figure[] = []
+  const rest = placed(revision.rig).flatMap(({ element }) => {
+    const line = survey.lines.find((candidate) => candidate.element.id === element.id)
+    if (line && isFigure(line.resistance)) {
+      measured.push(line.resistance)
+      return []
+    }
+    return [expectedResistance(element, revision.rig.typical, 20, scopeOf(record))]
+  })
+  const total = sumOf([...measured.map(({ x }) => x), ...rest])
+  const note = rest.length
+    ? [`${rest.length} elements were not surveyed; what is expected of them is added.`]
+    : []
+  return derive('R_path', 'mΩ', 'sum of the survey', measured, total, note)
+}
+
+function disagreements(
+  ladder: Derived,
+  survey: Derived,
+  promised: KnownSupply,
+  atA: SourceFit | { missing: string },
+  test: LoadTestFigures | undefined,
+): string[] {
+  const found: string[] = []
+  const compare = (a: Derived, b: Derived, words: (a: string, b: string) => string) => {
+    if (!isFigure(a) || !isFigure(b)) return
+    const gap = subtract(a.x, b.x)
+    const U = 2 * Math.hypot(...gap.sources.values())
+    if (Math.abs(gap.value) > U)
+      found.push(words((a.x.value * 1000).toFixed(1), (b.x.value * 1000).toFixed(1)))
+  }
+  compare(
+    ladder,
+    survey,
+    (a, b) =>
+      `The ladder says ${a} mΩ of path, the survey ${b} mΩ: something changed between them, or one current is wrong.`,
+  )
+  compare(
+    ladder,
+    promised.R_path,
+    (a, b) => `The ladder says ${a} mΩ of path where ${b} mΩ are expected: look for the joint.`,
+  )
+  if (isFit(atA)) {
+    compare(atA.R, promised.R_bank, (a, b) => `The ladder says ${a} mΩ of bank where ${b} mΩ are stated.`)
+    if (test)
+      compare(
+        atA.R,
+        test.R_10,
+        (a, b) => `Over the ladder the bank shows ${a} mΩ, at 10 s ${b} mΩ: slower processes add to it.`,
+      )
+  }
+  return found
+}

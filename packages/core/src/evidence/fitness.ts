@@ -1,0 +1,22 @@
+import type { StoredMeter, Unit, Value } from '@even-watt/contract'
+import { rangeFor } from '../meters'
+import type { Unfit } from './inputs'
+import { quantityData } from './quantities'
+
+/**
+ * Why a meter must not decide on this unit's wave (handbook §17): it responds to the average or the peak, or
+ * does not stand stepped waves. A wave that is not stated is trusted to nobody.
+ */
+export const unfitOnWave =
+  (unit: Pick<Unit, 'wave'>): Unfit =>
+  (meter: StoredMeter, value: Value) => {
+    if (unit.wave === 'sine') return undefined
+    const { reads } = quantityData[value.quantity]
+    if (reads !== 'AC voltage' && reads !== 'AC current' && reads !== 'active power') return undefined
+    const range = rangeFor(meter.ranges, reads, value.value)
+    if (range?.response === 'average' || range?.response === 'peak') {
+      return `it responds to the ${range.response}, and this wave is ${unit.wave === 'stepped' ? 'stepped' : 'not known to be a sine'}.`
+    }
+    if (range && !range.standsSteppedWave) return 'its maker does not allow stepped waves.'
+    return undefined
+  }

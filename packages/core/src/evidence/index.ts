@@ -1,0 +1,6 @@
+export * from './fitness'
+export * from './inputs'
+export * from './oddities'
+export * from './quantities'
+export * from './readOn'
+export * from './spreads'

@@ -1,0 +1,22 @@
+import type { Quantity, Readable } from '@even-watt/contract'
+import type { FigureUnit } from '../figures'
+
+/** What each quantity is read as, in which unit, and where (handbook §4). */
+export const quantityData: Record<
+  Quantity,
+  { reads: Readable; unit: FigureUnit; words: string; tap: 'A' | 'B' | 'C' | 'any' }
+> = {
+  V_A: { reads: 'DC voltage', unit: 'V', words: 'volts at the posts', tap: 'A' },
+  I_bank: { reads: 'DC current', unit: 'A', words: 'bank current', tap: 'A' },
+  V_B: { reads: 'DC voltage', unit: 'V', words: 'volts at the terminals', tap: 'B' },
+  I: { reads: 'DC current', unit: 'A', words: 'input current', tap: 'B' },
+  V_C: { reads: 'AC voltage', unit: 'V', words: 'volts at the outlet', tap: 'C' },
+  I_C: { reads: 'AC current', unit: 'A', words: 'output current', tap: 'C' },
+  P_C: { reads: 'active power', unit: 'W', words: 'watts at the outlet', tap: 'C' },
+  PF: { reads: 'power factor', unit: '', words: 'power factor', tap: 'C' },
+  f: { reads: 'frequency', unit: 'Hz', words: 'frequency', tap: 'C' },
+  THD: { reads: 'THD', unit: '%', words: 'distortion', tap: 'C' },
+  T: { reads: 'temperature', unit: '°C', words: 'temperature', tap: 'any' },
+}
+
+export const quantities = Object.keys(quantityData) as Quantity[]

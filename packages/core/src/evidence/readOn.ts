@@ -1,0 +1,36 @@
+import type { Revision } from '@even-watt/contract'
+import type { Figure } from '../figures'
+import { exact, measured, rangeFor, rounding, type Uncertain } from '../meters'
+
+/**
+ * One value, read once on one meter, as a figure; without a meter its uncertainty is not known. Read only once, its
+ * last digit may have flickered: a count of settling spread stands beside the rounding.
+ */
+export function readOn(
+  symbol: string,
+  unit: 'V' | 'A',
+  value: number,
+  meterId: string | undefined,
+  entry: string,
+  revision: Revision,
+  where: string,
+): Figure {
+  const meter = revision.meters.find((candidate) => candidate.id === meterId)
+  const range = meter && rangeFor(meter.ranges, unit === 'V' ? 'DC voltage' : 'DC current', value)
+  const x: Uncertain =
+    meter && range
+      ? measured({ values: [value], spread: rounding(range.count) }, meter.id, range, symbol, where)
+      : exact(value)
+  return {
+    symbol,
+    unit,
+    x,
+    grade: 'measured',
+    working: {
+      formula: `${symbol} read on ${meter?.name ?? 'no named meter'}`,
+      inputs: [],
+      notes: range ? [] : ['No meter is named, so its uncertainty is not known.'],
+      entries: [entry],
+    },
+  }
+}

@@ -1,0 +1,42 @@
+import type { Claim, TrialSettings } from '@even-watt/contract'
+import type { Finding } from './findings'
+import { allOf } from './subjects'
+import type { Analysis } from './trials'
+
+/** A claim with its finding on every revision that tested it; the last of them stands. */
+export interface ClaimFindings {
+  readonly claim: Claim
+  readonly standing: Finding
+  readonly earlier: readonly Finding[]
+}
+
+const judges = allOf('judges')
+
+/** Judges one claim on one revision. */
+export function judgeClaim(
+  claim: Claim,
+  analysis: Analysis,
+  settings: Pick<TrialSettings, 'hold' | 'limiters'>,
+): Finding {
+  const revision = analysis.record.revision.number
+  const limiter = settings.limiters.find((set) => set.claim === claim.id && set.revision === revision)
+  return { claim, revision, ...judges[claim.quantity]({ claim, analysis, settings, limiter }) }
+}
+
+/**
+ * All claims of the unit against all revisions of its rig. The newest revision with evidence stands; what
+ * earlier ones said is kept beside it.
+ */
+export function findAll(
+  analyses: readonly Analysis[],
+  settings: Pick<TrialSettings, 'hold' | 'limiters'>,
+): ClaimFindings[] {
+  const claims = analyses.at(-1)?.record.revision.unit.claims ?? []
+  return claims.flatMap((claim) => {
+    const findings = analyses.map((analysis) => judgeClaim(claim, analysis, settings))
+    const tested = findings.filter((finding) => finding.outcome !== 'not tested')
+    const standing = tested.at(-1) ?? findings.at(-1)
+    if (!standing) return []
+    return [{ claim, standing, earlier: tested.filter((finding) => finding !== standing) }]
+  })
+}

@@ -1,0 +1,108 @@
+import type { Quantity } from '@even-watt/contract'
+import { isFigure } from '../../figures'
+import type { Notice, Oddity } from '../../oddities'
+import type { StepFigures } from '../step'
+
+const value = (step: StepFigures, quantity: Quantity): number | undefined => {
+  const figure = step.read[quantity]
+  return isFigure(figure) ? figure.x.value : undefined
+}
+
+/** The quantity that moves with another; voltages stand by themselves. */
+const partner: Partial<Record<Quantity, Quantity>> = { I: 'P_C', P_C: 'I', I_C: 'P_C' }
+
+/**
+ * What the other steps lead one to expect of a quantity at each step: their median for voltages, and for I, I_C
+ * and P_C the median quotient with the quantity that moves with it. Nothing is expected from fewer than three
+ * others.
+ */
+export function expectedOf(steps: readonly StepFigures[], quantity: Quantity): Map<StepFigures, number> {
+  const mate = partner[quantity]
+  const scaleOf = (step: StepFigures) => (mate ? value(step, mate) : 1)
+  const sorted = steps
+    .flatMap((step) => {
+      const [x, y] = [value(step, quantity), scaleOf(step)]
+      return x !== undefined && y !== undefined && y !== 0 ? [{ step, ratio: x / y }] : []
+    })
+    .sort((p, q) => p.ratio - q.ratio)
+  const others = sorted.length - 1
+  const expected = new Map<StepFigures, number>()
+  if (others < 3) return expected
+  sorted.forEach(({ step }, rank) => {
+    // The median of the others: one place further when this step stands before it.
+    const middle = Math.floor(others / 2)
+    const typical = sorted[rank <= middle ? middle + 1 : middle]?.ratio ?? 0
+    expected.set(step, typical * (scaleOf(step) ?? 1))
+  })
+  return expected
+}
+
+/** Two neighbouring digits exchanged. */
+function swaps(x: number): number[] {
+  const digits = String(x)
+  return [...digits].flatMap((digit, i) => {
+    const next = digits[i + 1] === '.' ? i + 2 : i + 1
+    const other = digits[next]
+    if (!/\d/.test(digit) || other === undefined || digit === other) return []
+    const swapped = [...digits]
+    swapped[i] = other
+    swapped[next] = digit
+    return [Number(swapped.join(''))]
+  })
+}
+
+/**
+ * How a reading may have slipped, given what is expected: a decimal place (within 30 % after shifting) or two
+ * digits exchanged (over 15 % off as typed, within 3 % exchanged). Undefined where neither explains it.
+ */
+export function slipOf(read: number, expected: number): number | undefined {
+  if (!(expected > 0) || !(read > 0)) return undefined
+  const off = (x: number) => Math.abs(x / expected - 1)
+  if (off(read) < 0.15) return undefined
+  const shifted = [read * 10, read / 10, read * 100, read / 100].find((x) => off(x) < 0.3)
+  return shifted ?? swaps(read).find((x) => off(x) < 0.03)
+}
+
+/** 18: a digit slip against the trend. */
+export const noticeDigitSlip: Notice = (context) => [...slipsByTrend(context), ...slipsByPlan(context)]
+
+const slip = (
+  revision: number,
+  step: StepFigures,
+  quantity: Quantity,
+  read: number,
+  expected: number,
+  leads: string,
+): Oddity[] => {
+  const meant = slipOf(read, expected)
+  if (meant === undefined) return []
+  return [
+    {
+      number: 18,
+      odd: `${quantity} is ${read}; ${leads} to about ${expected.toPrecision(3)}. Was it ${Number(meant.toPrecision(6))}?`,
+      why: 'A slipped digit bends the whole curve.',
+      todo: 'Look at the meter again; correct it, or keep it with a reason.',
+      at: { revision, step: step.step.id, quantity },
+    },
+  ]
+}
+
+/** Where too few other steps make a trend, the plan tells what the outlet should give. */
+const slipsByPlan: Notice = ({ analysis }) => {
+  const byTrend = expectedOf(analysis.ladder.steps, 'P_C')
+  return analysis.ladder.steps.flatMap((step) => {
+    const expected = step.step.readings.at(-1)?.reading.expected
+    const read = value(step, 'P_C')
+    if (expected === undefined || read === undefined || byTrend.has(step)) return []
+    return slip(analysis.record.revision.number, step, 'P_C', read, expected, 'the plan leads')
+  })
+}
+
+const slipsByTrend: Notice = ({ analysis }) =>
+  (['V_A', 'V_B', 'I', 'V_C', 'I_C', 'P_C'] as const).flatMap((quantity) =>
+    [...expectedOf(analysis.ladder.steps, quantity)].flatMap(([step, expected]) => {
+      const read = value(step, quantity)
+      if (read === undefined) return []
+      return slip(analysis.record.revision.number, step, quantity, read, expected, 'the other steps lead')
+    }),
+  )

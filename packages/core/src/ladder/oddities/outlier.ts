@@ -1,0 +1,16 @@
+import type { Notice } from '../../oddities'
+import { hasFit } from '../analysis'
+/** Points the fitted curve does not explain: part of 18, for re-reading. */
+export const noticeOutlier: Notice = ({ analysis }) => {
+  const fit = analysis.ladder.unitFit
+  if (!hasFit(fit)) return []
+  return fit.residuals
+    .filter((residual) => residual.offered && residual.key !== 'idle')
+    .map((residual) => ({
+      number: 18,
+      odd: `The loss here is ${Math.abs(residual.residual).toFixed(1)} W ${residual.residual > 0 ? 'above' : 'below'} the curve, over three times its own uncertainty.`,
+      why: 'One reading of this step may be slipped, or something changed.',
+      todo: 'Read the step again.',
+      at: { revision: analysis.record.revision.number, step: residual.key },
+    }))
+}

@@ -1,0 +1,93 @@
+import { type Derived, type Figure, isFigure, sayFigure } from '../../figures'
+import { exact, expanded, subtract } from '../../meters'
+import type { Notice, Oddity } from '../../oddities'
+import type { StepFigures } from '../step'
+
+const exceeds = (x: Figure['x'], limit: Figure['x']): boolean => {
+  const over = subtract(x, limit)
+  return over.value > expanded(over)
+}
+
+/** Runs over every step where both figures are known. */
+const perStep =
+  (
+    find: (step: StepFigures, figures: [Figure, Figure]) => Omit<Oddity, 'at'> | undefined,
+    of: (step: StepFigures) => [Derived, Derived],
+    quantity: Oddity['at']['quantity'],
+  ): Notice =>
+  ({ analysis }) =>
+    analysis.ladder.steps.flatMap((step) => {
+      const [first, second] = of(step)
+      if (!isFigure(first) || !isFigure(second)) return []
+      const oddity = find(step, [first, second])
+      const entry = step.step.readings.at(-1)?.id
+      return oddity
+        ? [
+            {
+              ...oddity,
+              at: {
+                revision: analysis.record.revision.number,
+                step: step.step.id,
+                ...(entry ? { entry } : {}),
+                ...(quantity ? { quantity } : {}),
+              },
+            },
+          ]
+        : []
+    })
+
+/** 1: efficiency over 98 %, or more out than in. */
+export const noticeImpossibleEfficiency = perStep(
+  (_, [eta, out]) =>
+    exceeds(eta.x, exact(0.98))
+      ? {
+          number: 1,
+          odd: `The efficiency would be ${sayFigure(eta)}${eta.x.value > 1 ? ', more out than in' : ''}.`,
+          why: `No such inverter exists; one of the readings behind ${sayFigure(out)} is off.`,
+          todo: 'Read input volts, amps and output watts again; look at ranges and zero.',
+        }
+      : undefined,
+  (step) => [step.eta_unit, step.P_C],
+  'P_C',
+)
+
+/** 2: more watts than volt-amperes. */
+export const noticeWattsOverVoltAmperes: Notice = ({ analysis }) =>
+  analysis.ladder.steps.flatMap((step) => {
+    const { V_C, I_C, P_C } = step.read
+    if (!isFigure(V_C) || !isFigure(I_C) || !isFigure(P_C)) return []
+    const product = V_C.x.value * I_C.x.value
+    const excess = P_C.x.value - product
+    const U = Math.hypot(expanded(P_C.x), V_C.x.value * expanded(I_C.x), I_C.x.value * expanded(V_C.x))
+    if (excess <= U) return []
+    const entry = step.step.readings.at(-1)?.id
+    return [
+      {
+        number: 2,
+        odd: `${sayFigure(P_C)} is more than ${product.toFixed(0)} VA.`,
+        why: 'Watts cannot exceed volts times amps: one of the three is misread or on the wrong range.',
+        todo: 'Read V_C, I_C and P_C again.',
+        at: {
+          revision: analysis.record.revision.number,
+          step: step.step.id,
+          quantity: 'P_C' as const,
+          ...(entry ? { entry } : {}),
+        },
+      },
+    ]
+  })
+
+/** 3: the terminals above the posts. */
+export const noticeTerminalsAbovePosts = perStep(
+  (_, [b, a]) =>
+    exceeds(b.x, a.x)
+      ? {
+          number: 3,
+          odd: `B (${sayFigure(b)}) is above A (${sayFigure(a)}).`,
+          why: 'Current flows from the posts to the terminals, so the posts stand higher.',
+          todo: 'Are the two swapped, or was one read at another load?',
+        }
+      : undefined,
+  (step) => [step.read.V_B, step.read.V_A],
+  'V_B',
+)

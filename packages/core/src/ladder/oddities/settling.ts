@@ -1,0 +1,32 @@
+import { rangeFor, rounding } from '../../meters'
+import type { Notice } from '../../oddities'
+/** 9: repeats that still drift one way. */
+export const noticeDrift: Notice = ({ analysis }) => {
+  const { revision } = analysis.record
+  return analysis.ladder.recorded.flatMap((step) => {
+    const powers = step.readings.flatMap((entry) => {
+      const value = entry.reading.values.find((candidate) => candidate.quantity === 'P_C')
+      return value ? [{ value: value.value, meter: value.meter }] : []
+    })
+    const [first, last] = [powers[0], powers.at(-1)]
+    if (powers.length < 3 || !first || !last) return []
+    const meter = revision.meters.find((candidate) => candidate.id === last.meter)
+    const range = meter && rangeFor(meter.ranges, 'active power', last.value)
+    const oneWay = powers.every(
+      (power, i) =>
+        i === 0 ||
+        Math.sign(power.value - (powers[i - 1]?.value ?? 0)) === Math.sign(last.value - first.value),
+    )
+    const change = Math.abs(last.value - first.value)
+    if (!range || !oneWay || change <= Math.max(6 * rounding(range.count), 0.01 * last.value)) return []
+    return [
+      {
+        number: 9,
+        odd: `The load was still moving: ${first.value} W, then ${last.value} W.`,
+        why: 'Elements take more while cold; a step read before settling lands off the curve.',
+        todo: 'Wait for it to settle and repeat the step.',
+        at: { revision: revision.number, step: step.id },
+      },
+    ]
+  })
+}

@@ -1,0 +1,38 @@
+import type { EntryOf } from '@even-watt/contract'
+import { remembering } from '../remember'
+import { readingsOf, type RevisionRecord } from '../trials'
+
+/** One step of a ladder: all its readings on one rig revision, the first taken first. */
+export interface Step {
+  readonly id: string
+  readonly position: number
+  /** Readings that stand. */
+  readonly readings: readonly EntryOf<'ladder'>[]
+  /** Readings taken back or corrected, kept for the record. */
+  readonly struck: readonly EntryOf<'ladder'>[]
+}
+
+const sameStep = remembering<EntryOf<'ladder'>, Step>()
+
+/** The steps of a revision in the order of their places; a step whose readings stayed is the very same as before. */
+export function stepsOf(record: RevisionRecord): Step[] {
+  const groups = new Map<string, { readings: EntryOf<'ladder'>[]; struck: EntryOf<'ladder'>[] }>()
+  const add = (entry: EntryOf<'ladder'>, list: 'readings' | 'struck') => {
+    const group = groups.get(entry.reading.step) ?? { readings: [], struck: [] }
+    groups.set(entry.reading.step, group)
+    group[list].push(entry)
+  }
+  for (const entry of readingsOf(record, 'ladder')) add(entry, 'readings')
+  for (const entry of record.struck) if (entry.kind === 'ladder') add(entry, 'struck')
+  return [...groups]
+    .flatMap(([id, group]) => {
+      const last = group.readings.at(-1) ?? group.struck.at(-1)
+      const step = { id, ...group, position: last?.reading.position ?? 0 }
+      return last ? sameStep(last, [...group.readings, 'struck', ...group.struck], () => step) : []
+    })
+    .sort((a, b) => a.position - b.position)
+}
+
+/** A place behind all steps, for the next one. */
+export const nextPosition = (steps: readonly Step[]): number =>
+  steps.reduce((most, { position }) => Math.max(most, position), 0) + 10

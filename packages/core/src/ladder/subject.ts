@@ -1,0 +1,40 @@
+import type { Subject } from '../subject'
+import { analyseLadder } from './analysis'
+import { judgeEfficiency } from './judges/efficiency'
+import { judgeDistortion, judgeRegulation } from './judges/extremes'
+import { noticeDigitSlip } from './oddities/digits'
+import { noticeInfrared } from './oddities/infrared'
+import { noticeOutlier } from './oddities/outlier'
+import {
+  noticeImpossibleEfficiency,
+  noticeTerminalsAbovePosts,
+  noticeWattsOverVoltAmperes,
+} from './oddities/power'
+import { noticeDrift } from './oddities/settling'
+
+/** Resistive steps from idle to overload. */
+export const ladder = {
+  kinds: {
+    ladder: ({ step, load, kind, fan, alarm, end, held, note }) => ({
+      step,
+      load,
+      kind,
+      fan,
+      alarm,
+      end,
+      'held [s]': held,
+      note,
+    }),
+  },
+  parts: { ladder: analyseLadder },
+  judges: { efficiency: judgeEfficiency, regulation: judgeRegulation, THD: judgeDistortion },
+  oddities: [
+    noticeImpossibleEfficiency,
+    noticeWattsOverVoltAmperes,
+    noticeTerminalsAbovePosts,
+    noticeDrift,
+    noticeDigitSlip,
+    noticeOutlier,
+    noticeInfrared,
+  ],
+} satisfies Subject

@@ -1,0 +1,5 @@
+export * from './attempt'
+export * from './limits'
+export * from './oddities'
+export * from './power'
+export * from './threshold'

@@ -1,0 +1,38 @@
+import type { Chemistry } from '@even-watt/contract'
+import { say } from '../figures'
+import type { Notice, Oddity } from '../oddities'
+import { surgeAbove } from '../schedule'
+import { bankNominal } from '../supply'
+import { readingsOf } from '../trials'
+
+/**
+ * Volts per nominal volt, barely loaded, below which a bank surely holds less than surge tests want. A lithium bank's
+ * voltage hardly tells between 30 and 90 %, so only what is clearly too low is.
+ */
+const surelyLow: Record<Chemistry, number> = {
+  'lithium iron phosphate': 13 / 12.8,
+  'other lithium': 1,
+  AGM: 12.4 / 12,
+  gel: 12.4 / 12,
+  'flooded lead-acid': 12.3 / 12,
+}
+
+/** 15: the bank too low for this test. */
+export const noticeBankLow: Notice = ({ analysis }) => {
+  const { rig, number } = analysis.record.revision
+  const nominal = bankNominal(rig.bank)
+  const [first] = rig.bank.strings.flat()
+  const least = first && surelyLow[first.chemistry] * nominal
+  return readingsOf(analysis.record, 'motors').flatMap(({ id, reading }): Oddity[] => {
+    if (least === undefined || reading.bankBefore === undefined || reading.bankBefore >= least) return []
+    return [
+      {
+        number: 15,
+        odd: `Attempt ${reading.number} began with the bank at ${reading.bankBefore} V: too low for a surge test.`,
+        why: `Below ${say(least, 'V')} it holds less than the ${surgeAbove * 100} % that surge tests want, and sags more.`,
+        todo: 'Recharge and repeat it, or say that the low bank was meant.',
+        at: { revision: number, entry: id },
+      },
+    ]
+  })
+}

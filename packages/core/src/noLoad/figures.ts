@@ -1,0 +1,99 @@
+import type { Quantity, Revision, Value } from '@even-watt/contract'
+import { inputFigure, quantities, type Spreads, unfitOnWave } from '../evidence'
+import { derive, type Derived, isFigure, whenKnown } from '../figures'
+import { multiply, rangeFor } from '../meters'
+import { remembering } from '../remember'
+import { readingsOf, type RevisionRecord, scopeOf, type Analysis } from '../trials'
+import { idleCost, usableEnergy, weakIdle } from './idle'
+
+/** Figures of the unit with its output on and nothing connected (handbook §9). */
+export interface NoLoadFigures {
+  readonly read: Readonly<Record<Quantity, Derived>>
+  /** Idle current, and idle power V_B·I. */
+  readonly I_idle: Derived
+  readonly P_idle: Derived
+  readonly perDay: Derived
+  readonly perNight: Derived
+  readonly daysUntilFlat: Derived
+  /** Why the idle figure is weak, when it is. */
+  readonly weak: string | undefined
+}
+
+/** What was read with nothing connected, by mode. */
+export interface NoLoadAnalysis {
+  readonly on: NoLoadFigures
+  readonly search: NoLoadFigures
+}
+
+declare module '../trials/analysis' {
+  interface Analysis {
+    readonly noLoad: NoLoadAnalysis
+  }
+}
+
+const sameFigures = remembering<Revision, NoLoadAnalysis>()
+
+/** The no-load figures of one revision; the same object while its readings and their spreads are the same. */
+export const analyseNoLoad = ({ record, evidence: { spreads } }: Analysis): NoLoadAnalysis =>
+  sameFigures(record.revision, [record.trial, spreads, ...readingsOf(record, 'no load')], () => ({
+    on: deriveNoLoad(record, 'on', spreads),
+    search: deriveNoLoad(record, 'search', spreads),
+  }))
+
+/** No-load readings of one mode, averaged; spreads pooled over them and the ladder. */
+export function deriveNoLoad(record: RevisionRecord, mode: 'on' | 'search', spreads: Spreads): NoLoadFigures {
+  const { revision } = record
+  const readings = readingsOf(record, 'no load')
+    .filter((entry) => entry.reading.mode === mode)
+    .map((entry) => ({ entry: entry.id, values: entry.reading.values }))
+  const where = `no load ${mode}|${scopeOf(record)}`
+  const read = Object.fromEntries(
+    quantities.map((quantity) => [
+      quantity,
+      inputFigure(quantity, readings, revision, spreads, where, unfitOnWave(revision.unit)),
+    ]),
+  ) as Record<Quantity, Derived>
+  const I_idle: Derived = isFigure(read.I) ? { ...read.I, symbol: 'I_idle' } : read.I
+  const P_idle = whenKnown([read.V_B, I_idle], ([v, i]) =>
+    derive('P_idle', 'W', 'V_B·I', [v, i], multiply(v.x, i.x)),
+  )
+  return { read, I_idle, P_idle, ...costs(P_idle, revision), weak: weakness(I_idle, readings, revision) }
+}
+
+function costs(
+  P_idle: Derived,
+  { rig }: Revision,
+): Pick<NoLoadFigures, 'perDay' | 'perNight' | 'daysUntilFlat'> {
+  if (!isFigure(P_idle)) return { perDay: P_idle, perNight: P_idle, daysUntilFlat: P_idle }
+  const cost = idleCost(P_idle.x, rig.bank)
+  const usable = usableEnergy(rig.bank)
+  const usableWords = `usable bank ${usable.toFixed(0)} Wh`
+  return {
+    perDay: derive('energy per day', 'Wh', 'P_idle · 24 h', [P_idle], cost.perDay),
+    perNight: derive(
+      'share of the bank per night',
+      '%',
+      'P_idle · 12 h / usable energy',
+      [P_idle],
+      cost.perNight,
+      [usableWords],
+    ),
+    daysUntilFlat: cost.daysUntilFlat
+      ? derive('days until flat', 'days', 'usable energy / (P_idle · 24 h)', [P_idle], cost.daysUntilFlat, [
+          usableWords,
+        ])
+      : { missing: 'Nothing is drawn.' },
+  }
+}
+
+function weakness(
+  current: Derived,
+  readings: readonly { values: readonly Value[] }[],
+  revision: Revision,
+): string | undefined {
+  if (!isFigure(current)) return undefined
+  const value = readings.flatMap((reading) => reading.values).find((candidate) => candidate.quantity === 'I')
+  const meter = revision.meters.find((candidate) => candidate.id === value?.meter)
+  const range = meter && rangeFor(meter.ranges, 'DC current', current.x.value)
+  return range && weakIdle(current.x.value, range)
+}

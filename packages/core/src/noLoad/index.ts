@@ -1,0 +1,5 @@
+export * from './figures'
+export * from './idle'
+export * from './judges/idle'
+export * from './judges/output'
+export * from './oddities'

@@ -1,0 +1,19 @@
+/**
+ * Keeps the last value computed for a key, and gives it again while every part it was made from is the very same.
+ * What is computed stays a pure function of its parts; only the work is saved. The keys are held weakly.
+ */
+export function remembering<Key extends object, Value>(): (
+  key: Key,
+  parts: readonly unknown[],
+  make: () => Value,
+) => Value {
+  const last = new WeakMap<Key, { parts: readonly unknown[]; value: Value }>()
+  return (key, parts, make) => {
+    const known = last.get(key)
+    if (known?.parts.length === parts.length && known.parts.every((part, i) => part === parts[i]))
+      return known.value
+    const value = make()
+    last.set(key, { parts, value })
+    return value
+  }
+}

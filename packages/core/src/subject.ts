@@ -1,0 +1,24 @@
+import type { ClaimQuantity, EntryOf, ReadingKind } from '@even-watt/contract'
+import type { Judge } from './findings'
+import type { Notice } from './oddities'
+import type { Analysis, PartName } from './trials'
+
+/** Cells of one reading in the CSV beside those that every reading has, by heading. */
+export type Row = Readonly<Record<string, string | number | undefined>>
+
+/** A kind of entry, and how its reading stands in a row of the CSV; null: it stands in none. */
+export type KindsBrought = {
+  readonly [K in ReadingKind]?: ((reading: EntryOf<K>['reading']) => Row) | null
+}
+
+/** What a subject brings to the whole. One folder each; one list names them (docs/adding-a-subject.md). */
+export interface Subject {
+  /** Kinds of entry that are its own. */
+  readonly kinds?: KindsBrought
+  /** Its parts of the analysis, from the record and the parts of others. */
+  readonly parts?: { readonly [P in PartName]?: (analysis: Analysis) => Analysis[P] }
+  /** Judges of the promises that its evidence decides. */
+  readonly judges?: { readonly [Q in ClaimQuantity]?: Judge }
+  /** What it notices by itself. */
+  readonly oddities?: readonly Notice[]
+}

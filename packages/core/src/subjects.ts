@@ -1,0 +1,56 @@
+import type { ClaimQuantity, ReadingKind } from '@even-watt/contract'
+import { attribution } from './attribution/subject'
+import { endurance } from './endurance/subject'
+import { evidence } from './evidence/subject'
+import { ladder } from './ladder/subject'
+import { limits } from './limits/subject'
+import { motors } from './motors/subject'
+import { noLoad } from './noLoad/subject'
+import { plan } from './plan/subject'
+import { ports } from './ports/subject'
+import { rigs } from './rigs/subject'
+import { safety } from './safety/subject'
+import { schedule } from './schedule/subject'
+import type { Subject } from './subject'
+import { supply } from './supply/subject'
+import type { PartName } from './trials'
+import { units } from './units/subject'
+
+/** Every subject, the most basic first: so stand what they notice. A new subject is one line here. */
+export const subjects = [
+  units,
+  evidence,
+  rigs,
+  supply,
+  plan,
+  schedule,
+  safety,
+  noLoad,
+  ladder,
+  attribution,
+  limits,
+  motors,
+  endurance,
+  ports,
+] as const satisfies readonly Subject[]
+
+type Brought<Field extends keyof Subject> = (typeof subjects)[number] extends infer S
+  ? S extends { readonly [_ in Field]: infer Value }
+    ? keyof Value
+    : never
+  : never
+
+/** Kinds of entry, parts of the analysis and promises that no subject brings: the compiler names them here. */
+type Forgotten =
+  | Exclude<ReadingKind, Brought<'kinds'>>
+  | Exclude<PartName, Brought<'parts'>>
+  | Exclude<ClaimQuantity, Brought<'judges'>>
+export const forgotten: [Forgotten] extends [never] ? 'nothing' : Forgotten = 'nothing'
+
+/** What all subjects bring of one field, under one roof; `forgotten` holds that none is missing. */
+export const allOf = <Field extends 'kinds' | 'parts' | 'judges'>(
+  field: Field,
+): Required<NonNullable<Subject[Field]>> =>
+  Object.assign({}, ...subjects.map((subject: Subject) => subject[field])) as Required<
+    NonNullable<Subject[Field]>
+  >

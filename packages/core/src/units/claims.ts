@@ -1,0 +1,43 @@
+import type { Claim, ClaimQuantity, ClaimUnit, Unit } from '@even-watt/contract'
+import { sayDuration } from '../figures'
+
+const factors: Record<ClaimUnit, number> = {
+  W: 1,
+  kW: 1000,
+  VA: 1,
+  '%': 0.01,
+  A: 1,
+  V: 1,
+  Hz: 1,
+  s: 1,
+  ms: 0.001,
+  Wh: 1,
+  Ah: 1,
+}
+
+/** The claimed value in SI (percentages as fractions). */
+export const claimValue = (claim: Claim): number => claim.value * factors[claim.unit]
+
+const plain = (value: number) => String(Number(value.toPrecision(6)))
+
+/** "1400 W for 10 s", "±3 %", "≤ 11 W". */
+export function sayClaim(claim: Claim): string {
+  const sign = { 'at least': '', 'at most': '≤ ', 'within ±': '±' }[claim.comparator]
+  const time = claim.duration === undefined ? '' : ` for ${sayDuration(claim.duration)}`
+  const load = claim.load === undefined ? '' : ` at ${plain(claim.load)} W`
+  return `${sign}${plain(claim.value)} ${claim.unit}${time}${load}`
+}
+
+/** The promise that a unit makes of a quantity; the first, where it makes several. */
+export const claimOf = (unit: Pick<Unit, 'claims'>, quantity: ClaimQuantity): Claim | undefined =>
+  unit.claims.find((claim) => claim.quantity === quantity)
+
+/** What it promises of a quantity, in SI; undefined: nothing. */
+export function claimedValue(unit: Pick<Unit, 'claims'>, quantity: ClaimQuantity): number | undefined {
+  const claim = claimOf(unit, quantity)
+  return claim && claimValue(claim)
+}
+
+/** Continuous watts that a unit promises; undefined: none. */
+export const ratedPower = (unit: Pick<Unit, 'claims'>): number | undefined =>
+  claimedValue(unit, 'continuous power')

@@ -1,0 +1,2 @@
+export * from './claims'
+export * from './oddities'
