@@ -1,7 +1,9 @@
+import type { EntryOf } from '@even-watt/contract'
 import { derive, type Derived, type Figure, isFigure } from '../figures'
 import type { StepFigures } from '../ladder'
 import { subtract, sumOf } from '../meters'
 import type { NoLoadFigures } from '../noLoad'
+import { remembering } from '../remember'
 import {
   deriveSurvey,
   expectedResistance,
@@ -19,7 +21,7 @@ import {
   type SourceFit,
   type SupplyPoint,
 } from '../supply'
-import { readingsOf, type RevisionRecord, scopeOf, type Analysis } from '../trials'
+import { type Analysis, readingsOf, type RevisionRecord, scopeOf } from '../trials'
 
 /** All that was measured of a supply on one rig revision, beside what the rig promised. */
 export interface SupplyEvidence extends MeasuredSupply {
@@ -40,12 +42,17 @@ declare module '../trials/analysis' {
 
 export const isFit = (fit: SourceFit | { missing: string }): fit is SourceFit => 'R' in fit
 
+const sameSurvey = remembering<EntryOf<'survey'>, SurveyFigures>()
+const samePath = remembering<SurveyFigures, Derived>()
+
 /** Derives the supply's own figures from a revision's ladder, load tests and surveys (handbook §11, §12). */
 export function measureSupply({ record, ladder: { steps }, noLoad }: Analysis): SupplyEvidence {
   const { revision } = record
   const scope = scopeOf(record)
   const promised = promisedSupply(revision.rig, scope)
-  const surveys = readingsOf(record, 'survey').map((entry) => deriveSurvey(entry, revision, scope))
+  const surveys = readingsOf(record, 'survey').map((entry) =>
+    sameSurvey(entry, [revision, scope], () => deriveSurvey(entry, revision, scope)),
+  )
   const loadTests = readingsOf(record, 'load test').map((entry) => deriveLoadTest(entry, revision))
   const atA = fitSource(pointsAt(record, 'V_A', steps, noLoad.on), 'A')
   const atB = fitSource(pointsAt(record, 'V_B', steps, noLoad.on), 'B')
@@ -53,7 +60,8 @@ export function measureSupply({ record, ladder: { steps }, noLoad }: Analysis): 
     isFit(atA) && isFit(atB)
       ? pathFromFits(atB, atA)
       : { missing: isFit(atB) ? (isFit(atA) ? '' : atA.missing) : atB.missing }
-  const surveyedPath = surveyed(surveys.at(-1), record)
+  const survey = surveys.at(-1)
+  const surveyedPath = survey ? samePath(survey, [], () => pathOf(survey, record)) : notSurveyed
   const bankTest = loadTests.filter(({ entry }) => entry.reading.battery === undefined).at(-1)
   const known: KnownSupply = {
     E: isFit(atA) ? atA.E : promised.E,
@@ -101,9 +109,10 @@ function pointsAt(
 
 const hoursOf = (instant: string): number => Date.parse(instant) / 3_600_000
 
-function surveyed(survey: SurveyFigures | undefined, record: RevisionRecord): Derived {
+const notSurveyed: Derived = { missing: 'No drop survey on this rig.' }
+
+function pathOf(survey: SurveyFigures, record: RevisionRecord): Derived {
   const { revision } = record
-  if (!survey) return { missing: 'No drop survey on this rig.' }
   const measured: Figure[] = []
   const rest = placed(revision.rig).flatMap(({ element }) => {
     const line = survey.lines.find((candidate) => candidate.element.id === element.id)

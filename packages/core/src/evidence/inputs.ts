@@ -10,8 +10,8 @@ import {
   rangeFor,
   type Uncertain,
 } from '../meters'
-import { append, type ReadingValues, spreadKey, type Spreads } from './spreads'
 import { quantityData } from './quantities'
+import { append, type ReadingValues, spreadKey, type Spreads } from './spreads'
 
 /** A meter that must not be used on this wave, with why; see the oddities for the same in words. */
 export type Unfit = (meter: StoredMeter, value: Value) => string | undefined

@@ -1,5 +1,5 @@
-import type { Revision, Value } from '@even-watt/contract'
-import { pooledSpread } from '../meters'
+import type { Revision, Value, Entry, EntryOf } from '@even-watt/contract'
+import { pooledSpread, type Scatter, scatterOf } from '../meters'
 import { remembering } from '../remember'
 import { type Analysis, readingsOf, type RevisionRecord } from '../trials'
 
@@ -25,34 +25,36 @@ export function append<T>(lists: Map<string, T[]>, key: string, item: T): void {
   else lists.set(key, [item])
 }
 
-/** Pools the scatter of repeats over groups of readings of one thing, for each quantity and meter. */
-export function spreadsOf(groups: Iterable<readonly ReadingValues[]>): Spreads {
-  const pools = new Map<string, number[][]>()
-  for (const readings of groups) {
-    if (readings.length < 2) continue
+type Scatters = ReadonlyMap<string, Scatter>
+const sameScatters = remembering<Entry, Scatters>()
+
+/** Readings that repeat each other, each quantity and meter by itself; worked again only when a reading is added. */
+function scattersOf(readings: readonly EntryOf<'ladder' | 'no load'>[]): Scatters {
+  const [first] = readings
+  if (!first || readings.length < 2) return new Map()
+  return sameScatters(first, readings, () => {
     const here = new Map<string, number[]>()
-    for (const reading of readings) {
+    for (const { reading } of readings)
       for (const value of reading.values) append(here, spreadKey(value), value.value)
-    }
-    for (const [key, numbers] of here) append(pools, key, numbers)
-  }
-  return new Map([...pools].map(([key, numbers]) => [key, pooledSpread(numbers)]))
+    return new Map([...here].map(([key, numbers]) => [key, scatterOf(numbers)]))
+  })
 }
 
-/** Readings of one step of the ladder repeat each other, and those of one mode at no load. */
-function repeatsIn(record: RevisionRecord): Iterable<ReadingValues[]> {
-  const groups = new Map<string, ReadingValues[]>()
-  for (const { id, reading } of readingsOf(record, 'ladder'))
-    append(groups, `step ${reading.step}`, { entry: id, values: reading.values })
-  for (const { id, reading } of readingsOf(record, 'no load'))
-    append(groups, `no load ${reading.mode}`, { entry: id, values: reading.values })
-  return groups.values()
+/** Pools the scatter of repeats for each quantity and meter: those of one step, and of one mode at no load. */
+export function spreadsOf(record: RevisionRecord): Spreads {
+  const groups = new Map<string, EntryOf<'ladder' | 'no load'>[]>()
+  for (const entry of readingsOf(record, 'ladder')) append(groups, entry.reading.step, entry)
+  for (const entry of readingsOf(record, 'no load')) append(groups, entry.reading.mode, entry)
+  const pools = new Map<string, Scatter[]>()
+  for (const readings of groups.values())
+    for (const [key, scatter] of scattersOf(readings)) append(pools, key, scatter)
+  return new Map([...pools].map(([key, scatters]) => [key, pooledSpread(scatters)]))
 }
 
 const sameSpreads = remembering<Revision, Spreads>()
 
 /** The scatter of single readings on one revision; the same object while it says the same. */
 export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
-  const spreads = spreadsOf(repeatsIn(record))
+  const spreads = spreadsOf(record)
   return { spreads: sameSpreads(record.revision, [...spreads].flat(), () => spreads) }
 }

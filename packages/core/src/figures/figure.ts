@@ -56,7 +56,10 @@ export function derive(
       formula,
       inputs,
       notes,
-      entries: [...new Set(inputs.flatMap((input) => input.working.entries))],
+      // Gathered when asked for: a figure fitted to a long ladder has thousands behind it.
+      get entries() {
+        return [...new Set(inputs.flatMap((input) => input.working.entries))]
+      },
     },
   }
 }

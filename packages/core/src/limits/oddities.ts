@@ -1,4 +1,4 @@
-import { sayFigure, isFigure } from '../figures'
+import { isFigure, sayFigure } from '../figures'
 import { contradict, expanded, subtract } from '../meters'
 import type { Notice } from '../oddities'
 import { claimValue, sayClaim } from '../units'

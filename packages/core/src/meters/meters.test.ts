@@ -16,6 +16,7 @@ import {
   multiply,
   normalisedError,
   pooledSpread,
+  scatterOf,
   rangeFor,
   readSource,
   rectangular,
@@ -79,8 +80,8 @@ describe('readings', () => {
   })
 
   it('pool the scatter of groups by degrees of freedom', () => {
-    expect(pooledSpread([[1, 3], [5, 5], [7]])).toBeCloseTo(1, 12)
-    expect(pooledSpread([[1], []])).toBe(0)
+    expect(pooledSpread([[1, 3], [5, 5], [7]].map(scatterOf))).toBeCloseTo(1, 12)
+    expect(pooledSpread([[1], []].map(scatterOf))).toBe(0)
   })
 
   it('take the smallest range that holds the value, the largest when none does', () => {

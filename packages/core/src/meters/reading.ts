@@ -61,18 +61,32 @@ export function measured(
   }
 }
 
+/** Squares about their own means and degrees of freedom of some groups of repeats. */
+export interface Scatter {
+  readonly squares: number
+  readonly freedom: number
+}
+
+/** What one group of repeats says of their scatter; a group of one tells nothing. */
+export function scatterOf(group: readonly number[]): Scatter {
+  if (group.length < 2) return { squares: 0, freedom: 0 }
+  const mean = group.reduce((sum, x) => sum + x, 0) / group.length
+  return {
+    squares: group.reduce((sum, x) => sum + (x - mean) ** 2, 0),
+    freedom: group.length - 1,
+  }
+}
+
 /**
- * Standard deviation of a single reading, pooled over groups of repeats: √(Σ Σ(x − x̄)² / Σ(n − 1)).
- * Groups of one tell nothing; with no repeats at all the result is 0.
+ * Standard deviation of a single reading, pooled over groups of repeats: √(Σ Σ(x − x̄)² / Σ(n − 1)). With no repeats
+ * at all the result is 0.
  */
-export function pooledSpread(groups: readonly (readonly number[])[]): number {
+export function pooledSpread(scatters: Iterable<Scatter>): number {
   let squares = 0
   let freedom = 0
-  for (const group of groups) {
-    if (group.length < 2) continue
-    const mean = group.reduce((sum, x) => sum + x, 0) / group.length
-    squares += group.reduce((sum, x) => sum + (x - mean) ** 2, 0)
-    freedom += group.length - 1
+  for (const one of scatters) {
+    squares += one.squares
+    freedom += one.freedom
   }
   return freedom ? Math.sqrt(squares / freedom) : 0
 }

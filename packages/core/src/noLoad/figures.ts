@@ -3,7 +3,7 @@ import { inputFigure, quantities, type Spreads, unfitOnWave } from '../evidence'
 import { derive, type Derived, isFigure, whenKnown } from '../figures'
 import { multiply, rangeFor } from '../meters'
 import { remembering } from '../remember'
-import { readingsOf, type RevisionRecord, scopeOf, type Analysis } from '../trials'
+import { type Analysis, readingsOf, type RevisionRecord, scopeOf } from '../trials'
 import { idleCost, usableEnergy, weakIdle } from './idle'
 
 /** Figures of the unit with its output on and nothing connected (handbook §9). */

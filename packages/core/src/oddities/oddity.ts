@@ -30,3 +30,13 @@ export interface OddityContext {
 export type Notice = (context: OddityContext) => Oddity[]
 
 export const keptKey = (entry: Entry['id'], number: OddityNumber) => `${entry}|${number}`
+
+/** An oddity, and what it is said once for: forty rows need not say the same. */
+export type Keyed = Oddity & { readonly key: string }
+
+/** The first of each key. */
+export function onceEach(found: Iterable<Keyed>): Oddity[] {
+  const said = new Map<string, Oddity>()
+  for (const { key, ...oddity } of found) if (!said.has(key)) said.set(key, oddity)
+  return [...said.values()]
+}

@@ -1,7 +1,7 @@
 import type { Load, LadderPlanned, Schedule, StoredLoad, StoredUnit } from '@even-watt/contract'
 import { sayUses, suitsOutlet, targetSets } from '../plan'
 import { supplyOf } from '../rigs'
-import { type Analysis, type TrialRecord, readingsOf } from '../trials'
+import { type Analysis, readingsOf, type TrialRecord } from '../trials'
 import { usualKinds } from './content'
 import type { Day, Logged, ScheduleQuestion, Switched } from './question'
 

@@ -1,6 +1,7 @@
 import { derive, type Derived, type Figure, isFigure } from '../figures'
-import { combine, isOwn, standard, subtract, type Uncertain } from '../meters'
+import { combine, isOwn, standard, subtract, type Uncertain, ownSource } from '../meters'
 import { regress } from './regression'
+import { remembering } from '../remember'
 
 /** Volts and amps of one step at one tap, idle included. */
 export interface SupplyPoint {
@@ -17,11 +18,20 @@ export interface SourceFit {
   readonly drift: Figure | undefined
 }
 
-const ownPart = (x: Uncertain): number => {
-  let sum = 0
-  for (const [source, sensitivity] of x.sources) if (isOwn(source)) sum += sensitivity ** 2
-  return Math.sqrt(sum)
+/** A point with the independent parts of its uncertainty. */
+interface Weighed extends SupplyPoint {
+  readonly u_V: number
+  readonly u_I: number
 }
+
+const sameOwn = remembering<Uncertain, number>()
+
+const ownPart = (x: Uncertain): number =>
+  sameOwn(x, [], () => {
+    let sum = 0
+    for (const [source, sensitivity] of x.sources) if (isOwn(source)) sum += sensitivity ** 2
+    return Math.sqrt(sum)
+  })
 
 /** Currents must spread over at least this share of the largest, or the slope means nothing. */
 const leastSpread = 0.2
@@ -32,78 +42,86 @@ const leastSpread = 0.2
  * What the meters have in common is carried through, so that the difference of two fits on the same meters is
  * better known than either.
  */
-export function fitSource(points: readonly SupplyPoint[], tap: 'A' | 'B'): SourceFit | { missing: string } {
+export function fitSource(read: readonly SupplyPoint[], tap: 'A' | 'B'): SourceFit | { missing: string } {
+  const points = read.map((point) => ({ ...point, u_V: ownPart(point.V.x), u_I: ownPart(point.I.x) }))
   const names = tap === 'A' ? (['E', 'R_source'] as const) : (['E', 'R_total'] as const)
   const currents = points.map(({ I }) => I.x.value)
   if (points.length < 3) return { missing: `Three steps with V_${tap} and the current are needed.` }
   if (Math.max(...currents) - Math.min(...currents) < leastSpread * Math.max(...currents)) {
     return { missing: 'The currents lie too close together.' }
   }
-  const plain = solveFor(points, false)
+  const plain = fitLine(points, false)
   if (!plain) return { missing: 'The currents do not differ.' }
-  const drifting = points.length >= 5 ? solveFor(points, true) : undefined
-  const drift = drifting?.terms[2]
-  const fit =
-    drifting && drift && Math.abs(drift.value) > 3 * standard(drift) && drifting.scatter < plain.scatter / 2
-      ? drifting
-      : plain
+  const drifting = points.length >= 5 ? fitLine(points, true) : undefined
+  const drift = drifting && drifting.scatter < plain.scatter / 2 ? drifting.term(2) : undefined
+  const fit = drifting && drift && Math.abs(drift.value) > 3 * standard(drift) ? drifting : plain
   const inputs = points.flatMap(({ V, I }) => [V, I])
   const note =
     fit === drifting
       ? 'With a term for the drift of the rest voltage during the ladder.'
       : 'Over the ladder (minutes): not the figure at 10 s.'
-  const figure = (
-    symbol: string,
-    unit: Figure['unit'],
-    x: Uncertain | undefined,
-    formula: string,
-  ): Derived => (x ? derive(symbol, unit, formula, inputs, x, [note]) : { missing: 'not fitted' })
-  const E = figure(names[0], 'V', fit.terms[0], `V_${tap} at no current`)
-  const R = figure(names[1], 'mΩ', fit.terms[1], `−dV_${tap}/dI by weighted regression`)
-  const slope = fit === drifting ? figure('drift', 'V', fit.terms[2], 'V per hour') : undefined
+  const figure = (symbol: string, unit: Figure['unit'], x: Uncertain, formula: string): Derived =>
+    derive(symbol, unit, formula, inputs, x, [note])
+  const E = figure(names[0], 'V', fit.term(0), `V_${tap} at no current`)
+  const R = figure(names[1], 'mΩ', fit.term(1), `−dV_${tap}/dI by weighted regression`)
+  const slope = fit === drifting && drift ? figure('drift', 'V', drift, 'V per hour') : undefined
   if (!isFigure(E) || !isFigure(R)) return { missing: 'The fit has no finite result.' }
   return { E, R, drift: slope && isFigure(slope) ? slope : undefined }
 }
 
-/** E, R and perhaps drift with all sources of error carried through; R is made positive for a falling voltage. */
-function solveFor(points: readonly SupplyPoint[], withDrift: boolean) {
-  const rows = points.map(({ I, hours }) => [1, -I.x.value, ...(withDrift ? [hours] : [])])
-  const y = points.map(({ V }) => V.x.value)
+/** Independent standard uncertainty of each point across a line of slope R, never quite 0. */
+function uncertaintiesAt(points: readonly Weighed[], R: number): number[] {
+  const u = points.map(({ u_V, u_I }) => Math.sqrt(u_V ** 2 + (R * u_I) ** 2))
+  const floor = 1e-9 + 1e-6 * Math.max(...u)
+  return u.map((x) => Math.max(x, floor))
+}
+
+/** −dV/dI of a weighted straight line; the weights need the slope, which settles after a round or two. */
+function settledSlope(points: readonly Weighed[]): number {
   let R = 0
-  let fit: ReturnType<typeof regress>
-  // The weights need R; it settles after a round or two.
-  for (let round = 0; round < 3; round++) {
-    const u = points.map(({ V, I }) => Math.hypot(ownPart(V.x), R * ownPart(I.x)))
-    const floor = 1e-9 + 1e-6 * Math.max(...u)
-    fit = regress(
-      rows,
-      y,
-      u.map((x) => 1 / Math.max(x, floor) ** 2),
-    )
-    if (!fit) return undefined
-    R = fit.coefficients[1] ?? 0
+  for (let round = 0; round < 2; round++) {
+    const u = uncertaintiesAt(points, R)
+    let [sum, sumI, sumV, sumII, sumIV] = [0, 0, 0, 0, 0]
+    points.forEach(({ V, I }, i) => {
+      const w = 1 / (u[i] ?? 1) ** 2
+      sum += w
+      sumI += w * I.x.value
+      sumV += w * V.x.value
+      sumII += w * I.x.value ** 2
+      sumIV += w * I.x.value * V.x.value
+    })
+    R = (sumI * sumV - sum * sumIV) / (sum * sumII - sumI ** 2)
   }
+  return R
+}
+
+/**
+ * E, R and perhaps drift, each with all sources of error carried through when it is asked for; R is made positive for a
+ * falling voltage.
+ */
+function fitLine(points: readonly Weighed[], withDrift: boolean) {
+  const u = uncertaintiesAt(points, settledSlope(points))
+  const fit = regress(
+    points.map(({ I, hours }) => [1, -I.x.value, ...(withDrift ? [hours] : [])]),
+    points.map(({ V }) => V.x.value),
+    u.map((x) => 1 / x ** 2),
+  )
   if (!fit) return undefined
   const { response, coefficients, chiSquared, freedom, covariance } = fit
+  const R = coefficients[1] ?? 0
   const excess = freedom > 0 ? Math.sqrt(Math.max(1, chiSquared / freedom)) : 1
-  const terms = response.map((row, k) => {
+  const term = (k: number): Uncertain => {
+    const row = response[k] ?? []
     const x = combine(
       coefficients[k] ?? 0,
       points.flatMap(({ V, I }, i) => [[V.x, row[i] ?? 0] as const, [I.x, R * (row[i] ?? 0)] as const]),
     )
     // Scatter beyond what the meters explain widens the result (Birge).
     const extra = Math.sqrt((excess ** 2 - 1) * (covariance[k]?.[k] ?? 0))
-    return extra > 0
-      ? {
-          value: x.value,
-          sources: new Map([
-            ...x.sources,
-            [`own|scatter ${k}|${points[0]?.V.working.entries[0] ?? ''}`, extra],
-          ]),
-        }
-      : x
-  })
-  return { terms, scatter: freedom > 0 ? chiSquared / freedom : 0 }
+    const scatter = ownSource(`scatter ${k}`, points[0]?.V.working.entries[0] ?? '')
+    return extra > 0 ? { value: x.value, sources: new Map([...x.sources, [scatter, extra]]) } : x
+  }
+  return { term, scatter: freedom > 0 ? chiSquared / freedom : 0 }
 }
 
 /** R_path as the difference of both fits, the meters' common parts taken out. */

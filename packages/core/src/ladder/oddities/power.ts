@@ -1,44 +1,31 @@
+import type { Quantity } from '@even-watt/contract'
 import { type Derived, type Figure, isFigure, sayFigure } from '../../figures'
 import { exact, expanded, subtract } from '../../meters'
 import type { Notice, Oddity } from '../../oddities'
 import type { StepFigures } from '../step'
+import { eachStep, placeOfStep } from './eachStep'
 
 const exceeds = (x: Figure['x'], limit: Figure['x']): boolean => {
   const over = subtract(x, limit)
   return over.value > expanded(over)
 }
 
-/** Runs over every step where both figures are known. */
-const perStep =
-  (
-    find: (step: StepFigures, figures: [Figure, Figure]) => Omit<Oddity, 'at'> | undefined,
-    of: (step: StepFigures) => [Derived, Derived],
-    quantity: Oddity['at']['quantity'],
-  ): Notice =>
-  ({ analysis }) =>
-    analysis.ladder.steps.flatMap((step) => {
-      const [first, second] = of(step)
-      if (!isFigure(first) || !isFigure(second)) return []
-      const oddity = find(step, [first, second])
-      const entry = step.step.readings.at(-1)?.id
-      return oddity
-        ? [
-            {
-              ...oddity,
-              at: {
-                revision: analysis.record.revision.number,
-                step: step.step.id,
-                ...(entry ? { entry } : {}),
-                ...(quantity ? { quantity } : {}),
-              },
-            },
-          ]
-        : []
-    })
+/** Looks at every step where both figures are known. */
+const eachPair = (
+  find: (figures: readonly [Figure, Figure]) => Omit<Oddity, 'at'> | undefined,
+  of: (step: StepFigures) => readonly [Derived, Derived],
+  quantity: Quantity,
+): Notice =>
+  eachStep((step, analysis) => {
+    const [first, second] = of(step)
+    if (!isFigure(first) || !isFigure(second)) return []
+    const oddity = find([first, second])
+    return oddity ? [{ ...oddity, at: { ...placeOfStep(step, analysis), quantity } }] : []
+  })
 
 /** 1: efficiency over 98 %, or more out than in. */
-export const noticeImpossibleEfficiency = perStep(
-  (_, [eta, out]) =>
+export const noticeImpossibleEfficiency = eachPair(
+  ([eta, out]) =>
     exceeds(eta.x, exact(0.98))
       ? {
           number: 1,
@@ -52,34 +39,27 @@ export const noticeImpossibleEfficiency = perStep(
 )
 
 /** 2: more watts than volt-amperes. */
-export const noticeWattsOverVoltAmperes: Notice = ({ analysis }) =>
-  analysis.ladder.steps.flatMap((step) => {
-    const { V_C, I_C, P_C } = step.read
-    if (!isFigure(V_C) || !isFigure(I_C) || !isFigure(P_C)) return []
-    const product = V_C.x.value * I_C.x.value
-    const excess = P_C.x.value - product
-    const U = Math.hypot(expanded(P_C.x), V_C.x.value * expanded(I_C.x), I_C.x.value * expanded(V_C.x))
-    if (excess <= U) return []
-    const entry = step.step.readings.at(-1)?.id
-    return [
-      {
-        number: 2,
-        odd: `${sayFigure(P_C)} is more than ${product.toFixed(0)} VA.`,
-        why: 'Watts cannot exceed volts times amps: one of the three is misread or on the wrong range.',
-        todo: 'Read V_C, I_C and P_C again.',
-        at: {
-          revision: analysis.record.revision.number,
-          step: step.step.id,
-          quantity: 'P_C' as const,
-          ...(entry ? { entry } : {}),
-        },
-      },
-    ]
-  })
+export const noticeWattsOverVoltAmperes = eachStep((step, analysis) => {
+  const { V_C, I_C, P_C } = step.read
+  if (!isFigure(V_C) || !isFigure(I_C) || !isFigure(P_C)) return []
+  const product = V_C.x.value * I_C.x.value
+  const excess = P_C.x.value - product
+  const U = Math.hypot(expanded(P_C.x), V_C.x.value * expanded(I_C.x), I_C.x.value * expanded(V_C.x))
+  if (excess <= U) return []
+  return [
+    {
+      number: 2,
+      odd: `${sayFigure(P_C)} is more than ${product.toFixed(0)} VA.`,
+      why: 'Watts cannot exceed volts times amps: one of the three is misread or on the wrong range.',
+      todo: 'Read V_C, I_C and P_C again.',
+      at: { ...placeOfStep(step, analysis), quantity: 'P_C' },
+    },
+  ]
+})
 
 /** 3: the terminals above the posts. */
-export const noticeTerminalsAbovePosts = perStep(
-  (_, [b, a]) =>
+export const noticeTerminalsAbovePosts = eachPair(
+  ([b, a]) =>
     exceeds(b.x, a.x)
       ? {
           number: 3,
