@@ -3,8 +3,8 @@ import { demo } from '@even-watt/bench'
 import { parse } from 'zod/mini'
 import { blankLoad, formToLoad, loadToForm } from './loads/form'
 import { formToMeter, meterToForm } from './meters/form'
-import { blankRig, newElement } from './rigs/edit'
-import { blankConductor, formToRig, rigToForm } from './rigs/form'
+import { blankRig, newElement } from './rigs/editor/edit'
+import { blankConductor, formToRig, rigToForm } from './rigs/editor/form'
 import { blankUnit, formToUnit, unitToForm } from './units/form'
 
 const { units, meters, rigs, loads } = demo()

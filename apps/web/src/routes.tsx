@@ -1,41 +1,27 @@
-import { lazy, Suspense, type ReactNode } from 'react'
+import { lazy, Suspense, type ComponentType, type ReactNode } from 'react'
 import { createBrowserRouter, Link, Navigate, useRouteError } from 'react-router'
 import { BenchPage } from './bench/BenchPage'
+import { stages } from './stages'
+import { StageContext } from './trials/stageContext'
 import { Notice } from './ui/Notice'
-import { Page, Shell } from './ui/Shell'
+import { Page } from './ui/Page'
+import { Shell } from './ui/Shell'
 
+const page = (load: () => Promise<ComponentType>) => lazy(async () => ({ default: await load() }))
+
+const NewTrialPage = page(async () => (await import('./trials/NewTrialPage')).NewTrialPage)
+const ImportPage = page(async () => (await import('./trials/ImportPage')).ImportPage)
+const UnitsPage = page(async () => (await import('./units/UnitsPage')).UnitsPage)
+const UnitPage = page(async () => (await import('./units/UnitPage')).UnitPage)
+const MetersPage = page(async () => (await import('./meters/MetersPage')).MetersPage)
+const MeterPage = page(async () => (await import('./meters/MeterPage')).MeterPage)
+const RigsPage = page(async () => (await import('./rigs/RigsPage')).RigsPage)
+const RigPage = page(async () => (await import('./rigs/RigPage')).RigPage)
+const LoadsPage = page(async () => (await import('./loads/LoadsPage')).LoadsPage)
+const LoadPage = page(async () => (await import('./loads/LoadPage')).LoadPage)
+const CablePage = page(async () => (await import('./conductors/CablePage')).CablePage)
+const MethodPage = page(async () => (await import('./method/MethodPage')).MethodPage)
 const TrialLayout = lazy(async () => ({ default: (await import('./trials/TrialLayout')).TrialLayout }))
-const LadderPage = lazy(async () => ({ default: (await import('./ladder/LadderPage')).LadderPage }))
-const LookOverPage = lazy(async () => ({ default: (await import('./units/LookOverPage')).LookOverPage }))
-const RigStagePage = lazy(async () => ({ default: (await import('./rigs/RigStagePage')).RigStagePage }))
-const NoLoadPage = lazy(async () => ({ default: (await import('./noLoad/NoLoadPage')).NoLoadPage }))
-const MotorsPage = lazy(async () => ({ default: (await import('./motors/MotorsPage')).MotorsPage }))
-const FindingsPage = lazy(async () => ({ default: (await import('./findings/FindingsPage')).FindingsPage }))
-const ReportPage = lazy(async () => ({ default: (await import('./report/ReportPage')).ReportPage }))
-const ImportReadingsPage = lazy(async () => ({
-  default: (await import('./readings/ImportReadingsPage')).ImportReadingsPage,
-}))
-const NewTrialPage = lazy(async () => ({ default: (await import('./trials/NewTrialPage')).NewTrialPage }))
-const ImportPage = lazy(async () => ({ default: (await import('./trials/ImportPage')).ImportPage }))
-const UnitsPage = lazy(async () => ({ default: (await import('./units/UnitsPage')).UnitsPage }))
-const UnitPage = lazy(async () => ({ default: (await import('./units/UnitPage')).UnitPage }))
-const MetersPage = lazy(async () => ({ default: (await import('./meters/MetersPage')).MetersPage }))
-const MeterPage = lazy(async () => ({ default: (await import('./meters/MeterPage')).MeterPage }))
-const RigsPage = lazy(async () => ({ default: (await import('./rigs/RigsPage')).RigsPage }))
-const SupplyPage = lazy(async () => ({ default: (await import('./supply/SupplyPage')).SupplyPage }))
-const LoadTestPage = lazy(async () => ({ default: (await import('./supply/LoadTestPage')).LoadTestPage }))
-const SurveyPage = lazy(async () => ({ default: (await import('./rigs/SurveyPage')).SurveyPage }))
-const WhatIfPage = lazy(async () => ({ default: (await import('./rigs/WhatIfPage')).WhatIfPage }))
-const LoadsPage = lazy(async () => ({ default: (await import('./loads/LoadsPage')).LoadsPage }))
-const LoadPage = lazy(async () => ({ default: (await import('./loads/LoadPage')).LoadPage }))
-const PlanPage = lazy(async () => ({ default: (await import('./plan/PlanPage')).PlanPage }))
-const SchedulePage = lazy(async () => ({ default: (await import('./schedule/SchedulePage')).SchedulePage }))
-const RunPage = lazy(async () => ({ default: (await import('./schedule/RunPage')).RunPage }))
-const SheetPage = lazy(async () => ({ default: (await import('./schedule/SheetPage')).SheetPage }))
-const PaperPage = lazy(async () => ({ default: (await import('./schedule/PaperPage')).PaperPage }))
-const MakeSafePage = lazy(async () => ({ default: (await import('./safety/MakeSafePage')).MakeSafePage }))
-const CablePage = lazy(async () => ({ default: (await import('./conductors/CablePage')).CablePage }))
-const RigPage = lazy(async () => ({ default: (await import('./rigs/RigPage')).RigPage }))
 
 const wait = (page: ReactNode) => (
   <Suspense
@@ -78,7 +64,7 @@ function Failed() {
 
 export const router = createBrowserRouter([
   {
-    element: <Shell />,
+    element: <Shell stages={stages} />,
     errorElement: <Failed />,
     children: [
       { path: '/', element: <BenchPage /> },
@@ -91,31 +77,24 @@ export const router = createBrowserRouter([
       { path: '/loads', element: wait(<LoadsPage />) },
       { path: '/loads/:id', element: wait(<LoadPage />) },
       { path: '/cable', element: wait(<CablePage />) },
+      { path: '/method/:subject?', element: wait(<MethodPage />) },
       { path: '/import', element: wait(<ImportPage />) },
       { path: '/trials/new', element: wait(<NewTrialPage />) },
       {
         path: '/trials/:id',
-        element: wait(<TrialLayout />),
+        element: wait(<TrialLayout stages={stages} />),
         children: [
           { index: true, element: <Navigate to="ladder" replace /> },
-          { path: 'look-over', element: wait(<LookOverPage />) },
-          { path: 'rig', element: wait(<RigStagePage />) },
-          { path: 'rig/supply', element: wait(<SupplyPage />) },
-          { path: 'rig/load-test', element: wait(<LoadTestPage />) },
-          { path: 'rig/survey', element: wait(<SurveyPage />) },
-          { path: 'rig/what-if', element: wait(<WhatIfPage />) },
-          { path: 'plan', element: wait(<PlanPage />) },
-          { path: 'plan/schedule', element: wait(<SchedulePage />) },
-          { path: 'plan/run', element: wait(<RunPage />) },
-          { path: 'plan/sheet', element: wait(<SheetPage />) },
-          { path: 'plan/paper', element: wait(<PaperPage />) },
-          { path: 'make-safe', element: wait(<MakeSafePage />) },
-          { path: 'no-load', element: wait(<NoLoadPage />) },
-          { path: 'ladder', element: wait(<LadderPage />) },
-          { path: 'readings', element: wait(<ImportReadingsPage />) },
-          { path: 'motors', element: wait(<MotorsPage />) },
-          { path: 'findings', element: wait(<FindingsPage />) },
-          { path: 'report', element: wait(<ReportPage />) },
+          ...stages.flatMap((stage) =>
+            stage.pages.map(({ path, Page: StagePage }) => ({
+              path,
+              element: wait(
+                <StageContext value={stage}>
+                  <StagePage />
+                </StageContext>,
+              ),
+            })),
+          ),
         ],
       },
       { path: '*', element: <NotHere /> },

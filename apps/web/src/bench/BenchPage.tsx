@@ -2,10 +2,10 @@ import type { TrialLine } from '@even-watt/contract'
 import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
 import { api, problemOf } from '../api/api'
-import { shortDate } from '../trials/WorkOrder'
+import { shortDate } from '../ui/dates'
 import { Loaded } from '../ui/Loaded'
 import { ProblemNotice } from '../ui/Notice'
-import { Page } from '../ui/Shell'
+import { Page } from '../ui/Page'
 
 // Working out how far a trial is takes the whole core: it is loaded after the list stands.
 const LatestTrial = lazy(async () => ({ default: (await import('./LatestTrial')).LatestTrial }))

@@ -1,9 +1,10 @@
 import type { Trial, TrialLine } from '@even-watt/contract'
 import { Link } from 'react-router'
 import { api } from '../api/api'
-import { stages } from '../trials/stages'
+import { stages } from '../stages'
 import { useTrialView } from '../trials/useTrial'
 import { Loaded } from '../ui/Loaded'
+import { pathOf } from '../stage'
 
 /** The trial on the bench: how far each stage is, and what comes next. */
 export function LatestTrial({ line }: { line: TrialLine }) {
@@ -21,7 +22,7 @@ function Inside({ trial }: { trial: Trial }) {
   if (!query.data || !analysis) return <p className="text-quiet py-2">Reading its entries …</p>
   const state = { trial, entries, view, unsent, analysis, chooseRevision: () => undefined }
   const worked = stages.map((stage) => ({ stage, ...stage.state(state) }))
-  const next = worked.find(({ done, stage }) => done !== 'whole' && stage.path !== 'report') ?? worked.at(-1)
+  const next = worked.find(({ done, stage }) => done !== 'whole' && stage !== stages.at(-1)) ?? worked.at(-1)
   return (
     <section className="mb-6">
       <p>
@@ -34,7 +35,7 @@ function Inside({ trial }: { trial: Trial }) {
       {next && (
         <p>
           Next:{' '}
-          <Link className="plain-link font-semibold" to={`/trials/${trial.id}/${next.stage.path}`}>
+          <Link className="plain-link font-semibold" to={`/trials/${trial.id}/${pathOf(next.stage)}`}>
             {next.stage.words}
           </Link>
           , {next.said}.
@@ -42,8 +43,8 @@ function Inside({ trial }: { trial: Trial }) {
       )}
       <ol className="mt-2 flex flex-wrap gap-x-6 gap-y-1">
         {worked.map(({ stage, said }) => (
-          <li key={stage.path}>
-            <Link className="font-semibold hover:underline" to={`/trials/${trial.id}/${stage.path}`}>
+          <li key={stage.words}>
+            <Link className="font-semibold hover:underline" to={`/trials/${trial.id}/${pathOf(stage)}`}>
               {stage.words}
             </Link>
             <span className="text-quiet block text-[0.85rem]">{said}</span>

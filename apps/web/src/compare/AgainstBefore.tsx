@@ -1,19 +1,22 @@
-import { compareRevisions, derive, sayFigure, type Change } from '@even-watt/core'
+import { compareRevisions, derive, sayFigure, type Change, type Analysis } from '@even-watt/core'
 import { useMemo } from 'react'
-import { useTrial } from '../trials/useTrial'
 import { Fig } from '../ui/Fig'
 
+interface Props {
+  readonly analyses: readonly Analysis[]
+  readonly analysis: Analysis
+}
+
 /** What the last change of the rig did to the voltage at B and to both efficiencies, in one sentence. */
-export function AgainstBefore() {
-  const { view, analysis } = useTrial()
+export function AgainstBefore({ analyses, analysis }: Props) {
   const change = useMemo(() => {
-    const at = view.analyses.indexOf(analysis)
-    const after = at > 0 ? analysis : view.analyses[1]
-    const before = view.analyses[Math.max(0, at - 1)]
+    const at = analyses.indexOf(analysis)
+    const after = at > 0 ? analysis : analyses[1]
+    const before = analyses[Math.max(0, at - 1)]
     return before && after && before !== after
       ? { found: compareRevisions(before, after), why: after.record.revision.why }
       : undefined
-  }, [view, analysis])
+  }, [analyses, analysis])
   if (!change?.found) return null
   const { before, after, load, changes } = change.found
   return (

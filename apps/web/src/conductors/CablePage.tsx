@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, problemOf } from '../api/api'
 import { Notice } from '../ui/Notice'
-import { Page } from '../ui/Shell'
+import { Page } from '../ui/Page'
 import { CurrentFromDrop } from './CurrentFromDrop'
 import { SizingAdvice } from './SizingAdvice'
 

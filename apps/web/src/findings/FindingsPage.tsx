@@ -1,22 +1,18 @@
-import { limiters, type Limiter } from '@even-watt/contract'
-import { sayClaim, type Finding } from '@even-watt/core'
-import { useState } from 'react'
-import { AttributionBar } from '../attribution/AttributionBar'
 import { StageHead } from '../trials/StageHead'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
-import { Fig } from '../ui/Fig'
 import { ProblemNotice } from '../ui/Notice'
-import { Verdict } from './Verdict'
+import { FindingList } from './FindingList'
 
 /** Each claim against the evidence, as sentences. */
 export function FindingsPage() {
-  const { trial } = useTrial()
+  const state = useTrial()
+  const { trial } = state
   const { save, problem } = useSaveSettings()
   const minutes = [3, 10, 60]
   return (
     <>
-      <StageHead title="Findings" revisions={false}>
+      <StageHead revisions={false}>
         <label className="flex items-center gap-2">
           <span className="text-quiet">“continuous” without a time means</span>
           <select
@@ -33,134 +29,7 @@ export function FindingsPage() {
         </label>
       </StageHead>
       {problem && <ProblemNotice problem={problem} />}
-      <FindingList editable />
+      <FindingList state={state} editable />
     </>
-  )
-}
-
-export function FindingList({ editable = false }: { editable?: boolean }) {
-  const { view } = useTrial()
-  if (!view.findings.length)
-    return (
-      <p>
-        The unit makes no claim, so there is nothing to judge. Claims are added to the unit before a trial
-        begins.
-      </p>
-    )
-  return (
-    <ul>
-      {view.findings.map(({ claim, standing, earlier }) => (
-        <li
-          key={claim.id}
-          className="grid gap-x-6 border-b border-rule py-2.5 break-inside-avoid md:grid-cols-[13rem_1fr]"
-        >
-          <div>
-            <p className="font-semibold">{claim.quantity}</p>
-            <p className="figures">{sayClaim(claim)}</p>
-            <p className="text-quiet text-[0.85rem]">{claim.readWhere}</p>
-          </div>
-          <div>
-            <One finding={standing} editable={editable} />
-            {earlier.map((finding) => (
-              <div key={finding.revision} className="text-quiet mt-1.5 border-l-2 border-rule pl-3">
-                <One finding={finding} editable={editable} />
-              </div>
-            ))}
-          </div>
-        </li>
-      ))}
-    </ul>
-  )
-}
-
-function One({ finding, editable }: { finding: Finding; editable: boolean }) {
-  const { trial } = useTrial()
-  const severalRigs = trial.revisions.length > 1
-  return (
-    <>
-      <p>
-        <Verdict outcome={finding.outcome} />
-        {severalRigs && <span className="text-quiet"> on rig {finding.revision}</span>}
-        {finding.figure && (
-          <span className="ml-3">
-            <Fig of={finding.figure} withUnit />
-          </span>
-        )}
-      </p>
-      <p className="max-w-[46rem]">{finding.sentence}</p>
-      <Split finding={finding} />
-      {editable && finding.outcome === 'not shown' && <SetLimiter finding={finding} />}
-    </>
-  )
-}
-
-/** Where the watts of the step went that ended a test. */
-function Split({ finding }: { finding: Finding }) {
-  const { view } = useTrial()
-  const analysis = view.analyses.find(({ record }) => record.revision.number === finding.revision)
-  const step = analysis?.ladder.steps.find((one) => one.step.id === finding.step)
-  return analysis && step ? (
-    <div className="max-w-[46rem]">
-      <AttributionBar step={step} analysis={analysis} wordless />
-    </div>
-  ) : null
-}
-
-/** What ended the test, and what would show the claim: set by hand. */
-function SetLimiter({ finding }: { finding: Finding }) {
-  const { trial } = useTrial()
-  const { save, problem } = useSaveSettings()
-  const set = trial.limiters.find(
-    (candidate) => candidate.claim === finding.claim.id && candidate.revision === finding.revision,
-  )
-  const [wouldShow, setWouldShow] = useState(set?.wouldShow ?? '')
-  const others = trial.limiters.filter((candidate) => candidate !== set)
-  const write = (limiter: Limiter | '', words: string) =>
-    void save({
-      limiters:
-        limiter === ''
-          ? others
-          : [
-              ...others,
-              {
-                claim: finding.claim.id,
-                revision: finding.revision,
-                limiter,
-                ...(words.trim() ? { wouldShow: words.trim() } : {}),
-              },
-            ],
-    })
-  return (
-    <div className="no-print mt-1 flex flex-wrap items-center gap-3">
-      <label className="flex items-center gap-1">
-        <span className="text-quiet">limited by</span>
-        <select
-          className="input w-auto"
-          value={set?.limiter ?? ''}
-          onChange={(event) => write(event.target.value as Limiter | '', wouldShow)}
-        >
-          <option value="">as suggested: {finding.limiter}</option>
-          {limiters.map((limiter) => (
-            <option key={limiter} value={limiter}>
-              {limiter}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="flex min-w-64 flex-1 items-center gap-1">
-        <span className="text-quiet whitespace-nowrap">what would show it</span>
-        <input
-          className="input"
-          value={wouldShow}
-          maxLength={300}
-          onChange={(event) => setWouldShow(event.target.value)}
-          onBlur={() => {
-            if (wouldShow.trim() !== (set?.wouldShow ?? ''))
-              write(set?.limiter ?? finding.limiter ?? 'supply', wouldShow)
-          }}
-        />
-      </label>
-      {problem && <ProblemNotice problem={problem} />}
-    </div>
   )
 }

@@ -18,6 +18,7 @@ import {
   type LossFit,
   type Uncertain,
   type Weighting,
+  claimOf,
 } from '@even-watt/core'
 import type { ReactNode } from 'react'
 import { Fig } from '../ui/Fig'
@@ -44,7 +45,7 @@ export function CurveFigures({ analysis, rated, duty, dutyEditor }: Props) {
   ): Derived =>
     x ? derive(symbol, unit, formula, inputs, x, notes) : { missing: 'Not inside the measured range.' }
   const peak = peakOf(fit)
-  const claim = analysis.record.revision.unit.claims.find((candidate) => candidate.quantity === 'efficiency')
+  const claim = claimOf(analysis.record.revision.unit, 'efficiency')
   const outside = (loads: readonly number[]) =>
     reachesOutside(fit, loads) ? ['Reaches outside the measured range: extrapolated.'] : []
   const weighted = (weighting: Weighting): Derived => {

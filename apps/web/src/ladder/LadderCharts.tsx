@@ -1,32 +1,33 @@
-import { claimValue } from '@even-watt/core'
 import { useCallback } from 'react'
-import { useTrial } from '../trials/useTrial'
 import { LazyChart } from '../ui/chart/LazyChart'
 import type { ChartTheme } from '../ui/chart/theme'
 import { efficiencyChart } from './efficiencyChart'
 import { lossChart } from './lossChart'
+import { type Analysis, claimedValue } from '@even-watt/core'
 
 interface Props {
-  readonly chosenStep: string | undefined
+  /** Names the files that a chart is saved as. */
+  readonly title: string
+  readonly analyses: readonly Analysis[]
+  readonly analysis: Analysis
+  readonly chosenStep?: string | undefined
   readonly onChoose?: (step: string) => void
 }
 
 /** Efficiency and losses of the rig revision on screen, the other revisions drawn over. */
-export function LadderCharts({ chosenStep, onChoose }: Props) {
-  const { view, analysis, trial } = useTrial()
-  const claim = analysis.record.revision.unit.claims.find((candidate) => candidate.quantity === 'efficiency')
-  const target = claim && claimValue(claim)
+export function LadderCharts({ title, analyses, analysis, chosenStep, onChoose }: Props) {
+  const target = claimedValue(analysis.record.revision.unit, 'efficiency')
   const buildEfficiency = useCallback(
     (theme: ChartTheme) =>
-      efficiencyChart({ analyses: view.analyses, chosen: analysis, chosenStep, claim: target }, theme),
-    [view.analyses, analysis, chosenStep, target],
+      efficiencyChart({ analyses: analyses, chosen: analysis, chosenStep, claim: target }, theme),
+    [analyses, analysis, chosenStep, target],
   )
   const buildLoss = useCallback(
     (theme: ChartTheme) => lossChart(analysis, chosenStep, theme),
     [analysis, chosenStep],
   )
   if (!analysis.ladder.steps.length) return null
-  const name = `${trial.title} rig ${analysis.record.revision.number}`
+  const name = `${title} rig ${analysis.record.revision.number}`
   return (
     <div className="mt-3 grid gap-6 lg:grid-cols-2 print:grid-cols-2 print:[zoom:0.75]">
       <LazyChart

@@ -1,4 +1,4 @@
-import { attributeStep, claimValue, describeBank, keptWhy } from '@even-watt/core'
+import { attributeStep, describeBank, keptWhy, ratedPower } from '@even-watt/core'
 import { useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { AgainstBefore } from '../compare/AgainstBefore'
@@ -38,8 +38,7 @@ function Ladder() {
   const steps = analysis.ladder.steps
   const chosenFigures = steps.find((step) => step.step.id === picked) ?? steps.at(-1)
   const chosen = chosenFigures?.step.id
-  const ratedClaim = revision.unit.claims.find((claim) => claim.quantity === 'continuous power')
-  const rated = ratedClaim && claimValue(ratedClaim)
+  const rated = ratedPower(revision.unit)
   const oddities = view.oddities[view.analyses.indexOf(analysis)] ?? []
   const openOddities = oddities.filter((oddity) => keptWhy(oddity, view.record, analysis) === undefined)
   const oddSteps = useMemo(
@@ -78,7 +77,7 @@ function Ladder() {
 
   return (
     <>
-      <StageHead title="Ladder">
+      <StageHead>
         <span className="text-quiet">
           Capture <span className="kbd">Enter</span>
         </span>
@@ -138,8 +137,14 @@ function Ladder() {
         />
       )}
       <OddityNotices oddities={general} />
-      <AgainstBefore />
-      <LadderCharts chosenStep={chosen} onChoose={setPicked} />
+      <AgainstBefore analyses={view.analyses} analysis={analysis} />
+      <LadderCharts
+        title={trial.title}
+        analyses={view.analyses}
+        analysis={analysis}
+        chosenStep={chosen}
+        onChoose={setPicked}
+      />
       {steps.length > 0 && (
         <section className="mt-2">
           <h2>What the curve says</h2>

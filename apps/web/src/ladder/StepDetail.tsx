@@ -5,13 +5,13 @@ import { v7 } from 'uuid'
 import { AttributionBar } from '../attribution/AttributionBar'
 import { capture } from '../outbox/outbox'
 import { useTrial } from '../trials/useTrial'
-import { shortTime } from '../trials/WorkOrder'
+import { shortTime } from '../ui/dates'
 import { Asking } from '../ui/Asking'
 import { AsPlanned } from '../plan/AsPlanned'
 import { Fig } from '../ui/Fig'
 import { Notice } from '../ui/Notice'
 import type { Place } from './columns'
-import { showValue } from './draft'
+import { showValue } from '../ui/readValue'
 
 interface Props {
   readonly figures: StepFigures

@@ -1,9 +1,9 @@
-import { type Analysis, type StepFigures, readingsOf } from '@even-watt/core'
-import { isFigure } from '@even-watt/core'
+import { type Analysis, readingsOf } from '@even-watt/core'
 import type { ReactNode } from 'react'
 import { Fig } from '../ui/Fig'
 import { columns, placeHue, placeWords, places, type Layout, type Place } from './columns'
 import { StepRow } from './StepRow'
+import { stepLabel } from './stepLabel'
 
 interface Props {
   readonly layout: Layout
@@ -66,7 +66,7 @@ function Run({
       <StepRow
         key={figures.step.id}
         figures={figures}
-        label={labelOf(figures, rated, from + i)}
+        label={stepLabel(figures, rated, from + i)}
         chosen={figures.step.id === chosen}
         place={place}
         odd={oddSteps.has(figures.step.id)}
@@ -118,13 +118,6 @@ export function ColumnWidths({ layout }: { layout: Layout }) {
       ))}
     </colgroup>
   )
-}
-
-/** Share of the rating in %, or the number of the step where either is unknown. */
-export function labelOf(figures: StepFigures, rated: number | undefined, i: number): string {
-  return rated && isFigure(figures.P_C)
-    ? String(Math.round((figures.P_C.x.value / rated) * 100))
-    : `#${i + 1}`
 }
 
 /** Idle, from the no-load stage: the foot of the ladder. */

@@ -11,6 +11,7 @@ import type {
   Value,
 } from '@even-watt/contract'
 import { parseNumber, parseTemperature, quantityData, quantities } from '@even-watt/core'
+import { storedFactor, showValue } from '../ui/readValue'
 
 /** One field of the entry row: a quantity on a meter; without a meter, no uncertainty is known. */
 export interface EntryField {
@@ -70,12 +71,6 @@ export function fieldsOf(rig: Rig): EntryField[] {
     .map((quantity) => ({ key: `${quantity}|`, quantity, meter: undefined }))
   return [...assigned, ...rest]
 }
-
-/** Typed in the unit shown, stored in SI: THD is typed in per cent. */
-const storedFactor = (quantity: Quantity) => (quantityData[quantity].unit === '%' ? 0.01 : 1)
-
-export const showValue = (quantity: Quantity, value: number) =>
-  String(Number((value / storedFactor(quantity)).toPrecision(10)))
 
 const limit = 1e6
 

@@ -1,11 +1,12 @@
 import { isFigure, motorShare, say, sayFigure, type StepFigures } from '@even-watt/core'
 import { useShelf } from './useShelf'
+import { useTrial } from '../trials/useTrial'
 
 const motors = ['induction motor', 'brush motor']
 
 /** What the plan expected of a step against what was read, and a motor's own share beside other loads. */
 export function AsPlanned({ figures }: { figures: StepFigures }) {
-  const { whole } = useShelf()
+  const { whole } = useShelf(useTrial())
   const { P_C, read, step } = figures
   const reading = step.readings.at(-1)?.reading
   if (!reading || !isFigure(P_C)) return null

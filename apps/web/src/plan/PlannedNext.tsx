@@ -2,7 +2,7 @@ import type { LoadKind, LoadUse } from '@even-watt/contract'
 import { kindOfUses, say, sayUses, stillPlanned, supplyOf, underPower } from '@even-watt/core'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
-import { useUnitQuestion } from '../supply/useUnitQuestion'
+import { useUnitQuestion } from '../rigs/atOnce/useUnitQuestion'
 import { useTrial } from '../trials/useTrial'
 import { useKey } from '../ui/keys'
 import { useShelf } from './useShelf'
@@ -18,7 +18,7 @@ export interface TakenStep {
 /** What the plan says comes next and what it should read, in quiet type, and one key to take it into the entry row. */
 export function PlannedNext({ onTake }: { onTake: (step: TakenStep) => void }) {
   const { trial, analysis } = useTrial()
-  const { loads, plan } = useShelf()
+  const { loads, plan } = useShelf(useTrial())
   const unit = useUnitQuestion(analysis)
   const next = useMemo(
     () => (plan ? stillPlanned(plan, analysis.ladder.steps) : []),

@@ -2,7 +2,7 @@ import type { LadderPlanned, StoredLoad, Taken } from '@even-watt/contract'
 import { repredicted, shelfFor, type Shelf } from '@even-watt/core'
 import { useMemo } from 'react'
 import { api } from '../api/api'
-import { useTrial } from '../trials/useTrial'
+import { type TrialState } from '../trials/useTrial'
 
 const noLoads: readonly StoredLoad[] = []
 const noneTaken: readonly Taken[] = []
@@ -21,8 +21,7 @@ export interface PlanShelf {
 }
 
 /** The load shelf as the trial's unit can use it, and the plan made from it, predicted anew after every reading. */
-export function useShelf(): PlanShelf {
-  const { trial, analysis } = useTrial()
+export function useShelf({ trial, analysis }: Pick<TrialState, 'trial' | 'analysis'>): PlanShelf {
   const { data: loads = noLoads } = api.useLoadsQuery()
   const { data: taken = noneTaken } = api.useTakenQuery()
   const { outputVoltage } = analysis.record.revision.unit

@@ -6,8 +6,8 @@ import { useTrial } from '../trials/useTrial'
 import { TextField } from '../ui/form'
 import { ProblemNotice } from '../ui/Notice'
 import { useDocumentForm } from '../ui/useDocumentForm'
-import { formToRig, rigToForm, type RigForm } from './form'
-import { RigFields } from './RigFields'
+import { formToRig, rigToForm, type RigForm } from './editor/form'
+import { RigFields } from './editor/RigFields'
 
 interface Props {
   readonly rig: StoredRig

@@ -1,4 +1,4 @@
 import { DocumentEditor } from '../ui/DocumentEditor'
-import { rigKind } from './kind'
+import { rigKind } from './editor/kind'
 
 export const RigPage = () => <DocumentEditor kind={rigKind} />

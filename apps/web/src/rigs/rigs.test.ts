@@ -1,6 +1,6 @@
 import { demo } from '@even-watt/bench'
 import fc from 'fast-check'
-import { layOut, size, spotAt } from './drawing'
+import { layOut, size, spotAt } from './drawing/drawing'
 import {
   addElement,
   addInSeries,
@@ -12,9 +12,9 @@ import {
   removeBattery,
   removeElement,
   type Sides,
-} from './edit'
-import { rigToForm, type RigForm } from './form'
-import { hungMeters } from './hung'
+} from './editor/edit'
+import { rigToForm, type RigForm } from './editor/form'
+import { hungMeters } from './drawing/hung'
 
 let made = 0
 const makeId = () => `id ${made++}`

@@ -1,10 +1,10 @@
-import { authority, bankNominal, claimValue, estimatedCapacitance, precharge, say } from '@even-watt/core'
+import { authority, bankNominal, estimatedCapacitance, precharge, say, ratedPower } from '@even-watt/core'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { capture } from '../outbox/outbox'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
-import { shortDate, shortTime } from '../trials/WorkOrder'
+import { shortDate, shortTime } from '../ui/dates'
 import { readNumber, TextField, typed } from '../ui/form'
 import { Notice } from '../ui/Notice'
 import { useSafety } from './useSafety'
@@ -12,7 +12,7 @@ import { useSafety } from './useSafety'
 /** Cautions for this unit, rig and plan, acknowledged with name and time; and the pre-charge. */
 export function MakeSafePage() {
   const { trial, analysis } = useTrial()
-  const { cautions, open, by } = useSafety()
+  const { cautions, open, by } = useSafety(useTrial())
   const [name, setName] = useState(trial.by)
   const [asked, setAsked] = useState(false)
   const acknowledge = () => {
@@ -35,7 +35,7 @@ export function MakeSafePage() {
   const openNames = new Set(open.map((caution) => caution.name))
   return (
     <>
-      <StageHead title="Make safe" />
+      <StageHead />
       <p className="mb-2 font-semibold">{authority}</p>
       {open.length === 0 ? (
         <Notice kind="good" word="Acknowledged">
@@ -96,8 +96,8 @@ export function MakeSafePage() {
 function PrechargeHelper() {
   const { analysis } = useTrial()
   const { unit, rig } = analysis.record.revision
-  const rated = unit.claims.find(({ quantity }) => quantity === 'continuous power')
-  const guess = rated && estimatedCapacitance(claimValue(rated), bankNominal(rig.bank))
+  const rated = ratedPower(unit)
+  const guess = rated && estimatedCapacitance(rated, bankNominal(rig.bank))
   const [form, setForm] = useState({
     volts: typed(Number((bankNominal(rig.bank) * 1.03).toFixed(1))),
     ohms: '22',

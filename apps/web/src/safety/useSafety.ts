@@ -8,7 +8,7 @@ import {
 } from '@even-watt/core'
 import { useMemo } from 'react'
 import { api } from '../api/api'
-import { useTrial } from '../trials/useTrial'
+import { type TrialState } from '../trials/useTrial'
 
 export interface Safety {
   readonly cautions: readonly Caution[]
@@ -21,8 +21,7 @@ export interface Safety {
 const littleMargin = 0.2
 
 /** Cautions of the rig on screen, and which of them were not acknowledged as they now stand. */
-export function useSafety(): Safety {
-  const { trial, view, analysis } = useTrial()
+export function useSafety({ trial, view, analysis }: TrialState): Safety {
   const { data: loads } = api.useLoadsQuery()
   return useMemo(() => {
     const { unit, rig } = analysis.record.revision

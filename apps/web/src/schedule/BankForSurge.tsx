@@ -3,11 +3,12 @@ import { useState } from 'react'
 import { Notice } from '../ui/Notice'
 import { useSchedule } from './useSchedule'
 import { percent } from './words'
+import { useTrial } from '../trials/useTrial'
 
 /** Said before a motor is started: by the schedule as it was run, the bank holds too little for a surge test. */
 export function BankForSurge() {
   const [openedAt] = useState(() => Date.now())
-  const state = useSchedule(openedAt)
+  const state = useSchedule(useTrial(), openedAt)
   const last = state?.stands.placed.findLast(
     (stretch) => stretch.state !== 'planned' && stretch.pieces.length,
   )

@@ -2,7 +2,6 @@ import { startOutcomes } from '@even-watt/contract'
 import { useState, type KeyboardEvent } from 'react'
 import { v7 } from 'uuid'
 import { capture } from '../outbox/outbox'
-import { PlanHead } from '../plan/PlanHead'
 import { useTrial } from '../trials/useTrial'
 import { momentOn } from './days'
 import { readRow, type SheetColumn, type SheetRow, type SheetTable } from './sheet'
@@ -11,6 +10,7 @@ import { usePaper, type PaperState } from './usePaper'
 import { useSheet } from './useSheet'
 import { capital } from './words'
 import { readingsOf, nextPosition } from '@even-watt/core'
+import { StageHead } from '../trials/StageHead'
 
 /** What was written on the run sheet, typed back in the same order, box by box. */
 export function PaperPage() {
@@ -19,7 +19,7 @@ export function PaperPage() {
   const paper = usePaper(trial.id)
   return (
     <>
-      <PlanHead />
+      <StageHead />
       {!sheet ? (
         <NeedsSchedule />
       ) : (

@@ -2,7 +2,6 @@ import type { RunEvent } from '@even-watt/contract'
 import { placedKey, type Stretch } from '@even-watt/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { PlanHead } from '../plan/PlanHead'
 import { useTrial } from '../trials/useTrial'
 import { useKey } from '../ui/keys'
 import { Notice } from '../ui/Notice'
@@ -12,29 +11,18 @@ import { SchedulePicture } from './SchedulePicture'
 import { useNow } from './useNow'
 import { useSchedule, type ScheduleState } from './useSchedule'
 import { percent, sayLength, sayPart, sayStretch } from './words'
-
-/** Where each stage is worked. */
-const pages: Partial<Record<Stretch['kind'], string>> = {
-  'look over': 'look-over',
-  rig: 'rig',
-  'make safe': 'make-safe',
-  'no load': 'no-load',
-  ladder: 'ladder',
-  limits: 'ladder',
-  motors: 'motors',
-  'motors, bank low': 'motors',
-  'rated hold': 'ladder',
-  findings: 'findings',
-}
+import { StageHead } from '../trials/StageHead'
+import { useStages } from '../trials/stageContext'
+import { pathOf } from '../stage'
 
 /** The schedule while it is worked: what runs, what is next, what is due. */
 export function RunPage() {
   const now = useNow()
-  const state = useSchedule(now)
+  const state = useSchedule(useTrial(), now)
   const { trial } = useTrial()
   return (
     <>
-      <PlanHead />
+      <StageHead />
       {state ? (
         <Running state={state} now={now} />
       ) : (
@@ -191,9 +179,10 @@ function Next({ stretch, state, idle }: { stretch: Stretch; state: ScheduleState
 
 function PageLink({ stretch }: { stretch: Stretch }) {
   const { trial } = useTrial()
-  const page = stretch.part ? undefined : pages[stretch.kind]
-  return page ? (
-    <Link className="plain-link text-base font-normal" to={`/trials/${trial.id}/${page}`}>
+  const stages = useStages()
+  const stage = stretch.part ? undefined : stages.find(({ works }) => works?.includes(stretch.kind))
+  return stage ? (
+    <Link className="plain-link text-base font-normal" to={`/trials/${trial.id}/${pathOf(stage)}`}>
       open it
     </Link>
   ) : null

@@ -2,11 +2,12 @@ import { useState } from 'react'
 import { checkInEvent } from './run'
 import { useSchedule } from './useSchedule'
 import { sayLength, sayStretch } from './words'
+import { type TrialState } from '../trials/useTrial'
 
 /** How the day really went, for the report: what was worked when, what was skipped, every check-in with its real time. */
-export function RunRecord() {
+export function RunRecord({ state: trial }: { state: TrialState }) {
   const [openedAt] = useState(() => Date.now())
-  const state = useSchedule(openedAt)
+  const state = useSchedule(trial, openedAt)
   if (!state?.log.length) return <p>No schedule was run.</p>
   const { stands, clock, checkIns, log } = state
   const noteOf = (check: (typeof checkIns)[number]) => {

@@ -4,11 +4,12 @@ import { CheckInNotice } from './CheckInNotice'
 import { useNow } from './useNow'
 import { useRinging } from './useRinging'
 import { useSchedule } from './useSchedule'
+import { useTrial } from '../trials/useTrial'
 
 /** Over every page of a trial whose schedule runs: check-ins ring and are made from wherever one is. */
 export function RunStrip() {
   const now = useNow()
-  const state = useSchedule(now)
+  const state = useSchedule(useTrial(), now)
   const due = useMemo(() => overdue(state?.checkIns ?? [], now), [state?.checkIns, now])
   useRinging(due, now)
   if (!state || !due.length) return null

@@ -1,7 +1,6 @@
 import { authority } from '@even-watt/core'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
-import { PlanHead } from '../plan/PlanHead'
 import { useSafety } from '../safety/useSafety'
 import { useTrial } from '../trials/useTrial'
 import { PaperChoice } from '../ui/PaperChoice'
@@ -9,6 +8,7 @@ import type { SheetTable } from './sheet'
 import type { ScheduleState } from './useSchedule'
 import { useSheet } from './useSheet'
 import { capital, percent, sayPart, sayStretch } from './words'
+import { StageHead } from '../trials/StageHead'
 
 /** The run sheet: the schedule, the cautions, and a box for every reading, for those who work on paper. */
 export function SheetPage() {
@@ -17,7 +17,7 @@ export function SheetPage() {
   if (!sheet) {
     return (
       <>
-        <PlanHead />
+        <StageHead />
         <NeedsSchedule />
       </>
     )
@@ -26,7 +26,7 @@ export function SheetPage() {
   return (
     <>
       <div className="no-print">
-        <PlanHead />
+        <StageHead />
         <PaperChoice landscape />
       </div>
       <article className="run-sheet">
@@ -71,7 +71,7 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 }
 
 function Cautions() {
-  const { cautions } = useSafety()
+  const { cautions } = useSafety(useTrial())
   return (
     <Part title="Cautions: tick when read">
       <ul className="text-[0.9rem] md:columns-2 print:columns-2">

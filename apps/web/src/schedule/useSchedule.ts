@@ -12,9 +12,9 @@ import {
 } from '@even-watt/core'
 import { useMemo } from 'react'
 import { useShelf } from '../plan/useShelf'
-import { useUnitQuestion } from '../supply/useUnitQuestion'
-import { useTrial } from '../trials/useTrial'
+import { useUnitQuestion } from '../rigs/atOnce/useUnitQuestion'
 import { clockOf, daysFor, type Clock } from './days'
+import { type TrialState } from '../trials/useTrial'
 
 export interface ScheduleState {
   readonly schedule: Schedule
@@ -33,9 +33,9 @@ export interface ScheduleState {
 const dayLength = 86_400_000
 
 /** The trial's schedule laid in time; undefined: there is none yet. Until it is begun, now plays no part. */
-export function useSchedule(now: number): ScheduleState | undefined {
-  const { trial, analysis, view } = useTrial()
-  const { loads, plan } = useShelf()
+export function useSchedule(state: TrialState, now: number): ScheduleState | undefined {
+  const { trial, analysis, view } = state
+  const { loads, plan } = useShelf(state)
   const unit = useUnitQuestion(analysis)
   const { schedule, hold } = trial
   const log = useMemo(() => runLog(view.record), [view.record])

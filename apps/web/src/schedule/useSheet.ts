@@ -9,8 +9,8 @@ import { useSchedule, type ScheduleState } from './useSchedule'
 export function useSheet():
   { state: ScheduleState; tables: readonly SheetTable[]; loads: readonly StoredLoad[] } | undefined {
   const { analysis } = useTrial()
-  const { loads, plan } = useShelf()
-  const state = useSchedule(0)
+  const { loads, plan } = useShelf(useTrial())
+  const state = useSchedule(useTrial(), 0)
   const { rig } = analysis.record.revision
   return useMemo(
     () => state && { state, loads, tables: sheetOf({ made: state.made, plan, loads, rig }) },

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, problemOf } from '../api/api'
 import { ProblemNotice } from '../ui/Notice'
-import { Page } from '../ui/Shell'
+import { Page } from '../ui/Page'
 
 const largest = 60 * 1024 * 1024
 

@@ -6,7 +6,7 @@ import { safeParse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
 import { SelectField, TextField } from '../ui/form'
 import { ProblemNotice } from '../ui/Notice'
-import { Page } from '../ui/Shell'
+import { Page } from '../ui/Page'
 
 /** A trial from a unit and a rig; both are frozen into it. */
 export function NewTrialPage() {

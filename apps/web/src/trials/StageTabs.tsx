@@ -1,29 +1,26 @@
 import { NavLink, useLocation } from 'react-router'
+import type { Stage } from '../stage'
 import { useTrial } from './useTrial'
 
-/** The way between the pages of one stage; each tab is a path below the trial, and its words. */
-export function StageTabs({
-  label,
-  tabs,
-}: {
-  label: string
-  tabs: readonly (readonly [path: string, words: string])[]
-}) {
+/** The way between the pages of one stage; nothing where it has but one. */
+export function StageTabs({ stage }: { stage: Stage }) {
   const { trial } = useTrial()
   const { search } = useLocation()
+  const tabs = stage.pages.filter(({ tab }) => tab !== undefined)
+  if (tabs.length < 2) return null
   return (
     <nav
       className="no-print mb-3 flex flex-wrap gap-x-5 gap-y-1 border-b border-rule pb-1"
-      aria-label={label}
+      aria-label={`Parts of the ${stage.words.toLowerCase()} stage`}
     >
-      {tabs.map(([path, words]) => (
+      {tabs.map(({ path, tab }) => (
         <NavLink
           key={path}
           end
           to={`/trials/${trial.id}/${path}${search}`}
           className={({ isActive }) => (isActive ? 'font-bold' : 'text-quiet hover:text-ink')}
         >
-          {words}
+          {tab}
         </NavLink>
       ))}
     </nav>

@@ -1,5 +1,5 @@
 import type { Trial } from '@even-watt/contract'
-import { lazy, Suspense, useMemo } from 'react'
+import { Suspense, useMemo } from 'react'
 import { Outlet, useParams, useSearchParams } from 'react-router'
 import { api } from '../api/api'
 import { useKey } from '../ui/keys'
@@ -8,30 +8,32 @@ import { ShowWorking } from '../ui/ShowWorking'
 import { namesOf } from './naming'
 import { TrialContext, useTrialView, type TrialState } from './useTrial'
 import { WorkOrder } from './WorkOrder'
-import { readingsOf } from '@even-watt/core'
-
-const RunStrip = lazy(async () => ({ default: (await import('../schedule/RunStrip')).RunStrip }))
+import { type Stage } from '../stage'
+import { StagesContext, useStages } from './stageContext'
 
 /** Everything inside a trial: its record, the work order beside it, and the working of any figure. */
-export function TrialLayout() {
+export function TrialLayout({ stages }: { stages: readonly Stage[] }) {
   const { id = '' } = useParams()
   const query = api.useTrialQuery(id)
   return (
-    <div className="flex flex-1 flex-col md:flex-row">
-      <Loaded query={query} what="the trial">
-        {(trial) => <Inside key={trial.id} trial={trial} />}
-      </Loaded>
-    </div>
+    <StagesContext value={stages}>
+      <div className="flex flex-1 flex-col md:flex-row">
+        <Loaded query={query} what="the trial">
+          {(trial) => <Inside key={trial.id} trial={trial} />}
+        </Loaded>
+      </div>
+    </StagesContext>
   )
 }
 
 function Inside({ trial }: { trial: Trial }) {
+  const stages = useStages()
   const { query, entries, view, unsent } = useTrialView(trial)
   const [parameters, setParameters] = useSearchParams()
   const wanted = Number(parameters.get('rig') ?? trial.revisions.length)
   const analysis =
     view.analyses.find((candidate) => candidate.record.revision.number === wanted) ?? view.analyses.at(-1)
-  const names = useMemo(() => namesOf(trial, entries), [trial, entries])
+  const names = useMemo(() => namesOf(trial, entries, stages), [trial, entries, stages])
   const chooseRevision = (number: number) => setParameters({ rig: String(number) }, { replace: true })
   useKey(
     (event) =>
@@ -48,10 +50,12 @@ function Inside({ trial }: { trial: Trial }) {
       <TrialContext value={state}>
         <WorkOrder state={state} />
         <div className="min-w-0 flex-1 px-5 py-4">
-          {trial.schedule && readingsOf(view.record, 'run').length > 0 && (
-            <Suspense>
-              <RunStrip />
-            </Suspense>
+          {stages.map(({ words, strip }) =>
+            strip?.when(state) ? (
+              <Suspense key={words}>
+                <strip.Part />
+              </Suspense>
+            ) : null,
           )}
           <Loaded query={query} what="its readings">
             {() => <Outlet />}

@@ -1,12 +1,15 @@
 import { NavLink } from 'react-router'
-import { stages } from './stages'
 import type { TrialState } from './useTrial'
+import { useStages } from './stageContext'
+import { shortDate } from '../ui/dates'
+import { pathOf } from '../stage'
 
 const halfDisc = 'M6 1a5 5 0 0 0 0 10z'
 const markWords = { none: 'not begun', part: 'part done', whole: 'done' }
 
 /** The stages of a trial in the order they are worked: navigation and progress at once. */
 export function WorkOrder({ state }: { state: TrialState }) {
+  const stages = useStages()
   const { trial } = state
   return (
     <nav
@@ -23,8 +26,8 @@ export function WorkOrder({ state }: { state: TrialState }) {
         const { said, done } = stage.state(state)
         return (
           <NavLink
-            key={stage.path}
-            to={`/trials/${trial.id}/${stage.path}`}
+            key={stage.words}
+            to={`/trials/${trial.id}/${pathOf(stage)}`}
             className={({ isActive }) =>
               `flex shrink-0 gap-3 px-2 py-1 md:border-l-4 md:py-1.5 md:pl-4 ${isActive ? 'border-ink bg-raised font-bold' : 'border-transparent hover:bg-raised'}`
             }
@@ -49,9 +52,3 @@ export function WorkOrder({ state }: { state: TrialState }) {
     </nav>
   )
 }
-
-export const shortDate = (instant: string) =>
-  new Date(instant).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
-
-export const shortTime = (instant: string) =>
-  new Date(instant).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' })

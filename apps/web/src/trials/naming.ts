@@ -1,12 +1,14 @@
 import type { Entry, Trial } from '@even-watt/contract'
 import type { SourceName } from '@even-watt/core'
 import type { NameSource } from '../ui/working'
-import { shortTime } from './WorkOrder'
+import { shortTime } from '../ui/dates'
+import { type Stage } from '../stage'
 
 /** Names sources of error and readings by what the trial knows of its meters and steps. */
 export function namesOf(
   trial: Trial,
   entries: readonly Entry[],
+  stages: readonly Stage[],
 ): { nameSource: NameSource; nameEntry: (id: string) => string | undefined } {
   const meters = new Map(
     trial.revisions.flatMap((revision) => revision.meters.map((meter) => [meter.id, meter] as const)),
@@ -34,10 +36,20 @@ export function namesOf(
   const nameEntry = (id: string) => {
     const entry = readings.get(id)
     if (!entry) return undefined
-    const what = entry.kind === 'ladder' ? entry.reading.load : entry.kind
+    const what = namesIn(stages, entry) ?? entry.kind
     return `Rig ${entry.revision}, ${what}, ${shortTime(entry.at)}`
   }
   return { nameSource, nameEntry }
+}
+
+/** What a stage calls an entry of its own. */
+function namesIn(stages: readonly Stage[], entry: Entry): string | undefined {
+  if (!('reading' in entry)) return undefined
+  const { kind, reading } = entry
+  // Each stage's name for a kind takes readings of that kind.
+  const name = stages.map(({ names }) => names?.[kind]).find((one) => one !== undefined) as
+    ((of: typeof reading) => string) | undefined
+  return name?.(reading)
 }
 
 const methodWords: Record<string, string> = {

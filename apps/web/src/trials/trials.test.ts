@@ -1,7 +1,8 @@
 import { demo } from '@even-watt/bench'
 import { readSource, viewTrial } from '@even-watt/core'
 import { namesOf } from './naming'
-import { stages } from './stages'
+import { pathOf } from '../stage'
+import { stages } from '../stages'
 import type { TrialState } from './useTrial'
 
 const stateOf = (index: number, keep: (stage: string) => boolean = () => true): TrialState => {
@@ -22,7 +23,7 @@ const stateOf = (index: number, keep: (stage: string) => boolean = () => true): 
 }
 
 const said = (state: TrialState) =>
-  Object.fromEntries(stages.map((stage) => [stage.path, stage.state(state)]))
+  Object.fromEntries(stages.map((stage) => [pathOf(stage), stage.state(state)]))
 
 describe('the work order', () => {
   it('says in words how far each stage is', () => {
@@ -62,7 +63,7 @@ describe('the work order', () => {
 
 describe('names of what stands behind a figure', () => {
   const { trial, entries, view } = stateOf(0)
-  const { nameSource, nameEntry } = namesOf(trial, entries)
+  const { nameSource, nameEntry } = namesOf(trial, entries, stages)
 
   it('are known for every source of every figure', () => {
     for (const analysis of view.analyses) {

@@ -2,7 +2,7 @@ import type { Problem } from '@even-watt/contract'
 import type { ReactNode } from 'react'
 import { isConflict } from '../api/api'
 import { Notice, ProblemNotice } from './Notice'
-import { Page } from './Shell'
+import { Page } from './Page'
 
 interface Props {
   readonly title: string

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { Loaded, type QueryState } from './Loaded'
-import { Page } from './Shell'
+import { Page } from './Page'
 
 interface Props<Item> {
   readonly title: string

@@ -9,6 +9,7 @@ import {
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api } from '../api/api'
+import { type Stage } from '../stage'
 
 interface Place {
   readonly words: string
@@ -28,25 +29,29 @@ const fixed: Place[] = [
   { words: 'Cable and fuse', to: '/cable' },
   { words: 'Start a trial', to: '/trials/new' },
   { words: 'Import a trial', to: '/import' },
+  { words: 'Method: how every figure is worked', to: '/method' },
 ]
 
-const stages = ['look over', 'rig', 'no load', 'ladder', 'motors', 'findings', 'report']
+interface Props {
+  readonly stages: readonly Stage[]
+  readonly onClose: () => void
+}
 
 /** Ctrl+K: any screen by a few letters of its name. */
-export function Palette({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function Palette({ stages, onClose }: Props) {
   return (
-    <Dialog open={open} onClose={onClose} className="relative z-40">
+    <Dialog open onClose={onClose} className="relative z-40">
       <div className="fixed inset-0 bg-ground/70" aria-hidden="true" />
       <div className="fixed inset-0 flex items-start justify-center p-4 pt-[12vh]">
         <DialogPanel className="w-full max-w-lg border border-ink bg-raised">
-          <Search onClose={onClose} />
+          <Search stages={stages} onClose={onClose} />
         </DialogPanel>
       </div>
     </Dialog>
   )
 }
 
-function Search({ onClose }: { onClose: () => void }) {
+function Search({ stages, onClose }: Props) {
   const [query, setQuery] = useState('')
   const navigate = useNavigate()
   const { data: trials = [] } = api.useTrialsQuery()
@@ -56,10 +61,12 @@ function Search({ onClose }: { onClose: () => void }) {
   const places: Place[] = [
     ...fixed,
     ...trials.flatMap((trial) =>
-      stages.map((stage) => ({
-        words: `${trial.title}: ${stage}`,
-        to: `/trials/${trial.id}/${stage.replace(' ', '-')}`,
-      })),
+      stages.flatMap(({ words, pages }) =>
+        pages.map(({ path, tab }, i) => ({
+          words: `${trial.title}: ${words.toLowerCase()}${i > 0 && tab !== undefined ? `, ${tab.toLowerCase()}` : ''}`,
+          to: `/trials/${trial.id}/${path}`,
+        })),
+      ),
     ),
     ...units.map((unit) => ({ words: `Unit ${unit.name}`, to: `/units/${unit.id}` })),
     ...rigs.map((rig) => ({ words: `Rig ${rig.name}`, to: `/rigs/${rig.id}` })),

@@ -1,10 +1,13 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link, NavLink, Outlet } from 'react-router'
 import { OutboxMark } from '../outbox/OutboxMark'
-import { KeyList } from './KeyList'
 import { useKey } from './keys'
-import { Palette } from './Palette'
 import { setTheme, useTheme } from './theme'
+import { type Stage } from '../stage'
+
+// Opened by a key, after the screen stands.
+const KeyList = lazy(async () => ({ default: (await import('./KeyList')).KeyList }))
+const Palette = lazy(async () => ({ default: (await import('./Palette')).Palette }))
 
 const sections = [
   ['/', 'Bench'],
@@ -16,7 +19,7 @@ const sections = [
 ] as const
 
 /** The frame of every screen: sections, what is unsent, ways to get anywhere. */
-export function Shell() {
+export function Shell({ stages }: { stages: readonly Stage[] }) {
   const [open, setOpen] = useState<'palette' | 'keys' | undefined>()
   const theme = useTheme()
   const close = () => setOpen(undefined)
@@ -73,29 +76,10 @@ export function Shell() {
       <main id="main" className="flex min-h-0 flex-1 flex-col">
         <Outlet />
       </main>
-      <Palette open={open === 'palette'} onClose={close} />
-      <KeyList open={open === 'keys'} onClose={close} />
-    </div>
-  )
-}
-
-/** A page without a work order beside it. */
-export function Page({
-  title,
-  actions,
-  children,
-}: {
-  title: string
-  actions?: React.ReactNode
-  children: React.ReactNode
-}) {
-  return (
-    <div className="mx-auto w-full max-w-[1100px] px-5 py-4">
-      <div className="mb-3 flex flex-wrap items-baseline justify-between gap-3">
-        <h1>{title}</h1>
-        <div className="flex flex-wrap gap-2">{actions}</div>
-      </div>
-      {children}
+      <Suspense>
+        {open === 'palette' && <Palette stages={stages} onClose={close} />}
+        {open === 'keys' && <KeyList onClose={close} />}
+      </Suspense>
     </div>
   )
 }

@@ -1,0 +1,26 @@
+import { lazy } from 'react'
+import { many, type Stage } from '../stage'
+
+export const findings: Stage = {
+  words: 'Findings',
+  pages: [
+    {
+      path: 'findings',
+      Page: lazy(async () => ({ default: (await import('./FindingsPage')).FindingsPage })),
+    },
+  ],
+  state: ({ view }) => {
+    const decided = view.findings.filter(
+      ({ standing }) => standing.outcome !== 'not tested' && standing.outcome !== 'not shown',
+    ).length
+    return {
+      said: `${decided} of ${many(view.findings.length, 'claim')} decided`,
+      done: decided === 0 ? 'none' : decided === view.findings.length ? 'whole' : 'part',
+    }
+  },
+  report: {
+    place: 'answer',
+    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
+  },
+  works: ['findings'],
+}

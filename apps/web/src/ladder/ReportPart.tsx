@@ -1,0 +1,28 @@
+import { ratedPower } from '@even-watt/core'
+import { AgainstBefore } from '../compare/AgainstBefore'
+import type { ReportProps } from '../stage'
+import { Section } from '../ui/Section'
+import { CurveFigures } from './CurveFigures'
+import { LadderCharts } from './LadderCharts'
+import { ReportTable } from './ReportTable'
+
+export function ReportPart({ state: { trial, view }, analysis }: ReportProps) {
+  return (
+    <>
+      <Section title="Ladder">
+        <ReportTable analysis={analysis} />
+      </Section>
+      <AgainstBefore analyses={view.analyses} analysis={analysis} />
+      <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} />
+      {analysis.ladder.steps.length > 0 && (
+        <Section title="What the curve says">
+          <CurveFigures
+            analysis={analysis}
+            rated={ratedPower(analysis.record.revision.unit)}
+            duty={trial.duty}
+          />
+        </Section>
+      )}
+    </>
+  )
+}

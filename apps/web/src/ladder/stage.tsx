@@ -1,0 +1,33 @@
+import { hasFit } from '@even-watt/core'
+import { lazy } from 'react'
+import { many, type Stage } from '../stage'
+
+export const ladder: Stage = {
+  words: 'Ladder',
+  pages: [
+    {
+      path: 'ladder',
+      Page: lazy(async () => ({ default: (await import('./LadderPage')).LadderPage })),
+    },
+    {
+      path: 'readings',
+      Page: lazy(async () => ({
+        default: (await import('../readings/ImportReadingsPage')).ImportReadingsPage,
+      })),
+    },
+  ],
+  state: ({ analysis }) => {
+    const { steps, unitFit } = analysis.ladder
+    if (!steps.length) return { said: 'no step yet', done: 'none' }
+    return {
+      said: `${many(steps.length, 'step')}${hasFit(unitFit) ? '' : ', no curve yet'}`,
+      done: hasFit(unitFit) ? 'whole' : 'part',
+    }
+  },
+  report: {
+    place: 'rig',
+    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
+  },
+  works: ['ladder', 'limits', 'rated hold'],
+  names: { ladder: ({ load }) => load },
+}

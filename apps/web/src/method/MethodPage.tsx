@@ -1,0 +1,3 @@
+export function MethodPage() {
+  return null
+}

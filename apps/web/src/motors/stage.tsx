@@ -1,0 +1,23 @@
+import { readingsOf } from '@even-watt/core'
+import { lazy } from 'react'
+import { many, type Stage } from '../stage'
+
+export const motors: Stage = {
+  words: 'Motors',
+  pages: [
+    {
+      path: 'motors',
+      Page: lazy(async () => ({ default: (await import('./MotorsPage')).MotorsPage })),
+    },
+  ],
+  state: ({ analysis }) => {
+    const count = readingsOf(analysis.record, 'motors').length
+    return { said: count ? many(count, 'attempt') : 'none yet', done: count ? 'whole' : 'none' }
+  },
+  report: {
+    place: 'rig',
+    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
+  },
+  works: ['motors', 'motors, bank low'],
+  names: { motors: ({ load, number }) => `${load}, attempt ${number}` },
+}

@@ -1,0 +1,64 @@
+import { useTrial } from '../trials/useTrial'
+import { useState } from 'react'
+import { recordedOf } from '@even-watt/core'
+import { shortTime } from '../ui/dates'
+import { showValue } from '../ui/readValue'
+import { displays } from './displays'
+import { TakingBack } from '../trials/TakingBack'
+/** Every reading without load, those taken back struck through. */
+export function NoLoadReadings() {
+  const { analysis, view, unsent } = useTrial()
+  const [takingBack, setTakingBack] = useState<string>()
+  const all = recordedOf(analysis.record, 'no load')
+  if (!all.length) return <p className="mt-4">No reading without load yet.</p>
+  return (
+    <section className="mt-4">
+      <h2>Readings</h2>
+      <ul>
+        {all.map((entry) => {
+          const why = view.record.struckWhy.get(entry.id)
+          return (
+            <li key={entry.id} className="flex flex-wrap items-baseline gap-x-4 border-b border-rule py-1">
+              <span className="text-quiet figures">{shortTime(entry.at)}</span>
+              <span className={why === undefined ? '' : 'line-through opacity-70'}>
+                {entry.reading.mode === 'search' && 'search mode: '}
+                {entry.reading.values.map((value, i) => (
+                  <span key={i} className="mr-3">
+                    <span className="text-quiet">{value.quantity}</span>{' '}
+                    <span className="figures">{showValue(value.quantity, value.value)}</span>
+                    {value.grade !== 'measured' && <span className="text-ochre"> {value.grade}</span>}
+                  </span>
+                ))}
+                {entry.reading.display && (
+                  <span className="text-quiet">
+                    its display:{' '}
+                    {displays
+                      .flatMap(([key, , unit]) =>
+                        entry.reading.display?.[key] === undefined
+                          ? []
+                          : [`${entry.reading.display[key]} ${unit}`],
+                      )
+                      .join(', ')}
+                  </span>
+                )}
+              </span>
+              {unsent.has(entry.id) && <span className="text-ochre">▲ unsent</span>}
+              {why === undefined ? (
+                <button
+                  type="button"
+                  className="plain-link no-print ml-auto"
+                  onClick={() => setTakingBack(entry.id)}
+                >
+                  Take back
+                </button>
+              ) : (
+                <span className="text-ochre">taken back: {why}</span>
+              )}
+            </li>
+          )
+        })}
+      </ul>
+      <TakingBack entry={takingBack} what="this reading" onDone={() => setTakingBack(undefined)} />
+    </section>
+  )
+}

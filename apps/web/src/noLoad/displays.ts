@@ -1,0 +1,7 @@
+/** What the unit itself shows at no load: field, label, unit. */
+export const displays = [
+  ['inputVoltage', 'Display, input', 'V'],
+  ['outputVoltage', 'Display, output', 'V'],
+  ['outputPower', 'Display, output', 'W'],
+  ['frequency', 'Display, frequency', 'Hz'],
+] as const

@@ -1,0 +1,51 @@
+import { readingsOf } from '@even-watt/core'
+import { lazy } from 'react'
+import { many, type Stage } from '../stage'
+
+/** What will be connected, in which order and when; and how the day then goes. */
+export const plan: Stage = {
+  words: 'Plan',
+  pages: [
+    {
+      path: 'plan',
+      tab: 'Loads',
+      Page: lazy(async () => ({ default: (await import('./PlanPage')).PlanPage })),
+    },
+    {
+      path: 'plan/schedule',
+      tab: 'Schedule',
+      Page: lazy(async () => ({ default: (await import('../schedule/SchedulePage')).SchedulePage })),
+    },
+    {
+      path: 'plan/run',
+      tab: 'Run it',
+      Page: lazy(async () => ({ default: (await import('../schedule/RunPage')).RunPage })),
+    },
+    {
+      path: 'plan/sheet',
+      tab: 'Run sheet',
+      Page: lazy(async () => ({ default: (await import('../schedule/SheetPage')).SheetPage })),
+    },
+    {
+      path: 'plan/paper',
+      tab: 'From paper',
+      Page: lazy(async () => ({ default: (await import('../schedule/PaperPage')).PaperPage })),
+    },
+  ],
+  state: ({ trial }) => {
+    const steps = trial.plan?.steps ?? []
+    const filled = steps.filter(({ uses }) => uses.length).length
+    return {
+      said: steps.length ? `${filled} of ${many(steps.length, 'step')}` : 'no ladder yet',
+      done: !steps.length ? 'none' : filled === steps.length ? 'whole' : 'part',
+    }
+  },
+  report: {
+    place: 'end',
+    Part: lazy(async () => ({ default: (await import('../schedule/ReportPart')).ReportPart })),
+  },
+  strip: {
+    when: ({ trial, view }) => trial.schedule !== undefined && readingsOf(view.record, 'run').length > 0,
+    Part: lazy(async () => ({ default: (await import('../schedule/RunStrip')).RunStrip })),
+  },
+}

@@ -1,0 +1,13 @@
+import { lazy } from 'react'
+import type { Stage } from '../stage'
+
+export const report: Stage = {
+  words: 'Report',
+  pages: [
+    {
+      path: 'report',
+      Page: lazy(async () => ({ default: (await import('./ReportPage')).ReportPage })),
+    },
+  ],
+  state: () => ({ said: 'to print', done: 'none' }),
+}

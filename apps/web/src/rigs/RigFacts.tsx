@@ -1,0 +1,100 @@
+import type { StoredRig } from '@even-watt/contract'
+import {
+  describeBank,
+  placed,
+  describeElement,
+  expectedResistance,
+  conductorResistance,
+  quantityData,
+} from '@even-watt/core'
+import { partName } from './partName'
+import { Facts } from '../ui/Facts'
+/** The rig in words, and which meter reads what. */
+export function RigFacts({
+  rig,
+  meters,
+}: {
+  rig: StoredRig
+  meters: readonly { id: string; name: string }[]
+}) {
+  const { bank, support } = rig
+  const facts: [string, string | undefined][] = [
+    [
+      'bank',
+      `${describeBank(bank)}${bank.usableShare ? `, ${Math.round(bank.usableShare * 100)} % usable` : ''}`,
+    ],
+    ...bank.strings
+      .flat()
+      .map((battery): [string, string] => [
+        battery.name,
+        [
+          `${battery.nominal} V ${battery.capacity} Ah ${battery.chemistry}`,
+          battery.rest !== undefined && `rests at ${battery.rest} V`,
+          battery.resistance === undefined
+            ? 'resistance not known'
+            : `${(battery.resistance * 1000).toPrecision(3)} mΩ`,
+          battery.limit !== undefined && `BMS ${battery.limit} A`,
+          battery.age !== undefined && `${battery.age} years`,
+          battery.open && 'carries nothing',
+        ]
+          .filter(Boolean)
+          .join(', '),
+      ]),
+    [
+      'support',
+      support &&
+        `${support.name}, ${support.kind}, ${support.current} A${support.ownUse ? ` less ${support.ownUse} A of its own` : ''}`,
+    ],
+    ...placed(rig).map(({ side, element }): [string, string] => [
+      `${side === 'positive' ? '+' : '−'} ${element.name}`,
+      `${describeElement(element)}: ${(expectedResistance(element, rig.typical).value * 1000).toPrecision(3)} mΩ expected${
+        element.kind === 'cable' && element.conductors.length > 1
+          ? ` (${element.conductors.map((one) => (conductorResistance(one) * 1000).toPrecision(3)).join(' beside ')} mΩ)`
+          : ''
+      }`,
+    ]),
+    [
+      'ripple correction',
+      bank.rippleResistance
+        ? `on, ${(bank.rippleResistance * 1000).toPrecision(3)} mΩ behind A`
+        : 'off: the resistance at ripple frequency is not known',
+    ],
+    ['note', rig.note],
+  ]
+  const conductor = (on: string | undefined) => (on === undefined ? '' : partName(rig, on))
+  return (
+    <>
+      <Facts facts={facts.filter(([, said]) => said !== undefined)} />
+      <h2 className="mt-4">Meters at the taps</h2>
+      {rig.assignments.length ? (
+        <table className="list-table max-w-2xl">
+          <thead>
+            <tr>
+              <th>quantity</th>
+              <th>tap</th>
+              <th>meter</th>
+              <th>on</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rig.assignments.map(({ quantity, meter, on }, i) => (
+              <tr key={i}>
+                <td>
+                  {quantity}{' '}
+                  <span className="text-quiet">
+                    {quantity === 'idle I' ? 'input current at idle' : quantityData[quantity].words}
+                  </span>
+                </td>
+                <td>{quantity === 'idle I' ? 'B' : quantityData[quantity].tap}</td>
+                <td>{meters.find((candidate) => candidate.id === meter)?.name}</td>
+                <td>{conductor(on)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ) : (
+        <p>No meter is hung up: readings carry no uncertainty and settle no claim.</p>
+      )}
+    </>
+  )
+}

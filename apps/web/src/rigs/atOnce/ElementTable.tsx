@@ -1,0 +1,41 @@
+import type { ElementState } from '@even-watt/core'
+/** What each element drops and gives off at a current, and how warm it gets. */
+export function ElementTable({ states, current }: { states: readonly ElementState[]; current: number }) {
+  return (
+    <div className="min-w-0 overflow-x-auto">
+      <h3 className="font-semibold">Each element at {current} A, in path order</h3>
+      <table className="list-table">
+        <thead>
+          <tr>
+            <th>element</th>
+            <th className="right">mΩ</th>
+            <th className="right">mV</th>
+            <th className="right">W</th>
+            <th>heat</th>
+          </tr>
+        </thead>
+        <tbody>
+          {states.map(({ element, side, resistance, surveyed, drop, watts, temperature, heat }) => (
+            <tr key={element.id}>
+              <td>
+                {side === 'positive' ? '+' : '−'} {element.name}
+              </td>
+              <td className="figures right" title={surveyed ? 'surveyed' : 'expected'}>
+                {(resistance * 1000).toPrecision(3)}
+                {!surveyed && <span className="text-quiet"> exp.</span>}
+              </td>
+              <td className="figures right">{(drop * 1000).toFixed(1)}</td>
+              <td className="figures right">{watts.toFixed(2)}</td>
+              <td className={heat === 'hot' ? 'text-madder' : heat === 'warm' ? 'text-ochre' : ''}>
+                {heat === 'hot' ? '■ hot' : heat === 'warm' ? '▲ warm' : 'cool'}
+                {temperature !== undefined && (
+                  <span className="text-quiet"> {temperature.toFixed(0)} °C</span>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}

@@ -1,0 +1,40 @@
+import { lazy } from 'react'
+import { many, type Stage } from '../stage'
+
+/** The rig: its drawing, its supply, and what was measured of both. */
+export const rig: Stage = {
+  words: 'Rig',
+  pages: [
+    {
+      path: 'rig',
+      tab: 'Drawing',
+      Page: lazy(async () => ({ default: (await import('./RigStagePage')).RigStagePage })),
+    },
+    {
+      path: 'rig/supply',
+      tab: 'Supply',
+      Page: lazy(async () => ({ default: (await import('../supply/SupplyPage')).SupplyPage })),
+    },
+    {
+      path: 'rig/load-test',
+      tab: 'Load test',
+      Page: lazy(async () => ({ default: (await import('../supply/LoadTestPage')).LoadTestPage })),
+    },
+    {
+      path: 'rig/survey',
+      tab: 'Drop survey',
+      Page: lazy(async () => ({ default: (await import('./survey/SurveyPage')).SurveyPage })),
+    },
+    {
+      path: 'rig/what-if',
+      tab: 'What if',
+      Page: lazy(async () => ({ default: (await import('./whatIf/WhatIfPage')).WhatIfPage })),
+    },
+  ],
+  state: ({ trial }) => ({ said: many(trial.revisions.length, 'revision'), done: 'whole' }),
+  report: {
+    place: 'rig',
+    Part: lazy(async () => ({ default: (await import('../supply/ReportPart')).ReportPart })),
+  },
+  works: ['rig'],
+}

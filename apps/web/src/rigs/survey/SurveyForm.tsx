@@ -1,0 +1,91 @@
+import { useTrial } from '../../trials/useTrial'
+import { dcMeters } from '../../meters/dcMeters'
+import { placed } from '@even-watt/core'
+import { useCaptureForm } from '../../trials/useCaptureForm'
+import { Survey } from '@even-watt/contract'
+import { SelectField, TextField } from '../../ui/form'
+import { Notice } from '../../ui/Notice'
+/** Volts across each element, or at points along the path, at one steady current. */
+export function SurveyForm() {
+  const { analysis } = useTrial()
+  const { rig, meters } = analysis.record.revision
+  const { voltmeters, ammeters, usual } = dcMeters(rig, meters)
+  const elements = placed(rig)
+  const { form, field, submit, faults } = useCaptureForm({
+    start: {
+      method: 'across',
+      voltmeter: usual.voltmeter,
+      ammeter: usual.ammeter,
+    },
+    schema: Survey,
+    read: ({ number, text }) => {
+      const across = text('method') !== 'points'
+      const positive = number('post positive')
+      const negative = number('post negative')
+      return {
+        current: number('current'),
+        ammeter: text('ammeter'),
+        voltmeter: text('voltmeter'),
+        method: across ? 'across' : 'points',
+        posts: across ? undefined : { positive, negative },
+        readings: elements.flatMap(({ element }) => {
+          const value = number(element.id)
+          return value === undefined ? [] : [{ element: element.id, volts: across ? value / 1000 : value }]
+        }),
+        note: text('note'),
+      }
+    },
+    entry: (reading) => ({ kind: 'survey', reading }),
+  })
+  const across = form['method'] !== 'points'
+  if (!elements.length)
+    return <p>This rig has no element between posts and terminals: draw its path first.</p>
+  return (
+    <form noValidate onSubmit={submit} className="no-print mt-5">
+      <h2>Add a survey</h2>
+      <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
+        <SelectField
+          label="How"
+          {...field('method')}
+          options={[
+            ['across', 'mV across each element'],
+            ['points', 'V at points, against one reference'],
+          ]}
+        />
+        <SelectField label="Volts read on" {...field('voltmeter')} options={voltmeters} />
+        <TextField label="Steady current" unit="A" {...field('current')} inputMode="decimal" />
+        <SelectField label="Amps read on" {...field('ammeter')} options={ammeters} />
+        {!across && (
+          <>
+            <TextField
+              label="At the positive post"
+              unit="V"
+              {...field('post positive')}
+              inputMode="decimal"
+            />
+            <TextField
+              label="At the negative post"
+              unit="V"
+              {...field('post negative')}
+              inputMode="decimal"
+            />
+          </>
+        )}
+        {elements.map(({ side, element }) => (
+          <TextField
+            key={element.id}
+            label={`${side === 'positive' ? '+' : '−'} ${across ? '' : 'after the '}${element.name}`}
+            unit={across ? 'mV' : 'V'}
+            {...field(element.id)}
+            inputMode="decimal"
+          />
+        ))}
+        <TextField label="Note" {...field('note')} className="col-span-full" />
+      </div>
+      {faults.has('readings') && <Notice kind="problem">{faults.get('readings')}</Notice>}
+      <button type="submit" className="action action-main mt-3">
+        Capture
+      </button>
+    </form>
+  )
+}

@@ -1,0 +1,53 @@
+import { sayFigure, warming } from '@even-watt/core'
+import { useState } from 'react'
+import { TakingBack } from '../../trials/TakingBack'
+import { useTrial } from '../../trials/useTrial'
+import { shortTime } from '../../ui/dates'
+import { Notice } from '../../ui/Notice'
+import { StageHead } from '../../trials/StageHead'
+import { SurveyTable } from './SurveyTable'
+import { WhatToFix } from './WhatToFix'
+import { SurveyForm } from './SurveyForm'
+
+/** Drops across the path at a steady current: which joint to fix first, and what that gives back. */
+export function SurveyPage() {
+  const { analysis } = useTrial()
+  const [takingBack, setTakingBack] = useState<string>()
+  const { surveys } = analysis.supply
+  return (
+    <>
+      <StageHead />
+      <p className="text-quiet mb-2 max-w-3xl">
+        At one steady current, put the probes on the metal itself: across each element, or at successive
+        points against one reference. The current stays on meanwhile; never touch a lug under load with a
+        tool.
+      </p>
+      {surveys.length === 0 && <p>No drop survey on this rig yet.</p>}
+      {[...surveys].reverse().map((survey, i) => (
+        <section key={survey.entry.id} className="mb-5">
+          <h2 className="flex flex-wrap items-baseline gap-4">
+            {i === 0 ? 'The newest survey' : 'An earlier survey'}, {shortTime(survey.entry.at)}, at{' '}
+            {sayFigure(survey.current)}
+            <button
+              type="button"
+              className="plain-link no-print font-normal"
+              onClick={() => setTakingBack(survey.entry.id)}
+            >
+              Take back
+            </button>
+          </h2>
+          <SurveyTable survey={survey} />
+          {i === 0 && <WhatToFix survey={survey} analysis={analysis} />}
+        </section>
+      ))}
+      {warming(surveys).map(({ element, from, to }) => (
+        <Notice key={element.id} kind="odd" word="Warming">
+          {element.name}: the drop rose from {sayFigure(from)} to {sayFigure(to)} at steady current. A joint
+          that warms up gets worse: stop, let it cool, remake it.
+        </Notice>
+      ))}
+      <SurveyForm key={`${analysis.record.revision.number} ${surveys.length}`} />
+      <TakingBack entry={takingBack} what="this survey" onDone={() => setTakingBack(undefined)} />
+    </>
+  )
+}

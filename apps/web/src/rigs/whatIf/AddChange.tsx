@@ -1,0 +1,120 @@
+import type { StoredRig, RigChange } from '@even-watt/contract'
+import { useState } from 'react'
+import { placed, isCable, parseGauge, describeElement } from '@even-watt/core'
+import { readNumber, SelectField, TextField } from '../../ui/form'
+const kinds = [
+  ['remake', 'remake a joint'],
+  ['cable', 'another cable'],
+  ['battery', 'add a battery in parallel'],
+  ['support', 'add a charger'],
+  ['take-off', 'move the take-off'],
+] as const
+
+type Kind = (typeof kinds)[number][0]
+
+/** One more change to try. */
+export function AddChange({ rig, onAdd }: { rig: StoredRig; onAdd: (change: RigChange) => void }) {
+  const [kind, setKind] = useState<Kind>('remake')
+  const joints = placed(rig).filter(({ element }) => !isCable(element))
+  const leads = placed(rig).filter(({ element }) => isCable(element))
+  const [form, setForm] = useState<Readonly<Record<string, string>>>({})
+  const [why, setWhy] = useState<ReadonlyMap<string, string>>(new Map())
+  const field = (name: string) => ({
+    value: form[name] ?? '',
+    onChange: (event: { target: { value: string } }) => setForm({ ...form, [name]: event.target.value }),
+    error: why.get(name),
+  })
+  const add = () => {
+    const faults = new Map<string, string>()
+    const number = (name: string, factor = 1): number => {
+      const { value, why: fault } = readNumber(form[name])
+      if (fault !== undefined || value === undefined || value <= 0) {
+        faults.set(name, fault ?? 'A number above 0 is needed here.')
+        return NaN
+      }
+      return value * factor
+    }
+    const change = ((): RigChange | undefined => {
+      switch (kind) {
+        case 'remake':
+          return { kind, element: form['joint'] || joints[0]?.element.id || '' }
+        case 'cable': {
+          const element = leads.find((one) => one.element.id === form['lead']) ?? leads[0]
+          const gauge = parseGauge(form['gauge'] ?? '')
+          if (!gauge.ok) faults.set('gauge', gauge.why)
+          if (!gauge.ok || !element || !isCable(element.element)) return undefined
+          const old = element.element.conductors[0]
+          if (!old) return undefined
+          const length = form['length']?.trim() ? number('length') : old.length
+          return { kind, element: element.element.id, conductor: { ...old, gauge: gauge.gauge, length } }
+        }
+        case 'battery':
+          return {
+            kind,
+            name: form['name']?.trim() || 'another battery',
+            rest: number('rest'),
+            resistance: number('resistance', 0.001),
+            link: number('link', 0.001),
+          }
+        case 'support':
+          return { kind, current: number('current') }
+        case 'take-off':
+          return {
+            kind,
+            positiveAt: Number(form['positiveAt'] ?? 0),
+            negativeAt: Number(form['negativeAt'] ?? 0),
+          }
+      }
+    })()
+    setWhy(faults)
+    if (change && !faults.size) onAdd(change)
+  }
+  const strings = rig.bank.strings.map(
+    (string, i) => [String(i), `${i + 1}: ${string[0]?.name ?? ''}`] as const,
+  )
+  const possible = kinds.filter(
+    ([one]) => one !== 'take-off' || (strings.length > 1 && rig.bank.join.kind === 'in line'),
+  )
+  const named = (list: typeof joints) =>
+    list.map(({ element }) => [element.id, `${element.name} (${describeElement(element)})`] as const)
+  return (
+    <div className="no-print grid grid-cols-2 items-end gap-3 md:grid-cols-4 lg:grid-cols-6">
+      <SelectField
+        label="Change"
+        value={kind}
+        onChange={(event) => setKind(event.target.value as Kind)}
+        options={possible}
+      />
+      {kind === 'remake' && (
+        <SelectField label="Which" {...field('joint')} options={named(joints)} className="md:col-span-2" />
+      )}
+      {kind === 'cable' && (
+        <>
+          <SelectField label="Which" {...field('lead')} options={named(leads)} />
+          <TextField label="New gauge" {...field('gauge')} placeholder="25 mm² or 2 AWG" />
+          <TextField label="New length" unit="m" {...field('length')} hint="left empty: as it is" />
+        </>
+      )}
+      {kind === 'battery' && (
+        <>
+          <TextField label="Battery" {...field('name')} placeholder="G12 b" />
+          <TextField label="Rest volts" unit="V" {...field('rest')} inputMode="decimal" />
+          <TextField label="Its resistance" unit="mΩ" {...field('resistance')} inputMode="decimal" />
+          <TextField label="Its link, each side" unit="mΩ" {...field('link')} inputMode="decimal" />
+        </>
+      )}
+      {kind === 'support' && (
+        <TextField label="It can give" unit="A" {...field('current')} inputMode="decimal" />
+      )}
+      {kind === 'take-off' && (
+        <>
+          <SelectField label="Positive lead on" {...field('positiveAt')} options={strings} />
+          <SelectField label="Negative lead on" {...field('negativeAt')} options={strings} />
+        </>
+      )}
+      <button type="button" className="action" onClick={add}>
+        Try it
+      </button>
+    </div>
+  )
+}

@@ -1,0 +1,25 @@
+import { readingsOf } from '@even-watt/core'
+import { lazy } from 'react'
+import type { Stage } from '../stage'
+
+export const makeSafe: Stage = {
+  words: 'Make safe',
+  pages: [
+    {
+      path: 'make-safe',
+      Page: lazy(async () => ({ default: (await import('./MakeSafePage')).MakeSafePage })),
+    },
+  ],
+  state: ({ view, analysis }) => {
+    const last = readingsOf(view.record, 'make safe').at(-1)
+    if (!last) return { said: 'not read yet', done: 'none' }
+    return last.revision < analysis.record.revision.number
+      ? { said: 'rig changed since', done: 'part' }
+      : { said: 'acknowledged', done: 'whole' }
+  },
+  report: {
+    place: 'end',
+    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
+  },
+  works: ['make safe'],
+}

@@ -1,0 +1,47 @@
+import type { BlockKind, EntryOf, ReadingKind } from '@even-watt/contract'
+import type { Analysis } from '@even-watt/core'
+import type { ComponentType } from 'react'
+import type { TrialState } from './trials/useTrial'
+
+export interface StagePage {
+  /** Below the trial. */
+  readonly path: string
+  /** Its words among the stage's tabs; a page without them is reached from another. */
+  readonly tab?: string
+  readonly Page: ComponentType
+}
+
+export interface Progress {
+  readonly said: string
+  readonly done: 'none' | 'part' | 'whole'
+}
+
+/** Where a stage's part stands in the report: before all, with the unit, under each rig, or after all. */
+export const reportPlaces = ['answer', 'unit', 'rig', 'end'] as const
+export type ReportPlace = (typeof reportPlaces)[number]
+
+export interface ReportProps {
+  readonly state: TrialState
+  /** The rig revision that the part is of; outside `rig` the newest. */
+  readonly analysis: Analysis
+}
+
+/** One stage of the work order: all that the rest of the application knows of it (docs/adding-a-subject.md). */
+export interface Stage {
+  readonly words: string
+  /** The first is the stage's own address. */
+  readonly pages: readonly [StagePage, ...StagePage[]]
+  /** How far it is, in words. */
+  readonly state: (trial: TrialState) => Progress
+  readonly report?: { readonly place: ReportPlace; readonly Part: ComponentType<ReportProps> }
+  /** Stands over every page of a trial. */
+  readonly strip?: { readonly when: (trial: TrialState) => boolean; readonly Part: ComponentType }
+  /** Blocks of a schedule that are worked here. */
+  readonly works?: readonly BlockKind[]
+  /** What an entry of its own is called where readings are listed. */
+  readonly names?: { readonly [K in ReadingKind]?: (reading: EntryOf<K>['reading']) => string }
+}
+
+export const many = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`
+
+export const pathOf = (stage: Stage): string => stage.pages[0].path

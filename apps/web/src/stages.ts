@@ -1,0 +1,23 @@
+import { findings } from './findings/stage'
+import { ladder } from './ladder/stage'
+import { motors } from './motors/stage'
+import { noLoad } from './noLoad/stage'
+import { plan } from './plan/stage'
+import { report } from './report/stage'
+import { rig } from './rigs/stage'
+import { makeSafe } from './safety/stage'
+import type { Stage } from './stage'
+import { lookOver } from './units/stage'
+
+/** The work order: stages in the order they are worked. A new one is one line here. */
+export const stages: readonly Stage[] = [
+  lookOver,
+  rig,
+  plan,
+  makeSafe,
+  noLoad,
+  ladder,
+  motors,
+  findings,
+  report,
+]

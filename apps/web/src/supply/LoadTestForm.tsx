@@ -1,0 +1,58 @@
+import { useTrial } from '../trials/useTrial'
+import { dcMeters } from '../meters/dcMeters'
+import { useCaptureForm } from '../trials/useCaptureForm'
+import { LoadTest } from '@even-watt/contract'
+import { SelectField, TextField } from '../ui/form'
+/** One load test typed in. */
+export function LoadTestForm() {
+  const { analysis } = useTrial()
+  const { rig, meters } = analysis.record.revision
+  const { voltmeters, ammeters, usual } = dcMeters(rig, meters)
+  const { field, submit } = useCaptureForm({
+    start: {
+      battery: '',
+      restCurrent: '0',
+      voltmeter: usual.voltmeter,
+      ammeter: usual.ammeter,
+    },
+    schema: LoadTest,
+    read: ({ number, text }) => ({
+      battery: text('battery'),
+      restVoltage: number('restVoltage'),
+      restCurrent: number('restCurrent'),
+      loadedVoltage: number('loadedVoltage'),
+      loadedCurrent: number('loadedCurrent'),
+      recoveredVoltage: number('recoveredVoltage'),
+      voltmeter: text('voltmeter'),
+      ammeter: text('ammeter'),
+      note: text('note'),
+    }),
+    entry: (reading) => ({ kind: 'load test', reading }),
+  })
+  return (
+    <form noValidate onSubmit={submit} className="no-print mt-5">
+      <h2>Add a load test</h2>
+      <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
+        <SelectField
+          label="What"
+          {...field('battery')}
+          options={[
+            ['', `the bank, ${rig.bank.name}`],
+            ...rig.bank.strings.flat().map(({ id, name }) => [id, name] as const),
+          ]}
+        />
+        <TextField label="At rest" unit="V" {...field('restVoltage')} inputMode="decimal" />
+        <TextField label="At 10 s" unit="V" {...field('loadedVoltage')} inputMode="decimal" />
+        <TextField label="Recovered" unit="V" {...field('recoveredVoltage')} inputMode="decimal" />
+        <SelectField label="Volts read on" {...field('voltmeter')} options={voltmeters} />
+        <TextField label="Current at rest" unit="A" {...field('restCurrent')} inputMode="decimal" />
+        <TextField label="Current at 10 s" unit="A" {...field('loadedCurrent')} inputMode="decimal" />
+        <SelectField label="Amps read on" {...field('ammeter')} options={ammeters} />
+        <TextField label="Note" {...field('note')} className="col-span-full" />
+      </div>
+      <button type="submit" className="action action-main mt-3">
+        Capture
+      </button>
+    </form>
+  )
+}

@@ -1,0 +1,66 @@
+import { type Analysis, isFigure, sayFigure } from '@even-watt/core'
+import { useState } from 'react'
+import { Fig } from '../ui/Fig'
+import { TakingBack } from '../trials/TakingBack'
+/** Load tests of one revision, batteries beside each other by resistance. */
+export function LoadTestTable({ analysis, editable = false }: { analysis: Analysis; editable?: boolean }) {
+  const [takingBack, setTakingBack] = useState<string>()
+  const { loadTests } = analysis.supply
+  if (!loadTests.length) return <p>No load test on this rig yet.</p>
+  const known = loadTests.flatMap(({ R_10, what }) => (isFigure(R_10) ? [{ R: R_10, what }] : []))
+  const [best, worst] = [...known]
+    .sort((a, b) => a.R.x.value - b.R.x.value)
+    .filter((_, i, all) => i === 0 || i === all.length - 1)
+  return (
+    <div className="overflow-x-auto">
+      <table className="list-table max-w-4xl">
+        <thead>
+          <tr>
+            <th>what</th>
+            <th className="right">rest, V</th>
+            <th className="right">at 10 s, V</th>
+            <th className="right">A</th>
+            <th className="right">sag</th>
+            <th className="right">R at 10 s</th>
+            <th className="right">recovered, V</th>
+            {editable && <th className="no-print" />}
+          </tr>
+        </thead>
+        <tbody>
+          {loadTests.map(({ entry, what, R_10, sag }) => (
+            <tr key={entry.id}>
+              <td>
+                {what}
+                {entry.reading.note && <span className="text-quiet">, {entry.reading.note}</span>}
+              </td>
+              <td className="figures right">{entry.reading.restVoltage}</td>
+              <td className="figures right">{entry.reading.loadedVoltage}</td>
+              <td className="figures right">{entry.reading.loadedCurrent}</td>
+              <td className="right">
+                <Fig of={sag} withUnit />
+              </td>
+              <td className="right">
+                <Fig of={R_10} withUnit className="font-semibold" />
+              </td>
+              <td className="figures right">{entry.reading.recoveredVoltage ?? '–'}</td>
+              {editable && (
+                <td className="no-print">
+                  <button type="button" className="plain-link" onClick={() => setTakingBack(entry.id)}>
+                    Take back
+                  </button>
+                </td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {best && worst && best.what !== worst.what && (
+        <p>
+          {worst.what} has {sayFigure(worst.R)}, {best.what} {sayFigure(best.R)}: compare these, not their
+          sag.
+        </p>
+      )}
+      <TakingBack entry={takingBack} what="this load test" onDone={() => setTakingBack(undefined)} />
+    </div>
+  )
+}

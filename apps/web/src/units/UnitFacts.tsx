@@ -1,0 +1,44 @@
+import type { StoredUnit } from '@even-watt/contract'
+import { Facts } from '../ui/Facts'
+/** The unit in words: what it is, and where it came from. */
+export function UnitFacts({ unit }: { unit: StoredUnit }) {
+  const facts: [string, string | undefined][] = [
+    ['unit', unit.name],
+    [
+      'kind',
+      `${unit.kind}, ${unit.inputVoltage} V DC to ${unit.outputVoltage} V ${unit.outputFrequency} Hz, ${unit.phase} phase`,
+    ],
+    ['output wave', unit.wave === 'unstated' ? 'not stated' : unit.wave],
+    [
+      'where it came from',
+      unit.provenance
+        ? `${unit.provenance.how}${unit.provenance.preProduction ? ', pre-production' : ''}. ${unit.provenance.note ?? ''}`
+        : 'not disclosed',
+    ],
+    [
+      'revision',
+      [
+        unit.revision,
+        unit.dateCode && `date code ${unit.dateCode}`,
+        unit.firmware && `firmware ${unit.firmware}`,
+      ]
+        .filter(Boolean)
+        .join(', ') || undefined,
+    ],
+    ['price', unit.price && `${unit.price.amount} ${unit.price.currency}`],
+    [
+      'mass, size',
+      [
+        unit.mass && `${unit.mass} kg`,
+        unit.size
+          ?.map((side) => `${Math.round(side * 1000)}`)
+          .join(' × ')
+          .concat(' mm'),
+      ]
+        .filter(Boolean)
+        .join(', ') || undefined,
+    ],
+    ['note', unit.note],
+  ]
+  return <Facts facts={facts} />
+}
