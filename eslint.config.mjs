@@ -70,8 +70,8 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: '^(?!\\.|@even-watt/contract$|ml-matrix$)',
-              message: 'core imports itself, the contract (types) and ml-matrix only.',
+              regex: '^(?!\\.|@even-watt/contract$|ml-matrix$|tinyqueue$)',
+              message: 'core imports itself, the contract (types), ml-matrix and tinyqueue only.',
             },
           ],
         },

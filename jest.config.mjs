@@ -1,7 +1,7 @@
 /** Two projects: plain unit tests, and the server's routes against a real PostgreSQL of their own. */
 const shared = {
   transform: {
-    '^.+\\.tsx?$': [
+    '^.+\\.[jt]sx?$': [
       '@swc/jest',
       {
         jsc: {
@@ -12,7 +12,7 @@ const shared = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!uuid/|fast-check/|pure-rand/)'],
+  transformIgnorePatterns: ['/node_modules/(?!uuid/|fast-check/|pure-rand/|tinyqueue/)'],
   testEnvironment: 'node',
 }
 

@@ -1,17 +1,19 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import type { TrialPage } from '@even-watt/contract'
 import { stationRigs, stationUnits } from '@even-watt/bench'
 import { startCluster } from '@even-watt/server/cluster/cluster'
 import { migrate } from '@even-watt/server/database/migrate'
 import { createPool } from '@even-watt/server/database/pool'
-import { createApp } from '@even-watt/server/http/app'
-import { close, listen } from '@even-watt/server/listen'
+import { createApp } from '@even-watt/server/app'
+import { close, listen, portOf } from '@even-watt/server/listen'
 import { addRevision, insertTrial, listSql } from '@even-watt/server/trials/record'
 import { pino } from 'pino'
 import { medianTime, say } from './report'
 
 const trials = 1000
+const sql = listSql('startedAt', true)
 
 /** The API's list of a thousand trials, beside the same SQL run bare. */
 export async function benchTrialList(): Promise<void> {
@@ -32,17 +34,16 @@ export async function benchTrialList(): Promise<void> {
     }
     await pool.query('analyze trial')
     const server = await listen(createApp({ pool, log }), '127.0.0.1', 0)
-    const address = server.address()
-    const port = typeof address === 'object' && address ? address.port : 0
+    const port = portOf(server)
     const overApi = await medianTime(15, async () => {
       const answer = await fetch(`http://127.0.0.1:${port}/api/trials?limit=${trials}`)
-      const lines = (await answer.json()) as unknown[]
+      const { trials: lines } = (await answer.json()) as TrialPage
       if (lines.length !== trials) throw new Error(`${lines.length} trials came back.`)
     })
-    const bare = await medianTime(15, () => pool.query(listSql, [trials, 0]))
+    const bare = await medianTime(15, () => pool.query(sql, ['', trials, 0]))
     say(`list ${trials} trials over the API`, overApi, 'the same SQL bare', bare, 'ms')
     const plan = await pool.query<{ 'QUERY PLAN': string }>(
-      `explain ${listSql.replace('$1', '100').replace('$2', '0')}`,
+      `explain ${sql.replaceAll('$1', "''").replace('$2', '100').replace('$3', '0')}`,
     )
     console.log(`  plan: ${plan.rows.map((row) => row['QUERY PLAN'].trim()).join(' | ')}`)
     await close(server)

@@ -7,7 +7,7 @@ test.describe.configure({ mode: 'serial' })
 let place: Installation
 
 test.beforeAll(async () => {
-  place = await Installation.create()
+  place = Installation.create()
   await place.start('--empty')
 })
 test.afterAll(() => place.remove())

@@ -34,6 +34,8 @@ const blocksOf = (...kinds: Schedule['blocks'][number]['kind'][]): Schedule['blo
   kinds.map((kind) => ({ id: crypto.randomUUID(), kind, fixed: false }))
 
 test('a new user plans, prints and walks a ladder by keyboard alone', async ({ page }) => {
+  // A morning: the day is long enough, whenever the test runs.
+  await page.clock.setSystemTime('2026-03-12T09:00:00Z')
   const trial = await freshTrial(page, 'By keyboard')
   const press = async (name: string | RegExp) => {
     await page.getByRole('button', { name }).first().focus()
@@ -48,7 +50,7 @@ test('a new user plans, prints and walks a ladder by keyboard alone', async ({ p
   await page.getByRole('link', { name: 'Schedule', exact: true }).focus()
   await page.keyboard.press('Enter')
   await press('Make a schedule')
-  await expect(page.getByText(/(Fits|Does not fit) before 17:00/)).toBeVisible()
+  await expect(page.getByText('Fits before 17:00')).toBeVisible()
   await expect(page.getByRole('row', { name: 'Ladder' })).toContainText('2 steps')
 
   await page.getByRole('link', { name: 'Run sheet' }).focus()

@@ -7,8 +7,8 @@ import { Installation } from './support/installation'
 test.describe.configure({ mode: 'serial' })
 let place: Installation
 
-test.beforeAll(async () => {
-  place = await Installation.create()
+test.beforeAll(() => {
+  place = Installation.create('nothing')
 })
 test.afterAll(() => place.remove())
 
@@ -64,7 +64,7 @@ test('a stop is clean', async () => {
   expect(() => place.postgresPid).toThrow()
 })
 
-test('a port that is none, and an address that is not loopback, are refused in a sentence', async () => {
+test('an address that is not loopback is refused in a sentence', async () => {
   const environment = { ...process.env }
   try {
     process.env['HOST'] = '0.0.0.0'
@@ -75,3 +75,15 @@ test('a port that is none, and an address that is not loopback, are refused in a
     process.env = environment
   }
 })
+
+for (const port of [-1, 65_536, 1.5, NaN]) {
+  test(`port ${port} is none, and is refused in a sentence before anything is started`, async () => {
+    const other = Installation.create('nothing')
+    other.port = port
+    const { code, output } = await other.start()
+    expect(code).toBe(1)
+    expect(output).toContain(`PORT is "${port}"; a whole number from 1 to 65535 is accepted`)
+    expect(() => other.postgresPid).toThrow()
+    await other.remove()
+  })
+}

@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
-import type { StoredRig, TrialLine } from '@even-watt/contract'
+import type { StoredRig, TrialPage } from '@even-watt/contract'
 import { Installation } from '../e2e/support/installation'
 
 /** Pictures of the main views, made from the demo on an installation of its own. */
@@ -63,7 +63,7 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, rig: string): 
   { name: 'rig-editor', path: `/rigs/${rig}`, theme: 'night' },
 ]
 
-const place = await Installation.create()
+const place = Installation.create()
 const started = await place.start()
 if (started.code !== null) throw new Error(started.output)
 const browser = await chromium.launch({
@@ -77,7 +77,7 @@ const browser = await chromium.launch({
 try {
   mkdirSync(folder, { recursive: true })
   const read = async <T>(path: string) => (await (await fetch(`${place.url}/api/${path}`)).json()) as T
-  const trials = await read<TrialLine[]>('trials')
+  const { trials } = await read<TrialPage>('trials')
   const idOf = (begins: string) => trials.find((trial) => trial.title.startsWith(begins))?.id ?? ''
   const rig = (await read<StoredRig[]>('rigs')).find(({ name }) => name.startsWith('L24'))?.id ?? ''
   for (const shot of shotsOf(idOf('Ottrel'), idOf('Pellam'), idOf('Varnock'), rig)) {

@@ -6,8 +6,8 @@ import { startCluster, StartError, type Cluster } from '@even-watt/server/cluste
 import { createPool } from '@even-watt/server/database/pool'
 import { migrate } from '@even-watt/server/database/migrate'
 import { loadDemo, recall, remember } from '@even-watt/server/demo/load'
-import { createApp } from '@even-watt/server/http/app'
-import { close, listen } from '@even-watt/server/listen'
+import { createApp } from '@even-watt/server/app'
+import { close, listen, portOf } from '@even-watt/server/listen'
 import { buildWhenStale, webFolder } from './build'
 import { currentRun, holdRun, releaseRun } from './runLock'
 
@@ -20,8 +20,10 @@ const empty = process.argv.includes('--empty')
 
 function portFrom(text: string | undefined): number {
   const port = text === undefined ? 4600 : Number(text)
-  if (!Number.isInteger(port) || port < 1 || port > 65535)
-    throw new StartError(`PORT is "${text}"; a whole number from 1 to 65535 is accepted.`)
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new StartError(
+      `PORT is "${text}"; a whole number from 1 to 65535 is accepted, or 0 for any that is free.`,
+    )
   return port
 }
 
@@ -43,6 +45,9 @@ async function end(code: number): Promise<void> {
   process.exit(code)
 }
 
+/** The data folder, where the database is this run's own. */
+let ownFolder: string | undefined
+
 async function openCluster(): Promise<Cluster['url']> {
   const folder = dataFolder()
   const other = existsSync(folder) ? currentRun(folder) : undefined
@@ -51,6 +56,7 @@ async function openCluster(): Promise<Cluster['url']> {
   undo.push(() => cluster.stop())
   holdRun(folder, `http://${host}:${portFrom(process.env['PORT'])}`)
   undo.push(() => releaseRun(folder))
+  ownFolder = folder
   return cluster.url
 }
 
@@ -73,7 +79,9 @@ async function run(): Promise<void> {
 
   const server = await listen(createApp({ pool, log, web: webFolder }), host, port)
   undo.push(() => close(server))
-  console.log(`\nEven Watt is at http://${host}:${port}\nCtrl-C stops it.`)
+  const address = `http://${host}:${portOf(server)}`
+  if (ownFolder !== undefined) holdRun(ownFolder, address)
+  console.log(`\nEven Watt is at ${address}\nCtrl-C stops it.`)
 }
 
 process.on('SIGINT', () => void end(0))

@@ -1,33 +1,25 @@
-import { spawn, type ChildProcess } from 'node:child_process'
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 
-/** A free port on loopback. */
-export function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const server = createServer()
-    server.listen(0, '127.0.0.1', () => {
-      const address = server.address()
-      server.close(() => resolve(typeof address === 'object' && address ? address.port : 0))
-    })
-  })
-}
-
 /** One Even Watt with a data folder of its own, started by the real start command. */
 export class Installation {
   private child: ChildProcess | undefined
-  private constructor(
-    readonly folder: string,
-    readonly port: number,
-  ) {}
+  /** Any that is free at the first start; the same at later ones, so that pages stay where they are. */
+  port = 0
+  private constructor(readonly folder: string) {}
 
-  static async create(): Promise<Installation> {
-    return new Installation(mkdtempSync(join(tmpdir(), 'even-watt-e2e-')), await freePort())
+  /** A new one on a copy of the prepared data, which hold the demo; or on nothing at all. */
+  static create(data: 'demo' | 'nothing' = 'demo'): Installation {
+    const folder = mkdtempSync(join(tmpdir(), 'even-watt-e2e-'))
+    const prepared = process.env['EVEN_WATT_PREPARED']
+    // Owners and rights matter to PostgreSQL, so it is the system's own copy.
+    if (data === 'demo' && prepared) spawnSync('cp', ['-a', `${prepared}/.`, folder])
+    return new Installation(folder)
   }
 
   get url(): string {
@@ -46,13 +38,16 @@ export class Installation {
     const up = new Promise<void>((resolve) => {
       const read = (chunk: Buffer) => {
         output += chunk.toString()
-        if (output.includes('Even Watt is at')) resolve()
+        if (output.includes('Ctrl-C stops it.')) resolve()
       }
       child.stdout.on('data', read)
       child.stderr.on('data', read)
     })
     const code = await Promise.race([up.then(() => null), ended])
-    if (code === null) this.child = child
+    if (code === null) {
+      this.child = child
+      this.port = Number(/Even Watt is at \S+:(\d+)/.exec(output)?.[1])
+    }
     return { output, code }
   }
 

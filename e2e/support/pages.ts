@@ -1,11 +1,11 @@
 import { expect, type Page } from '@playwright/test'
-import type { TrialLine } from '@even-watt/contract'
+import type { TrialPage } from '@even-watt/contract'
 
 export const demoUrl = () => process.env['EVEN_WATT_DEMO'] ?? ''
 
 /** Id of the demo trial whose title begins so. */
 export async function trialNamed(page: Page, begins: string, base = demoUrl()): Promise<string> {
-  const trials = (await (await page.request.get(`${base}/api/trials`)).json()) as TrialLine[]
+  const { trials } = (await (await page.request.get(`${base}/api/trials`)).json()) as TrialPage
   const found = trials.find((trial) => trial.title.startsWith(begins))
   if (!found) throw new Error(`No trial begins with ${begins}`)
   return found.id

@@ -27,6 +27,12 @@ export function listen(app: Express, host: string, port: number): Promise<Server
   })
 }
 
+/** The port a server listens on, which the system chose where it was asked for any. */
+export function portOf(server: Server): number {
+  const address = server.address()
+  return typeof address === 'object' && address ? address.port : 0
+}
+
 /** Finishes what is under way, then closes; gives up waiting after two seconds. */
 export function close(server: Server): Promise<void> {
   return new Promise((resolve) => {

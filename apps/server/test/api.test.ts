@@ -7,27 +7,25 @@ import {
   type StoredUnit,
   type Trial,
   type TrialDocument,
-  type TrialLine,
+  type TrialPage,
+  type TrialVerdicts,
 } from '@even-watt/contract'
 import { demo } from '@even-watt/bench'
 import { viewTrial } from '@even-watt/core'
-import { pino } from 'pino'
 import request from 'supertest'
 import { parse } from 'zod/mini'
 import { createPool } from '../src/database/pool'
-import { createApp } from '../src/http/app'
+import { createApp } from '../src/app'
+import { ownDatabase, silent } from './ownDatabase'
 
-const log = pino({ level: 'silent' })
-const pool = createPool(process.env['EVEN_WATT_TEST_DATABASE'] ?? '', log)
-const app = createApp({ pool, log })
-afterAll(() => pool.end())
+const database = ownDatabase()
 
 const [ottrel] = demo().trials
 const unit = demo().units[0]
 if (!ottrel || !unit) throw new Error('no demo')
 const content = parse(Unit, unit)
 
-const api = () => request(app)
+const api = () => request(createApp({ pool: database.pool(), log: silent }))
 const problem = (response: { body: unknown }) => response.body as Problem
 
 describe('documents', () => {
@@ -191,13 +189,15 @@ describe('trials', () => {
   it('never change or delete what was captured, even in SQL', async () => {
     const { id } = await start()
     await api().post(`/api/trials/${id}/entries`).send([motor()]).expect(200)
-    await expect(pool.query('update entry set kind = $1 where trial = $2', ['x', id])).rejects.toThrow(
+    await expect(
+      database.pool().query('update entry set kind = $1 where trial = $2', ['x', id]),
+    ).rejects.toThrow('only grows')
+    await expect(database.pool().query('delete from entry where trial = $1', [id])).rejects.toThrow(
       'only grows',
     )
-    await expect(pool.query('delete from entry where trial = $1', [id])).rejects.toThrow('only grows')
-    await expect(pool.query('update revision set why = $1 where trial = $2', ['x', id])).rejects.toThrow(
-      'only grows',
-    )
+    await expect(
+      database.pool().query('update revision set why = $1 where trial = $2', ['x', id]),
+    ).rejects.toThrow('only grows')
   })
 
   it('cannot start on a meter, unit or rig that is gone', async () => {
@@ -234,10 +234,11 @@ describe('a trial as a document', () => {
     expect(problem(await api().post('/api/trials/import').send(ottrel).expect(409)).title).toBe(
       'This trial is here already.',
     )
-    const line = ((await api().get('/api/trials').expect(200)).body as TrialLine[]).find(
-      (candidate) => candidate.id === id,
-    )
-    expect(line).toMatchObject({ entries: ottrel.entries.length, revisions: 2 })
+    const { trials } = (await api().get('/api/trials').expect(200)).body as TrialPage
+    expect(trials.find((candidate) => candidate.id === id)).toMatchObject({
+      entries: ottrel.entries.length,
+      revisions: 2,
+    })
   })
 
   it('is refused in a sentence when cut in half, newer, foreign, or inconsistent, and nothing is half imported', async () => {
@@ -250,9 +251,9 @@ describe('a trial as a document', () => {
     expect(problem(half).title).toBe('This is not a whole JSON document.')
     const newer = await api()
       .post('/api/trials/import')
-      .send({ ...ottrel, formatVersion: 2 })
+      .send({ ...ottrel, formatVersion: 3 })
       .expect(422)
-    expect(problem(newer).title).toContain('format version 2')
+    expect(problem(newer).title).toContain('format version 3')
     const foreign = await api().post('/api/trials/import').send({ hello: 'world' }).expect(422)
     expect(problem(foreign).fields?.[0]?.message).toContain('not an Even Watt trial')
     const id = newId()
@@ -318,7 +319,7 @@ describe('the door', () => {
   })
 
   it('answers 503 in words while the database is away', async () => {
-    const away = createApp({ pool: createPool('postgres://x:y@127.0.0.1:1/none', log), log })
+    const away = createApp({ pool: createPool('postgres://x:y@127.0.0.1:1/none', silent), log: silent })
     const answer = await request(away).get('/api/units').expect(503)
     expect(problem(answer).title).toBe('The database does not answer just now.')
   })
@@ -356,6 +357,108 @@ describe('the load shelf', () => {
     expect(taken?.times).toBeGreaterThanOrEqual(4)
     expect(taken?.watts).toBeGreaterThan(340)
     expect(taken?.watts).toBeLessThan(360)
+  })
+
+  it('learns nothing from a reading that was taken back or corrected', async () => {
+    const [document] = demo().trials
+    const load = demo().loads.find(({ name }) => name === 'drying plate')
+    const setting = load?.settings[0]?.id
+    if (!document || !load) throw new Error('no demo')
+    await api().put(`/api/loads/${load.id}`).send({ editedFrom: 0, content: load })
+    await api().post('/api/trials/import').send(document)
+    const times = async () =>
+      ((await api().get('/api/loads/taken').expect(200)).body as { setting: string; times: number }[]).find(
+        (one) => one.setting === setting,
+      )?.times ?? 0
+    const before = await times()
+    const one = document.entries.find(
+      (entry) =>
+        entry.kind === 'ladder' &&
+        entry.reading.uses?.length === 1 &&
+        entry.reading.uses[0]?.setting === setting &&
+        !document.entries.some((other) => 'entry' in other && other.entry === entry.id),
+    )
+    if (one?.kind !== 'ladder') throw new Error('no reading of it alone')
+    const { revision, reading } = one
+    const at = '2026-03-12T12:00:00.000Z'
+    const better: Entry = {
+      ...{ id: newId(), revision, at, kind: 'ladder', reading },
+      replaces: { entry: one.id, why: 'digits' },
+    }
+    const post = (entry: Entry) =>
+      api().post(`/api/trials/${document.trial.id}/entries`).send([entry]).expect(200)
+    await post(better)
+    expect(await times()).toBe(before)
+    await post({ id: newId(), revision, at, kind: 'take back', entry: better.id, why: 'the first was right' })
+    await post({ id: newId(), revision, at, kind: 'take back', entry: one.id, why: 'neither was' })
+    expect(await times()).toBe(before - 1)
+  })
+})
+
+describe('the list of trials', () => {
+  beforeAll(async () => {
+    for (const document of demo().trials) await api().post('/api/trials/import').send(document)
+  })
+  const list = async (query: string) =>
+    (await api().get(`/api/trials?${query}`).expect(200)).body as TrialPage
+
+  it('is searched by every word, wherever it stands, and counts what fits', async () => {
+    const found = await list('search=marsh%20PELLAM')
+    expect(found.trials.map(({ title }) => title)).toEqual(['Pellam 900-12 for the marsh hut'])
+    expect(found.total).toBe(1)
+    expect(await list('search=%25')).toEqual({ trials: [], total: 0 })
+    expect(await list('search=nothing-of-this')).toEqual({ trials: [], total: 0 })
+  })
+
+  it('is ordered both ways, a page at a time', async () => {
+    const titles = async (query: string) => (await list(query)).trials.map(({ title }) => title.toLowerCase())
+    const up = await titles('by=title&way=up&limit=1000')
+    expect(up).toEqual([...up].sort())
+    expect(await titles('by=title&way=down&limit=1000')).toEqual([...up].reverse())
+    expect(await titles('by=title&way=up&limit=1&offset=1')).toEqual(up.slice(1, 2))
+    await api().get('/api/trials?by=1;drop').expect(422)
+  })
+
+  it('says how the claims of each stand, as core judges them', async () => {
+    const { trials } = await list('search=Ottrel%20launch')
+    const [line] = trials
+    const verdicts = (
+      await api()
+        .get(`/api/trials/verdicts?ids=${line?.id ?? ''},${newId()}`)
+        .expect(200)
+    ).body as TrialVerdicts
+    expect(Object.keys(verdicts)).toEqual([line?.id])
+    const total = Object.values(verdicts)[0]?.reduce((sum, { count }) => sum + count, 0)
+    expect(total).toBe(8)
+    expect(Object.values(verdicts)[0]).toContainEqual({ outcome: 'met', count: 5 })
+    await api().get('/api/trials/verdicts?ids=x').expect(422)
+  })
+})
+
+describe('a trial of format version 1', () => {
+  it('comes in with the same verdicts as it had', async () => {
+    const old = JSON.parse(
+      readFileSync('apps/server/test/files/trial-format-1.json', 'utf8'),
+    ) as TrialDocument
+    const id = newId()
+    const fresh = new Map<string, string>()
+    const idOf = (was: string) => fresh.get(was) ?? fresh.set(was, newId()).get(was) ?? was
+    const entries = old.entries.map((entry) => ({
+      ...entry,
+      id: idOf(entry.id),
+      ...('entry' in entry ? { entry: idOf(entry.entry) } : {}),
+      ...(entry.replaces ? { replaces: { ...entry.replaces, entry: idOf(entry.replaces.entry) } } : {}),
+    }))
+    await api()
+      .post('/api/trials/import')
+      .send({ ...old, trial: { ...old.trial, id }, entries })
+      .expect(201)
+    const { trial, entries: read } = (await api().get(`/api/trials/${id}/export.json`).expect(200))
+      .body as TrialDocument
+    const sentences = viewTrial(trial, read).findings.map(({ standing }) => standing.sentence)
+    expect(sentences).toEqual(
+      viewTrial(ottrel.trial, ottrel.entries).findings.map(({ standing }) => standing.sentence),
+    )
   })
 })
 

@@ -2,16 +2,13 @@ import { randomUUID as newId } from 'node:crypto'
 import type { Entry, Problem, Schedule, Trial, TrialDocument } from '@even-watt/contract'
 import { demo } from '@even-watt/bench'
 import { runLog, viewTrial } from '@even-watt/core'
-import { pino } from 'pino'
 import request from 'supertest'
-import { createPool } from '../src/database/pool'
-import { createApp } from '../src/http/app'
+import { createApp } from '../src/app'
 import { settingsOf } from '../src/trials/exchange'
+import { ownDatabase, silent } from './ownDatabase'
 
-const log = pino({ level: 'silent' })
-const pool = createPool(process.env['EVEN_WATT_TEST_DATABASE'] ?? '', log)
-const api = () => request(createApp({ pool, log }))
-afterAll(() => pool.end())
+const database = ownDatabase()
+const api = () => request(createApp({ pool: database.pool(), log: silent }))
 
 const varnock = demo().trials.find(({ trial }) => trial.title.startsWith('Varnock'))
 const ottrel = demo().trials.find(({ trial }) => trial.title.startsWith('Ottrel'))

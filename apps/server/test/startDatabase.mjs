@@ -2,6 +2,7 @@
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import pg from 'pg'
 import { pino } from 'pino'
 import { register } from 'tsx/esm/api'
 
@@ -11,7 +12,13 @@ export default async function startDatabase() {
   const { migrate } = await import('../src/database/migrate.ts')
   const folder = mkdtempSync(join(tmpdir(), 'even-watt-test-'))
   const cluster = await startCluster(folder, () => undefined)
-  await migrate(cluster.url, pino({ level: 'silent' }))
-  process.env.EVEN_WATT_TEST_DATABASE = cluster.url
+  // Prepared once; each test file works on a copy of it.
+  const admin = new pg.Client({ connectionString: cluster.url })
+  await admin.connect()
+  await admin.query('create database prepared')
+  await admin.end()
+  const prepared = Object.assign(new URL(cluster.url), { pathname: 'prepared' }).href
+  await migrate(prepared, pino({ level: 'silent' }))
+  process.env.EVEN_WATT_TEST_DATABASE = prepared
   globalThis.evenWattTest = { cluster, folder }
 }

@@ -4,11 +4,11 @@ import type { Notice } from './oddities'
 import type { Analysis, PartName } from './trials'
 
 /** Cells of one reading in the CSV beside those that every reading has, by heading. */
-export type Row = Readonly<Record<string, string | number | undefined>>
+export type CsvRow = Readonly<Record<string, string | number | undefined>>
 
 /** A kind of entry, and how its reading stands in a row of the CSV; null: it stands in none. */
 export type KindsBrought = {
-  readonly [K in ReadingKind]?: ((reading: EntryOf<K>['reading']) => Row) | null
+  readonly [K in ReadingKind]?: ((reading: EntryOf<K>['reading']) => CsvRow) | null
 }
 
 /** What a subject brings to the whole. One folder each; one list names them (docs/adding-a-subject.md). */

@@ -1,51 +1,57 @@
-import type { TrialDocument } from '@even-watt/contract'
-import { quantities, quantityData, replay } from '@even-watt/core'
+import {
+  isReading,
+  type EntryOf,
+  type ReadingKind,
+  type TrialDocument,
+  type Value,
+} from '@even-watt/contract'
+import { allOf, quantities, quantityData, struckBy, type CsvRow } from '@even-watt/core'
 import Papa from 'papaparse'
 
+const rowOf = allOf('kinds') as Readonly<Record<ReadingKind, ((reading: never) => CsvRow) | null>>
+
+type Valued = EntryOf<ReadingKind> & { readonly reading: { readonly values: readonly Value[] } }
+const isValued = (entry: EntryOf<ReadingKind>): entry is Valued => 'values' in entry.reading
+
 /**
- * All readings of a trial as CSV, one row each, struck ones marked. A quantity read on two meters has a column
- * for each. Cells that a spreadsheet would take for a formula are neutralised.
+ * All readings of a trial whose kind has a row, struck ones marked: what every reading has, what its own subject adds,
+ * and its values, where a quantity read on two meters has a column for each. Cells that a spreadsheet would take for a
+ * formula are neutralised.
  */
 export function readingsCsv({ trial, entries }: TrialDocument): string {
   const names = new Map(
     trial.revisions.flatMap((revision) => revision.meters.map((meter) => [meter.id, meter.name] as const)),
   )
-  const { struckWhy } = replay(trial, entries)
-  const readings = entries.filter((entry) => entry.kind === 'ladder' || entry.kind === 'no load')
-  const columnOf = (value: (typeof readings)[number]['reading']['values'][number]) => {
+  const struckWhy = struckBy(entries)
+  const readings = entries.filter(isReading).filter((entry) => rowOf[entry.kind] !== null)
+  const valuesOf = (entry: EntryOf<ReadingKind>) => (isValued(entry) ? entry.reading.values : [])
+  const columnOf = (value: Value) => {
     const source = value.meter ? (names.get(value.meter) ?? 'unknown meter') : value.grade
     const { unit } = quantityData[value.quantity]
     return `${value.quantity}${unit ? ` [${unit === '%' ? '1' : unit}]` : ''} ${source}`
   }
-  const columns = quantities.flatMap((quantity) => [
-    ...new Set(
-      readings.flatMap((entry) =>
-        entry.reading.values.filter((value) => value.quantity === quantity).map(columnOf),
-      ),
-    ),
+  const present = readings.flatMap(valuesOf)
+  const valueColumns = quantities.flatMap((quantity) => [
+    ...new Set(present.filter((value) => value.quantity === quantity).map(columnOf)),
   ])
   const rows = readings.map((entry) => {
-    const ladder = entry.kind === 'ladder' ? entry.reading : undefined
+    const values = valuesOf(entry)
     return {
-      taken: entry.at,
-      entry: entry.kind,
-      'rig revision': entry.revision,
-      step: ladder?.step ?? '',
-      load: ladder?.load ?? '',
-      kind: ladder?.kind ?? '',
-      ...Object.fromEntries(
-        columns.map((column) => [
-          column,
-          entry.reading.values.find((value) => columnOf(value) === column)?.value ?? '',
-        ]),
+      own: rowOf[entry.kind]?.(entry.reading as never) ?? {},
+      base: { taken: entry.at, entry: entry.kind, 'rig revision': entry.revision },
+      values: Object.fromEntries(
+        valueColumns.map((column) => [column, values.find((value) => columnOf(value) === column)?.value]),
       ),
-      fan: ladder?.fan ?? '',
-      alarm: ladder?.alarm ?? '',
-      end: ladder?.end ?? '',
-      'held [s]': ladder?.held ?? '',
-      note: entry.reading.note ?? '',
-      'struck because': struckWhy.get(entry.id) ?? '',
+      end: { 'struck because': struckWhy.get(entry.id) },
     }
   })
-  return Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })
+  const ownColumns = [...new Set(rows.flatMap(({ own }) => Object.keys(own)))]
+  const columns = [...Object.keys(rows[0]?.base ?? {}), ...ownColumns, ...valueColumns, 'struck because']
+  return Papa.unparse(
+    {
+      fields: rows.length ? columns : [],
+      data: rows.map(({ own, base, values, end }) => ({ ...base, ...own, ...values, ...end })),
+    },
+    { escapeFormulae: true, newline: '\r\n' },
+  )
 }

@@ -5,7 +5,8 @@ import type {
   StoredRig,
   StoredUnit,
   Trial,
-  TrialLine,
+  TrialOrder,
+  TrialPage,
   TrialSettings,
 } from '@even-watt/contract'
 import type { Pool, PoolClient } from 'pg'
@@ -39,24 +40,62 @@ interface LineRow {
   last_at: Date | null
 }
 
-export const listSql = `select id, settings->>'title' as title, settings->>'by' as by, started_at, unit_name, rig_name,
-    revisions, entries, last_at
-  from trial order by started_at desc, id desc limit $1 offset $2`
+export interface ListQuery {
+  readonly search: string
+  readonly by: TrialOrder
+  readonly descending: boolean
+  readonly limit: number
+  readonly offset: number
+}
 
-/** Newest first, one indexed read. */
-export async function listTrials(db: Queryable, limit: number, offset: number): Promise<TrialLine[]> {
-  const { rows } = await db.query<LineRow>(listSql, [limit, offset])
-  return rows.map((row) => ({
-    id: row.id,
-    title: row.title,
-    by: row.by,
-    startedAt: row.started_at.toISOString(),
-    unit: row.unit_name,
-    rig: row.rig_name,
-    revisions: row.revisions,
-    entries: row.entries,
-    lastAt: row.last_at?.toISOString() ?? null,
-  }))
+/** What each order sorts by; names typed by people sort without regard to case. */
+const orderings: Record<TrialOrder, string> = {
+  title: `lower(settings->>'title')`,
+  unit: 'lower(unit_name)',
+  rig: 'lower(rig_name)',
+  by: `lower(settings->>'by')`,
+  startedAt: 'started_at',
+  // Worked on last; a trial without a reading yet counts from its start.
+  lastAt: 'coalesce(last_at, started_at)',
+  revisions: 'revisions',
+  entries: 'entries',
+}
+
+/** Every word searched for stands somewhere in title, unit, rig or initials. */
+const searchSql = `(select bool_and(position(lower(word) in
+    lower(concat_ws(' ', settings->>'title', unit_name, rig_name, settings->>'by'))) > 0)
+  from regexp_split_to_table($1, '\\s+') as word)`
+
+export const listSql = (by: TrialOrder, descending: boolean) => {
+  const way = descending ? 'desc' : 'asc'
+  return `select id, settings->>'title' as title, settings->>'by' as by, started_at, unit_name, rig_name,
+    revisions, entries, last_at
+  from trial where $1 = '' or ${searchSql} order by ${orderings[by]} ${way}, id ${way} limit $2 offset $3`
+}
+
+/** One page of the trials that hold every word searched for. */
+export async function listTrials(db: Queryable, query: ListQuery): Promise<TrialPage> {
+  const search = query.search.trim()
+  const [{ rows }, counted] = await Promise.all([
+    db.query<LineRow>(listSql(query.by, query.descending), [search, query.limit, query.offset]),
+    db.query<{ total: number }>(`select count(*)::int as total from trial where $1 = '' or ${searchSql}`, [
+      search,
+    ]),
+  ])
+  return {
+    total: counted.rows[0]?.total ?? 0,
+    trials: rows.map((row) => ({
+      id: row.id,
+      title: row.title,
+      by: row.by,
+      startedAt: row.started_at.toISOString(),
+      unit: row.unit_name,
+      rig: row.rig_name,
+      revisions: row.revisions,
+      entries: row.entries,
+      lastAt: row.last_at?.toISOString() ?? null,
+    })),
+  }
 }
 
 export async function findTrial(db: Queryable, id: string): Promise<Trial | undefined> {
@@ -166,21 +205,22 @@ export async function appendEntries(
   return rows.map((row) => row.id)
 }
 
-/** A page of entries in the order they were received, after a sequence number. */
+/**
+ * A page of entries in the order they were received, after a sequence number, as the JSON that is answered: the bodies
+ * pass through as the database has them, for parsing and printing thousands of them again is most of the work.
+ */
 export async function readEntries(
   db: Queryable,
   trial: string,
   after: string,
   limit: number,
-): Promise<{ entries: Entry[]; last: string | null }> {
-  const { rows } = await db.query<{ sequence: string; body: Entry }>(
-    'select sequence, body from entry where trial = $1 and sequence > $2 order by sequence limit $3',
+): Promise<string> {
+  const { rows } = await db.query<{ sequence: string; body: string }>(
+    'select sequence, body::text as body from entry where trial = $1 and sequence > $2 order by sequence limit $3',
     [trial, after, limit],
   )
-  return {
-    entries: rows.map((row) => row.body),
-    last: rows.length === limit ? (rows.at(-1)?.sequence ?? null) : null,
-  }
+  const last = rows.length === limit ? (rows.at(-1)?.sequence ?? null) : null
+  return `{"entries":[${rows.map(({ body }) => body).join(',')}],"last":${JSON.stringify(last)}}`
 }
 
 export async function readAllEntries(db: Queryable, trial: string): Promise<Entry[]> {

@@ -1,11 +1,14 @@
 import {
   Entries,
   EditedFrom,
+  Id,
   NewRevision,
   NewTrial,
+  oneOf,
   StoredMeter,
   StoredRig,
   StoredUnit,
+  trialOrders,
   TrialSettings,
   whole,
 } from '@even-watt/contract'
@@ -20,12 +23,26 @@ import { checkEntries } from './check'
 import { readingsCsv } from './csv'
 import { exportTrial, importTrial, readDocument, settingsOf } from './exchange'
 import { addRevision, appendEntries, insertTrial, listTrials, readEntries, requireTrial } from './record'
+import { verdictsOf } from './verdicts'
 
 const numberIn = (what: string, low: number, high: number) =>
   z.pipe(z.pipe(z.string(), z.transform(Number)), whole(what, low, high))
 const ListQuery = z.object({
+  search: z._default(z.string().check(z.maxLength(200, 'Search: 200 characters at most.')), ''),
+  by: z._default(oneOf('Order', trialOrders), 'startedAt'),
+  way: z._default(oneOf('Way', ['up', 'down'] as const), 'down'),
   limit: z._default(numberIn('Limit', 1, 1000), 100),
   offset: z._default(numberIn('Offset', 0, 1e6), 0),
+})
+const mostVerdicts = 100
+const VerdictsQuery = z.object({
+  ids: z.pipe(
+    z.pipe(
+      z.string(),
+      z.transform((ids) => ids.split(',').filter(Boolean)),
+    ),
+    z.array(Id).check(z.maxLength(mostVerdicts, `Verdicts: ${mostVerdicts} trials at most at once.`)),
+  ),
 })
 const EntriesQuery = z.object({ after: z._default(z.string().check(z.regex(/^\d{1,18}$/)), '0') })
 const entriesPage = 1000
@@ -36,8 +53,12 @@ export function trialRoutes(pool: Pool): Router {
   const router = Router()
 
   router.get('/', async (request, response) => {
-    const { limit, offset } = parse(request.query, ListQuery)
-    response.json(await listTrials(pool, limit, offset))
+    const { way, ...query } = parse(request.query, ListQuery)
+    response.json(await listTrials(pool, { ...query, descending: way === 'down' }))
+  })
+
+  router.get('/verdicts', async (request, response) => {
+    response.json(await verdictsOf(pool, parse(request.query, VerdictsQuery).ids))
   })
 
   router.post('/', async (request, response) => {
@@ -130,7 +151,7 @@ export function trialRoutes(pool: Pool): Router {
 
   router.get('/:id/entries', async (request, response) => {
     const { after } = parse(request.query, EntriesQuery)
-    response.json(await readEntries(pool, idOf(request, 'This trial'), after, entriesPage))
+    response.type('json').send(await readEntries(pool, idOf(request, 'This trial'), after, entriesPage))
   })
 
   router.post('/:id/entries', express.json({ limit: '24mb' }), async (request, response) => {

@@ -12,8 +12,10 @@ import type {
   Meter,
   Rig,
   Trial,
-  TrialLine,
+  TrialOrder,
+  TrialPage,
   TrialSettings,
+  TrialVerdicts,
   Unit,
 } from '@even-watt/contract'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
@@ -22,6 +24,15 @@ export interface Edit<Content> {
   id: string
   editedFrom: number
   content: Content
+}
+
+/** A page of the list of trials. */
+export interface TrialsWanted {
+  readonly search?: string
+  readonly by?: TrialOrder
+  readonly way?: 'up' | 'down'
+  readonly limit: number
+  readonly offset?: number
 }
 
 interface Deletion {
@@ -88,7 +99,14 @@ export const api = createApi({
       query: ({ id, editedFrom }) => ({ url: `/loads/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
       invalidatesTags: ['load'],
     }),
-    trials: build.query<TrialLine[], void>({ query: () => '/trials?limit=1000', providesTags: ['trials'] }),
+    trials: build.query<TrialPage, TrialsWanted>({
+      query: (wanted) => ({ url: '/trials', params: { ...wanted } }),
+      providesTags: ['trials'],
+    }),
+    verdicts: build.query<TrialVerdicts, readonly string[]>({
+      query: (ids) => ({ url: '/trials/verdicts', params: { ids: ids.join(',') } }),
+      providesTags: ['trials', 'entries'],
+    }),
     trial: build.query<Trial, string>({
       query: (id) => `/trials/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'trial', id }],

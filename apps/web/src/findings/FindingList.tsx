@@ -5,7 +5,7 @@ import { Fig } from '../ui/Fig'
 import { AttributionBar } from '../attribution/AttributionBar'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useState } from 'react'
-import type { Limiter} from '@even-watt/contract';
+import type { Limiter } from '@even-watt/contract'
 import { limiters } from '@even-watt/contract'
 import { ProblemNotice } from '../ui/Notice'
 interface Props {

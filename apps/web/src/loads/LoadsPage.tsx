@@ -1,6 +1,6 @@
-import { sentences, ShelfDocument, shelfFormat, type StoredLoad } from '@even-watt/contract'
+import { sentences, ShelfDocument, shelfFormat, type StoredLoad, type Taken } from '@even-watt/contract'
 import { quickLoad, say } from '@even-watt/core'
-import { useState, type FormEvent } from 'react'
+import { useMemo, useState, type FormEvent } from 'react'
 import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
@@ -8,12 +8,13 @@ import { DocumentList } from '../ui/DocumentList'
 import { TextField } from '../ui/form'
 import { Notice } from '../ui/Notice'
 import { saveFile } from '../ui/saveFile'
+import type { ListColumn } from '../ui/table'
 
 /** The load shelf: label watts, what was really taken, and a line to add one quickly. */
 export function LoadsPage() {
   const query = api.useLoadsQuery()
-  const { data: taken = [] } = api.useTakenQuery()
-  const tookOf = (setting: string) => taken.find((one) => one.setting === setting)
+  const { data: taken } = api.useTakenQuery()
+  const columns = useMemo(() => columnsFor(taken ?? []), [taken])
   return (
     <DocumentList<StoredLoad>
       title="Loads"
@@ -22,48 +23,53 @@ export function LoadsPage() {
       query={query}
       empty="No load yet. Type a line such as “kettle 1750 W 230 V”: plans are made from what stands here."
       before={<Shelf loads={query.data ?? []} />}
-      columns={[
-        ['kind', (load) => load.kind],
-        [
-          'settings',
-          (load) => (
-            <ul>
-              {load.settings.map((setting) => {
-                const took = tookOf(setting.id)
-                return (
-                  <li key={setting.id}>
-                    {setting.name} <span className="figures">{say(setting.watts, 'W')}</span>
-                    {took && (
-                      <span className="text-quiet">
-                        {' '}
-                        took {say(took.watts, 'W')}
-                        {took.times > 1 && ` ± ${say(took.spread, '', 2)}`}, {took.times} ×
-                      </span>
-                    )}
-                  </li>
-                )
-              })}
-            </ul>
-          ),
-        ],
-        ['at', (load) => `${load.volts} V`],
-        [
-          'besides',
-          (load) =>
-            [
-              load.powerFactor !== undefined && `PF ${load.powerFactor}`,
-              load.inrush !== undefined && `inrush ${load.inrush} ×`,
-              load.cord !== undefined && `cord ${load.cord} A`,
-              load.loud && 'loud',
-              load.note,
-            ]
-              .filter(Boolean)
-              .join(', ') || '–',
-        ],
-      ]}
+      columns={columns}
     />
   )
 }
+
+const columnsFor = (taken: readonly Taken[]): readonly ListColumn<StoredLoad>[] => [
+  { id: 'kind', head: 'kind', value: ({ kind }) => kind },
+  {
+    id: 'settings',
+    head: 'settings',
+    value: ({ settings }) => Math.max(...settings.map(({ watts }) => watts)),
+    cell: ({ settings }) => (
+      <ul>
+        {settings.map((setting) => {
+          const took = taken.find((one) => one.setting === setting.id)
+          return (
+            <li key={setting.id}>
+              {setting.name} <span className="figures">{say(setting.watts, 'W')}</span>
+              {took && (
+                <span className="text-quiet">
+                  {' '}
+                  took {say(took.watts, 'W')}
+                  {took.times > 1 && ` ± ${say(took.spread, '', 2)}`}, {took.times} ×
+                </span>
+              )}
+            </li>
+          )
+        })}
+      </ul>
+    ),
+  },
+  { id: 'volts', head: 'at', value: ({ volts }) => volts, cell: ({ volts }) => `${volts} V` },
+  {
+    id: 'besides',
+    head: 'besides',
+    value: (load) =>
+      [
+        load.powerFactor !== undefined && `PF ${load.powerFactor}`,
+        load.inrush !== undefined && `inrush ${load.inrush} ×`,
+        load.cord !== undefined && `cord ${load.cord} A`,
+        load.loud && 'loud',
+        load.note,
+      ]
+        .filter(Boolean)
+        .join(', ') || '–',
+  },
+]
 
 const usualVolts = 230
 

@@ -1,4 +1,4 @@
-import type { Quantity, Value, Entry } from '@even-watt/contract';
+import type { Quantity, Value, Entry } from '@even-watt/contract'
 import { type Assignable } from '@even-watt/contract'
 import { useTrial } from '../trials/useTrial'
 import { useState, type FormEvent } from 'react'

@@ -1,7 +1,11 @@
-import type { ReactNode } from 'react'
+import { useTable } from '@tanstack/react-table'
+import { useMemo, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
+import { Find } from './Find'
+import { ListTable } from './ListTable'
 import { Loaded, type QueryState } from './Loaded'
 import { Page } from './Page'
+import { columnsOf, features, type ListColumn } from './table'
 
 interface Props<Item> {
   readonly title: string
@@ -12,10 +16,10 @@ interface Props<Item> {
   readonly empty: string
   /** What stands above the list. */
   readonly before?: ReactNode
-  readonly columns: readonly (readonly [heading: string, cell: (item: Item) => ReactNode])[]
+  readonly columns: readonly ListColumn<Item>[]
 }
 
-/** The list of one kind of document; the name links to its editor. */
+/** The list of one kind of document, sorted and narrowed down as asked; the name links to its editor. */
 export function DocumentList<Item extends { id: string; name: string }>({
   title,
   what,
@@ -40,37 +44,61 @@ export function DocumentList<Item extends { id: string; name: string }>({
           items.length === 0 ? (
             <p className="py-4">{empty}</p>
           ) : (
-            <div className="overflow-x-auto">
-              <table className="list-table">
-                <thead>
-                  <tr>
-                    <th>name</th>
-                    {columns.map(([heading]) => (
-                      <th key={heading}>{heading}</th>
-                    ))}
-                  </tr>
-                </thead>
-                <tbody>
-                  {items.map((item) => (
-                    <tr key={item.id}>
-                      <td className="max-w-80 font-semibold break-words">
-                        <Link className="plain-link" to={`${path}/${item.id}`}>
-                          {item.name}
-                        </Link>
-                      </td>
-                      {columns.map(([heading, cell]) => (
-                        <td key={heading} className="max-w-96 break-words">
-                          {cell(item)}
-                        </td>
-                      ))}
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
+            <Documents title={title} what={what} path={path} items={items} columns={columns} />
           )
         }
       </Loaded>
     </Page>
+  )
+}
+
+interface DocumentsProps<Item> extends Pick<Props<Item>, 'title' | 'what' | 'path' | 'columns'> {
+  readonly items: Item[]
+}
+
+/** From this many on a list is worth narrowing down. */
+const worthFinding = 6
+
+function Documents<Item extends { id: string; name: string }>({
+  title,
+  what,
+  path,
+  items,
+  columns,
+}: DocumentsProps<Item>) {
+  const [find, setFind] = useState('')
+  const all = useMemo(
+    () =>
+      columnsOf<Item>([
+        {
+          id: 'name',
+          head: 'name',
+          value: ({ name }) => name,
+          cell: ({ id, name }) => (
+            <Link className="plain-link font-semibold" to={`${path}/${id}`}>
+              {name}
+            </Link>
+          ),
+        },
+        ...columns,
+      ]),
+    [columns, path],
+  )
+  const table = useTable({
+    features,
+    columns: all,
+    data: items,
+    getRowId: ({ id }) => id,
+    globalFilterFn: 'includesString',
+    getColumnCanGlobalFilter: ({ accessorFn }) => accessorFn !== undefined,
+    state: { globalFilter: find },
+    onGlobalFilterChange: setFind,
+    manualPagination: true,
+  })
+  return (
+    <>
+      {items.length >= worthFinding && <Find label={`Find a ${what}`} value={find} onChange={setFind} />}
+      <ListTable table={table} label={title} none={`No ${what} has “${find}” in it.`} />
+    </>
   )
 }

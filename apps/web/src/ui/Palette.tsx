@@ -51,10 +51,14 @@ export function Palette({ stages, onClose }: Props) {
   )
 }
 
+/** Trials looked through: those worked on last. */
+const mostTrials = 500
+
 function Search({ stages, onClose }: Props) {
   const [query, setQuery] = useState('')
   const navigate = useNavigate()
-  const { data: trials = [] } = api.useTrialsQuery()
+  const { data: page } = api.useTrialsQuery({ by: 'lastAt', limit: mostTrials })
+  const trials = page?.trials ?? []
   const { data: units = [] } = api.useUnitsQuery()
   const { data: rigs = [] } = api.useRigsQuery()
   const { data: meters = [] } = api.useMetersQuery()

@@ -2,6 +2,32 @@ import type { StoredUnit } from '@even-watt/contract'
 import { sayClaim } from '@even-watt/core'
 import { api } from '../api/api'
 import { DocumentList } from '../ui/DocumentList'
+import type { ListColumn } from '../ui/table'
+
+const columns: readonly ListColumn<StoredUnit>[] = [
+  {
+    id: 'kind',
+    head: 'kind',
+    value: ({ kind, wave }) => `${kind}, ${wave === 'unstated' ? 'wave not stated' : wave}`,
+  },
+  {
+    id: 'volts',
+    head: 'from → to',
+    value: ({ inputVoltage, outputVoltage, outputFrequency }) =>
+      `${inputVoltage} V → ${outputVoltage} V ${outputFrequency} Hz`,
+  },
+  {
+    id: 'claims',
+    head: 'claims',
+    value: ({ claims }) => claims.map((claim) => `${claim.quantity} ${sayClaim(claim)}`).join(' · ') || '–',
+  },
+  {
+    id: 'provenance',
+    head: 'provenance',
+    value: ({ provenance }) => provenance?.how ?? 'not said',
+    cell: ({ provenance }) => provenance?.how ?? <span className="text-ochre">▲ not said</span>,
+  },
+]
 
 export function UnitsPage() {
   return (
@@ -11,21 +37,7 @@ export function UnitsPage() {
       path="/units"
       query={api.useUnitsQuery()}
       empty="No unit yet. Add the inverter on your bench: what its label promises, and where each promise was read."
-      columns={[
-        ['kind', (unit) => `${unit.kind}, ${unit.wave === 'unstated' ? 'wave not stated' : unit.wave}`],
-        [
-          'from → to',
-          (unit) => `${unit.inputVoltage} V → ${unit.outputVoltage} V ${unit.outputFrequency} Hz`,
-        ],
-        [
-          'claims',
-          (unit) => unit.claims.map((claim) => `${claim.quantity} ${sayClaim(claim)}`).join(' · ') || '–',
-        ],
-        [
-          'provenance',
-          (unit) => (unit.provenance ? unit.provenance.how : <span className="text-ochre">▲ not said</span>),
-        ],
-      ]}
+      columns={columns}
     />
   )
 }

@@ -1,3 +1,4 @@
+import { quantities as named } from '@even-watt/contract'
 import {
   cleanLadder,
   ladderEntry,
@@ -109,8 +110,12 @@ describe('a step still being typed', () => {
 
 describe('what is read at the taps', () => {
   it('is known for every quantity', () => {
-    expect(quantities).toEqual(Object.keys(quantityData))
-    for (const quantity of quantities) expect(quantityData[quantity].words).not.toBe('')
+    expect([...quantities].sort()).toEqual([...named].sort())
+    const at = (tap: string) => quantities.filter((quantity) => quantityData[quantity].tap === tap)
+    expect(at('A')).toEqual(['V_A', 'I_bank'])
+    expect(at('B')).toEqual(['V_B', 'I'])
+    expect(at('any')).toEqual(['T'])
+    expect(new Set(quantities.map((quantity) => quantityData[quantity].words)).size).toBe(named.length)
   })
 
   it('is set aside when its meter is not for this wave and another is there', () => {

@@ -7,7 +7,7 @@ import { exponents } from './law'
  */
 export function takenOf(
   loads: readonly (Load & { id: string })[],
-  readings: readonly LadderReading[],
+  readings: readonly Pick<LadderReading, 'uses' | 'values'>[],
 ): Taken[] {
   const watts = new Map<string, number[]>()
   for (const { uses, values } of readings) {

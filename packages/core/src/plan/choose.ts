@@ -1,4 +1,4 @@
-import { Heap } from './heap'
+import TinyQueue from 'tinyqueue'
 import {
   changesBetween,
   type Coefficients,
@@ -55,11 +55,12 @@ interface Node {
 
 const same = 1e-12
 
-const before = (a: Node, b: Node): boolean => {
-  if (a.changes !== b.changes) return a.changes < b.changes
-  if (a.items !== b.items) return a.items < b.items
-  if (Math.abs(a.deviation - b.deviation) > same) return a.deviation < b.deviation
-  return a.state.step > b.state.step
+/** Less than 0 where a is to be gone on from first. */
+const before = (a: Node, b: Node): number => {
+  if (a.changes !== b.changes) return a.changes - b.changes
+  if (a.items !== b.items) return a.items - b.items
+  if (Math.abs(a.deviation - b.deviation) > same) return a.deviation - b.deviation
+  return b.state.step - a.state.step
 }
 
 export interface Limits {
@@ -91,7 +92,7 @@ export function choosePlan(question: Question, { most = 200_000, progress }: Lim
     deviation: 0,
     before: undefined,
   }
-  const heap = new Heap<Node>(before)
+  const heap = new TinyQueue<Node>([], before)
   const offer = (state: State, differ: number) => {
     const ahead = rest[state.step + 1]
     const next = Math.max(differ, ahead?.next ?? 0)

@@ -1,7 +1,6 @@
 export * from './alternatives'
 export * from './choose'
 export * from './fromTrial'
-export * from './heap'
 export * from './next'
 export * from './oddities'
 export * from './question'
