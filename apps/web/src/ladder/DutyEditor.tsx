@@ -1,12 +1,17 @@
 import { TrialSettings } from '@even-watt/contract'
 import { parseNumber } from '@even-watt/core'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
-import { useState, type FormEvent } from 'react'
-import { safeParse } from 'zod/mini'
+import { useState } from 'react'
+import { useFieldArray, useForm } from 'react-hook-form'
+import * as z from 'zod/mini'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
 import { RemoveButton, TextField } from '../ui/form'
 import { ProblemNotice } from '../ui/Notice'
+import { contractResolver } from '../ui/resolver'
+
+const Duty = z.object({ duty: TrialSettings.shape.duty })
+type Duty = z.infer<typeof Duty>
 
 interface Line {
   hours: string
@@ -40,54 +45,43 @@ export function DutyEditor() {
 
 function Lines({ start, onDone }: { start: Line[]; onDone: () => void }) {
   const { save, problem } = useSaveSettings()
-  const [lines, setLines] = useState<readonly Line[]>(start.length ? start : [{ hours: '', load: '0' }])
-  const [faults, setFaults] = useState<ReadonlyMap<string, string>>(new Map())
-  const set = (i: number, patch: Partial<Line>) =>
-    setLines(lines.map((line, k) => (k === i ? { ...line, ...patch } : line)))
-
-  const submit = async (event: FormEvent) => {
-    event.preventDefault()
-    const found = new Map<string, string>()
-    const duty = lines.map((line, i) => {
-      const number = (key: keyof Line) => {
-        const parsed = parseNumber(line[key])
-        if (!parsed.ok) found.set(`duty.${i}.${key}`, parsed.why)
-        return parsed.ok ? parsed.value : 0
-      }
-      return { hours: number('hours'), load: number('load') }
-    })
-    const checked = safeParse(TrialSettings.shape.duty, duty)
-    if (!checked.success)
-      for (const issue of checked.error.issues) found.set(['duty', ...issue.path].join('.'), issue.message)
-    setFaults(found)
-    if (found.size === 0 && (await save({ duty }))) onDone()
-  }
+  const { control, register, handleSubmit, formState } = useForm<{ duty: Line[] }, unknown, Duty>({
+    defaultValues: { duty: start.length ? start : [{ hours: '', load: '0' }] },
+    reValidateMode: 'onSubmit',
+    resolver: contractResolver(Duty, (form: { duty: Line[] }, report) => ({
+      duty: form.duty.map((line, i) => {
+        const number = (key: keyof Line) => {
+          const parsed = parseNumber(line[key])
+          report(`duty.${i}.${key}`, parsed.ok ? undefined : parsed.why)
+          return parsed.ok ? parsed.value : 0
+        }
+        return { hours: number('hours'), load: number('load') }
+      }),
+    })),
+  })
+  const { fields, append, remove } = useFieldArray({ control, name: 'duty' })
+  const { errors } = formState
+  const whole = errors.duty?.root?.message ?? errors.duty?.message
+  const field = (i: number, key: keyof Line) => ({
+    ...register(`duty.${i}.${key}`),
+    error: errors.duty?.[i]?.[key]?.message,
+  })
+  const submit = handleSubmit(async (duty) => {
+    if (await save(duty)) onDone()
+  })
   return (
     <form noValidate onSubmit={(event) => void submit(event)}>
       <p className="text-quiet">Up to 24 hours; idle is a load of 0 W.</p>
-      {lines.map((line, i) => (
-        <div key={i} className="mt-2 grid grid-cols-[1fr_1fr_auto] items-start gap-2">
-          <TextField
-            label="Hours a day"
-            value={line.hours}
-            onChange={(event) => set(i, { hours: event.target.value })}
-            error={faults.get(`duty.${i}.hours`)}
-            inputMode="decimal"
-          />
-          <TextField
-            label="Load"
-            unit="W"
-            value={line.load}
-            onChange={(event) => set(i, { load: event.target.value })}
-            error={faults.get(`duty.${i}.load`)}
-            inputMode="decimal"
-          />
-          <RemoveButton what={`line ${i + 1}`} onRemove={() => setLines(lines.filter((_, k) => k !== i))} />
+      {fields.map(({ id }, i) => (
+        <div key={id} className="mt-2 grid grid-cols-[1fr_1fr_auto] items-start gap-2">
+          <TextField label="Hours a day" {...field(i, 'hours')} inputMode="decimal" />
+          <TextField label="Load" unit="W" {...field(i, 'load')} inputMode="decimal" />
+          <RemoveButton what={`line ${i + 1}`} onRemove={() => remove(i)} />
         </div>
       ))}
-      {faults.get('duty') && (
+      {whole && (
         <p className="text-madder mt-2" role="alert">
-          {faults.get('duty')}
+          {whole}
         </p>
       )}
       {problem && <ProblemNotice problem={problem} />}
@@ -95,11 +89,7 @@ function Lines({ start, onDone }: { start: Line[]; onDone: () => void }) {
         <button type="submit" className="action action-main">
           Save
         </button>
-        <button
-          type="button"
-          className="action"
-          onClick={() => setLines([...lines, { hours: '', load: '' }])}
-        >
+        <button type="button" className="action" onClick={() => append({ hours: '', load: '' })}>
           Add a line
         </button>
         <button type="button" className="action" onClick={onDone}>

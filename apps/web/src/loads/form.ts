@@ -1,7 +1,7 @@
 import type { Load } from '@even-watt/contract'
 import { parseMeasure } from '@even-watt/core'
 import { readNumber, typed } from '../ui/form'
-import type { Report } from '../ui/useDocumentForm'
+import type { Report } from '../ui/resolver'
 
 export interface LoadForm {
   name: string

@@ -1,6 +1,6 @@
 import type { Meter } from '@even-watt/contract'
 import { readNumber, typed } from '../ui/form'
-import type { Report } from '../ui/useDocumentForm'
+import type { Report } from '../ui/resolver'
 
 export interface RangeForm {
   id: string

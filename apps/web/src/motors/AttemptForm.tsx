@@ -27,7 +27,7 @@ export function AttemptForm() {
     entry: (reading) => ({ kind: 'motors', reading }),
   })
   return (
-    <form noValidate onSubmit={submit} className="no-print mt-5">
+    <form noValidate onSubmit={(event) => void submit(event)} className="no-print mt-5">
       <h2>Add an attempt</h2>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <TextField label="Attempt" {...field('number')} inputMode="numeric" />

@@ -1,138 +1,97 @@
-import type { Quantity, Value, Entry } from '@even-watt/contract'
-import { type Assignable } from '@even-watt/contract'
+import { NoLoadReading, type Assignable, type Quantity } from '@even-watt/contract'
+import { quantityData } from '@even-watt/core'
+import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
-import { useState, type FormEvent } from 'react'
-import { parseNumber, quantityData } from '@even-watt/core'
+import { SelectField, TextField } from '../ui/form'
+import { storedFactor } from '../ui/readValue'
 import { displays } from './displays'
-import { v7 } from 'uuid'
-import { capture } from '../outbox/outbox'
-import { TextField, SelectField } from '../ui/form'
+
 const asked: readonly Assignable[] = ['V_A', 'V_B', 'idle I', 'V_C', 'f', 'THD', 'P_C']
 const quantityOf = (assignable: Assignable): Quantity => (assignable === 'idle I' ? 'I' : assignable)
+
 /** What is read with nothing connected, each field on the meter that the rig hangs up for it. */
 export function NoLoadForm() {
   const { trial, analysis } = useTrial()
-  const { revision } = analysis.record
-  const draftKey = `draft no load ${trial.id} ${revision.number}`
-  const [texts, setTexts] = useState<Readonly<Record<string, string>>>(
-    () => JSON.parse(localStorage.getItem(draftKey) ?? '{}') as Record<string, string>,
-  )
-  const [mode, setMode] = useState<'on' | 'search'>('on')
-  const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
+  const { rig, meters, number: revision } = analysis.record.revision
+  const hung = (quantity: Assignable) =>
+    rig.assignments.find((assignment) => assignment.quantity === quantity)?.meter
   // The ladder's ammeter reads idle too, when no other is hung up for it.
   const meterFor = (assignable: Assignable) =>
-    revision.rig.assignments.find((assignment) => assignment.quantity === assignable)?.meter ??
-    (assignable === 'idle I'
-      ? revision.rig.assignments.find((assignment) => assignment.quantity === 'I')?.meter
-      : undefined)
+    hung(assignable) ?? (assignable === 'idle I' ? hung('I') : undefined)
   const fields = asked.filter((assignable) => assignable !== 'P_C' || meterFor('P_C'))
-  const type = (key: string, text: string) => {
-    const next = { ...texts, [key]: text }
-    setTexts(next)
-    localStorage.setItem(draftKey, JSON.stringify(next))
-  }
-
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const found: Record<string, string> = {}
-    const read = (key: string): number | undefined => {
-      const text = texts[key]
-      if (!text?.trim()) return undefined
-      const parsed = parseNumber(text)
-      if (!parsed.ok) found[key] = parsed.why
-      return parsed.ok ? parsed.value : undefined
-    }
-    const at = new Date().toISOString()
-    const values = fields.flatMap((assignable): Value[] => {
-      const value = read(assignable)
-      const quantity = quantityOf(assignable)
-      const meter = meterFor(assignable)
-      if (value === undefined) return []
-      const factor = quantityData[quantity].unit === '%' ? 0.01 : 1
-      return [
-        {
-          quantity,
-          value: Number((value * factor).toPrecision(15)),
-          grade: meter ? 'measured' : 'display',
-          at,
-          ...(meter ? { meter } : {}),
-        },
-      ]
-    })
-    const display = Object.fromEntries(
-      displays.flatMap(([key]) => {
-        const value = read(`display ${key}`)
-        return value === undefined ? [] : [[key, value]]
-      }),
-    )
-    if (!values.length && !Object.keys(found).length)
-      found['V_A'] = 'Nothing is read yet: at least one value makes a reading.'
-    setFaults(found)
-    if (Object.keys(found).length) return
-    const entry: Entry = {
-      id: v7(),
-      kind: 'no load',
-      revision: revision.number,
-      at,
-      reading: {
-        mode,
+  const { field, submit, errorAt } = useCaptureForm({
+    draftKey: `draft no load ${trial.id} ${revision}`,
+    start: { mode: 'on' },
+    schema: NoLoadReading,
+    read: ({ number, text, report }) => {
+      const at = new Date().toISOString()
+      const values = fields.flatMap((assignable) => {
+        const value = number(assignable)
+        if (value === undefined) return []
+        const quantity = quantityOf(assignable)
+        const meter = meterFor(assignable)
+        return [
+          {
+            quantity,
+            value: Number((value * storedFactor(quantity)).toPrecision(15)),
+            grade: meter ? 'measured' : 'display',
+            at,
+            ...(meter ? { meter } : {}),
+          },
+        ]
+      })
+      const display = displays.flatMap(([key]) => {
+        const value = number(`display ${key}`)
+        return value === undefined ? [] : [[key, value] as const]
+      })
+      if (!values.length) report('V_A', 'Nothing is read yet: at least one value makes a reading.')
+      return {
+        mode: text('mode'),
         values,
-        ...(Object.keys(display).length ? { display } : {}),
-        ...(texts['note']?.trim() ? { note: texts['note'].trim() } : {}),
-      },
-    }
-    void capture(trial.id, [entry]).then(() => localStorage.removeItem(draftKey))
-    setTexts({})
-  }
-
+        display: display.length ? Object.fromEntries(display) : undefined,
+        note: text('note'),
+      }
+    },
+    entry: (reading) => ({ kind: 'no load', reading }),
+  })
   return (
-    <form noValidate onSubmit={submit} className="no-print">
+    <form noValidate onSubmit={(event) => void submit(event)} className="no-print">
       <h2>Read it</h2>
       <div className="grid grid-cols-2 gap-2">
-        {fields.map((assignable) => (
-          <TextField
-            key={assignable}
-            label={
-              assignable === 'idle I'
-                ? 'I: input current'
-                : `${assignable}: ${quantityData[quantityOf(assignable)].words}`
-            }
-            unit={quantityData[quantityOf(assignable)].unit}
-            hint={
-              revision.meters.find((meter) => meter.id === meterFor(assignable))?.name ??
-              'no meter: kept as its display'
-            }
-            inputMode="decimal"
-            value={texts[assignable] ?? ''}
-            onChange={(event) => type(assignable, event.target.value)}
-            error={faults[assignable]}
-          />
-        ))}
+        {fields.map((assignable) => {
+          const { words, unit } = quantityData[quantityOf(assignable)]
+          return (
+            <TextField
+              key={assignable}
+              label={assignable === 'idle I' ? 'I: input current' : `${assignable}: ${words}`}
+              unit={unit}
+              hint={
+                meters.find(({ id }) => id === meterFor(assignable))?.name ?? 'no meter: kept as its display'
+              }
+              inputMode="decimal"
+              {...field(assignable)}
+            />
+          )
+        })}
         {displays.map(([key, label, unit]) => (
           <TextField
             key={key}
             label={label}
             unit={unit}
             inputMode="decimal"
-            value={texts[`display ${key}`] ?? ''}
-            onChange={(event) => type(`display ${key}`, event.target.value)}
-            error={faults[`display ${key}`]}
+            {...field(`display ${key}`)}
+            error={errorAt(`display ${key}`) ?? errorAt(`display.${key}`)}
           />
         ))}
         <SelectField
           label="Mode"
-          value={mode}
-          onChange={(event) => setMode(event.target.value as typeof mode)}
+          {...field('mode')}
           options={[
             ['on', 'output on'],
             ['search', 'search mode'],
           ]}
         />
-        <TextField
-          label="Note"
-          value={texts['note'] ?? ''}
-          onChange={(event) => type('note', event.target.value)}
-        />
+        <TextField label="Note" {...field('note')} />
       </div>
       <button type="submit" className="action action-main mt-3">
         Capture

@@ -1,8 +1,8 @@
 import { TZDate } from '@date-fns/tz'
-import { Schedule, sentences } from '@even-watt/contract'
-import { useState, type FormEvent } from 'react'
-import { safeParse } from 'zod/mini'
+import { Schedule } from '@even-watt/contract'
+import { useForm } from 'react-hook-form'
 import { readNumber, SelectField, TextField, typed } from '../ui/form'
+import { contractResolver, type Report } from '../ui/resolver'
 
 type Field =
   | 'date'
@@ -36,51 +36,46 @@ function typedFrom(schedule: Schedule): Record<Field, string> {
   }
 }
 
-/** What was typed as a schedule, or the sentence for each field. */
-function read(
-  form: Record<Field, string>,
-  schedule: Schedule,
-): { next?: Schedule; faults: Map<string, string> } {
-  const faults = new Map<string, string>()
+/** A schedule from what was typed; what cannot be read is named at its field. */
+function contentOf(form: Record<Field, string>, schedule: Schedule, report: Report): unknown {
   const number = (field: Field, factor = 1) => {
     const { value, why } = readNumber(form[field])
-    if (why !== undefined) faults.set(field, why)
+    report(field, why)
     return value === undefined ? undefined : value * factor
   }
-  const date = /^(\d{4})-(\d\d)-(\d\d)$/.exec(form.date.trim())
-  const time = /^(\d?\d):(\d\d)$/.exec(form.time.trim())
-  if (!date) faults.set('date', 'Begins on: a date like 2026-03-12.')
-  if (!time) faults.set('time', 'Begins at: a time of day like 09:00.')
-  const charger = number('charger')
-  const content = {
+  const charge = number('charge', 0.01)
+  if (charge !== undefined && (charge < 0 || charge > 1))
+    report('charge', 'State of charge: from 0 to 100 %.')
+  return {
     ...schedule,
+    startsAt: startOf(form, report) ?? schedule.startsAt,
     timeZone: form.timeZone,
     opens: form.opens.trim(),
     closes: form.closes.trim(),
-    charge: number('charge', 0.01),
+    charge,
+    charger: number('charger'),
     settle: number('settle'),
     dwell: number('dwell'),
     reading: number('reading'),
     checkEvery: number('checkEvery'),
-    ...(charger === undefined ? {} : { charger }),
   }
-  if (charger === undefined) delete content.charger
-  if (date && time) {
-    const [year = 0, month = 0, day = 0] = date.slice(1).map(Number)
-    const [hours = 0, minutes = 0] = time.slice(1).map(Number)
-    const starts = new TZDate(year, month - 1, day, hours, minutes, form.timeZone)
-    if (starts.getMonth() !== month - 1 || hours > 23 || minutes > 59) {
-      faults.set('date', `Begins on: there is no ${form.date} ${form.time}.`)
-    } else content.startsAt = new Date(starts.getTime()).toISOString()
+}
+
+/** The moment it begins, as the clock of its time zone shows it. */
+function startOf(form: Record<Field, string>, report: Report): string | undefined {
+  const date = /^(\d{4})-(\d\d)-(\d\d)$/.exec(form.date.trim())
+  const time = /^(\d?\d):(\d\d)$/.exec(form.time.trim())
+  if (!date) report('date', 'Begins on: a date like 2026-03-12.')
+  if (!time) report('time', 'Begins at: a time of day like 09:00.')
+  if (!date || !time) return undefined
+  const [year = 0, month = 0, day = 0] = date.slice(1).map(Number)
+  const [hours = 0, minutes = 0] = time.slice(1).map(Number)
+  const starts = new TZDate(year, month - 1, day, hours, minutes, form.timeZone)
+  if (starts.getMonth() !== month - 1 || hours > 23 || minutes > 59) {
+    report('date', `Begins on: there is no ${form.date} ${form.time}.`)
+    return undefined
   }
-  const checked = safeParse(Schedule, content)
-  if (!checked.success) {
-    for (const { path, message } of sentences(checked.error)) {
-      if (!faults.has(path))
-        faults.set(path, path === 'charge' ? 'State of charge: from 0 to 100 %.' : message)
-    }
-  }
-  return checked.success && !faults.size ? { next: checked.data, faults } : { faults }
+  return new Date(starts.getTime()).toISOString()
 }
 
 interface Props {
@@ -90,23 +85,19 @@ interface Props {
 
 /** When, how full, and how long a step takes. */
 export function ScheduleForm({ schedule, onSave }: Props) {
-  const [form, setForm] = useState(() => typedFrom(schedule))
-  const [faults, setFaults] = useState<ReadonlyMap<string, string>>(new Map())
-  const field = (name: Field) => ({
-    value: form[name],
-    error: faults.get(name),
-    onChange: (event: { target: { value: string } }) => setForm({ ...form, [name]: event.target.value }),
+  const { register, handleSubmit, formState } = useForm<Record<Field, string>, unknown, Schedule>({
+    defaultValues: typedFrom(schedule),
+    reValidateMode: 'onSubmit',
+    resolver: contractResolver(Schedule, (form: Record<Field, string>, report) =>
+      contentOf(form, schedule, report),
+    ),
   })
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const { next, faults: found } = read(form, schedule)
-    setFaults(found)
-    if (next) onSave(next)
-  }
+  const field = (name: Field) => ({ ...register(name), error: formState.errors[name]?.message })
+  const submit = handleSubmit(onSave)
   return (
     <form
       noValidate
-      onSubmit={submit}
+      onSubmit={(event) => void submit(event)}
       className="grid grid-cols-2 items-start gap-3 md:grid-cols-4 lg:grid-cols-6"
     >
       <TextField label="Begins on" type="date" {...field('date')} />

@@ -30,7 +30,7 @@ export function LoadTestForm() {
     entry: (reading) => ({ kind: 'load test', reading }),
   })
   return (
-    <form noValidate onSubmit={submit} className="no-print mt-5">
+    <form noValidate onSubmit={(event) => void submit(event)} className="no-print mt-5">
       <h2>Add a load test</h2>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <SelectField

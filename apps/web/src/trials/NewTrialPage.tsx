@@ -1,12 +1,20 @@
-import { NewTrial, sentences, type Problem } from '@even-watt/contract'
-import { useState, type FormEvent } from 'react'
+import { NewTrial, type Problem } from '@even-watt/contract'
+import { useState } from 'react'
+import { useForm } from 'react-hook-form'
 import { Link, useNavigate } from 'react-router'
 import { v7 } from 'uuid'
-import { safeParse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
 import { SelectField, TextField } from '../ui/form'
 import { ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
+import { contractResolver } from '../ui/resolver'
+
+interface Form {
+  unit: string
+  rig: string
+  title: string
+  by: string
+}
 
 /** A trial from a unit and a rig; both are frozen into it. */
 export function NewTrialPage() {
@@ -15,42 +23,33 @@ export function NewTrialPage() {
   const [start] = api.useStartTrialMutation()
   const navigate = useNavigate()
   const [id] = useState(() => v7())
-  const [form, setForm] = useState({
-    unit: '',
-    rig: '',
-    title: '',
-    by: localStorage.getItem('initials') ?? '',
-  })
   const [problem, setProblem] = useState<Problem>()
-  const errorAt = (path: string) => problem?.fields?.find((field) => field.path === path)?.message
-  const set = (patch: Partial<typeof form>) => setForm({ ...form, ...patch })
-
-  const submit = async (event: FormEvent) => {
-    event.preventDefault()
-    const unit = units.find((candidate) => candidate.id === form.unit)
-    const wanted = safeParse(NewTrial, { ...form, id, title: form.title || (unit?.name ?? '') })
-    const fields = [
-      ...(form.unit ? [] : [{ path: 'unit', message: 'Choose the unit to test.' }]),
-      ...(form.rig ? [] : [{ path: 'rig', message: 'Choose the rig it stands on.' }]),
-      ...(wanted.success
-        ? []
-        : sentences(wanted.error).filter(
-            (field) => field.path !== 'unit' && field.path !== 'rig' && field.path !== 'title',
-          )),
-    ]
-    if (!wanted.success || fields.length) {
-      setProblem({ type: 'about:blank', title: 'The trial cannot start yet.', status: 422, fields })
-      return
-    }
-    try {
-      await start(wanted.data).unwrap()
-      localStorage.setItem('initials', form.by)
-      await navigate(`/trials/${id}/look-over`)
-    } catch (error) {
-      setProblem(problemOf(error))
-    }
-  }
-
+  const { register, handleSubmit, formState } = useForm<Form, unknown, NewTrial>({
+    defaultValues: { unit: '', rig: '', title: '', by: localStorage.getItem('initials') ?? '' },
+    resolver: contractResolver(NewTrial, (form: Form, report) => {
+      if (!form.unit) report('unit', 'Choose the unit to test.')
+      if (!form.rig) report('rig', 'Choose the rig it stands on.')
+      const name = units.find((unit) => unit.id === form.unit)?.name
+      // Without a unit there is no name to stand in for the title, and that is said at the unit.
+      return { ...form, id, title: form.title.trim() || (name ?? 'untitled') }
+    }),
+  })
+  const field = (name: keyof Form) => ({
+    ...register(name),
+    error: formState.errors[name]?.message,
+  })
+  const submit = handleSubmit(
+    async (wanted) => {
+      try {
+        await start(wanted).unwrap()
+        localStorage.setItem('initials', wanted.by)
+        await navigate(`/trials/${id}/look-over`)
+      } catch (error) {
+        setProblem(problemOf(error))
+      }
+    },
+    () => setProblem({ type: 'about:blank', title: 'The trial cannot start yet.', status: 422 }),
+  )
   const choose = (documents: readonly { id: string; name: string }[], what: string) => [
     ['', `choose a ${what}`] as const,
     ...documents.map((document) => [document.id, document.name] as const),
@@ -63,51 +62,16 @@ export function NewTrialPage() {
       </p>
       <form noValidate onSubmit={(event) => void submit(event)} className="grid max-w-xl gap-3">
         {problem && <ProblemNotice problem={problem} />}
-        <SelectField
-          label="Unit"
-          value={form.unit}
-          onChange={(event) => set({ unit: event.target.value })}
-          options={choose(units, 'unit')}
-          error={errorAt('unit')}
-        />
-        {units.length === 0 && (
-          <p>
-            There is no unit yet:{' '}
-            <Link className="plain-link" to="/units/new">
-              add one
-            </Link>{' '}
-            first.
-          </p>
-        )}
-        <SelectField
-          label="Rig"
-          value={form.rig}
-          onChange={(event) => set({ rig: event.target.value })}
-          options={choose(rigs, 'rig')}
-          error={errorAt('rig')}
-        />
-        {rigs.length === 0 && (
-          <p>
-            There is no rig yet:{' '}
-            <Link className="plain-link" to="/rigs/new">
-              add one
-            </Link>{' '}
-            first.
-          </p>
-        )}
+        <SelectField label="Unit" {...field('unit')} options={choose(units, 'unit')} />
+        {units.length === 0 && <None what="unit" path="/units/new" />}
+        <SelectField label="Rig" {...field('rig')} options={choose(rigs, 'rig')} />
+        {rigs.length === 0 && <None what="rig" path="/rigs/new" />}
         <TextField
           label="Title"
-          value={form.title}
-          onChange={(event) => set({ title: event.target.value })}
+          {...field('title')}
           placeholder="the unit’s name, unless you say otherwise"
-          error={errorAt('title')}
         />
-        <TextField
-          label="Your initials"
-          value={form.by}
-          onChange={(event) => set({ by: event.target.value })}
-          error={errorAt('by')}
-        />
+        <TextField label="Your initials" {...field('by')} />
         <div>
           <button type="submit" className="action action-main">
             Start
@@ -117,3 +81,13 @@ export function NewTrialPage() {
     </Page>
   )
 }
+
+const None = ({ what, path }: { what: string; path: string }) => (
+  <p>
+    There is no {what} yet:{' '}
+    <Link className="plain-link" to={path}>
+      add one
+    </Link>{' '}
+    first.
+  </p>
+)

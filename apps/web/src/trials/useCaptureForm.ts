@@ -1,17 +1,21 @@
-import { sentences, type Entry } from '@even-watt/contract'
-import { useState, type FormEvent } from 'react'
+import type { Entry } from '@even-watt/contract'
+import { useEffect, useState } from 'react'
+import { get, useForm } from 'react-hook-form'
 import { v7 } from 'uuid'
-import { safeParse, type ZodMiniType } from 'zod/mini'
+import type { ZodMiniType } from 'zod/mini'
 import { capture } from '../outbox/outbox'
 import { readNumber } from '../ui/form'
+import { contractResolver, type Report } from '../ui/resolver'
 import { useTrial } from './useTrial'
 
-type Typed = Readonly<Record<string, string>>
+type Typed = Record<string, string>
 
 interface Read {
   /** The number typed in a field; what cannot be read is named at it and left out. */
   readonly number: (name: string) => number | undefined
   readonly text: (name: string) => string | undefined
+  /** Says what is wrong at a field. */
+  readonly report: Report
 }
 
 interface Options<Reading> {
@@ -20,39 +24,61 @@ interface Options<Reading> {
   /** The reading from what was typed. */
   readonly read: (from: Read) => unknown
   readonly entry: (reading: Reading) => Omit<Entry, 'id' | 'revision' | 'at'>
-  readonly onCaptured?: () => void
+  /** Keeps what is typed in the browser under this name until it is captured. */
+  readonly draftKey?: string
+}
+
+function readDraft(key: string): Typed {
+  const kept = localStorage.getItem(key)
+  return kept === null ? {} : (JSON.parse(kept) as Typed)
 }
 
 /** A small form whose content becomes one entry of the record: every fault at its field, nothing typed lost. */
-export function useCaptureForm<Reading>({ start, schema, read, entry, onCaptured }: Options<Reading>) {
+export function useCaptureForm<Reading>({ start, schema, read, entry, draftKey }: Options<Reading>) {
   const { trial, analysis } = useTrial()
-  const [form, setForm] = useState<Typed>(start)
-  const [faults, setFaults] = useState<ReadonlyMap<string, string>>(new Map())
-  const field = (name: string) => ({
-    value: form[name] ?? '',
-    onChange: (event: { target: { value: string } }) => setForm({ ...form, [name]: event.target.value }),
-    error: faults.get(name),
+  const [kept] = useState(() => (draftKey === undefined ? start : { ...start, ...readDraft(draftKey) }))
+  const form = useForm<Typed, unknown, Reading>({
+    defaultValues: kept,
+    reValidateMode: 'onSubmit',
+    resolver: contractResolver(schema, (typed: Typed, report) =>
+      read({
+        number: (name) => {
+          const { value, why } = readNumber(typed[name])
+          report(name, why)
+          return value
+        },
+        text: (name) => typed[name]?.trim() || undefined,
+        report,
+      }),
+    ),
   })
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const found = new Map<string, string>()
-    const content = read({
-      number: (name) => {
-        const { value, why } = readNumber(form[name])
-        if (why !== undefined) found.set(name, why)
-        return value
-      },
-      text: (name) => form[name]?.trim() || undefined,
-    })
-    const checked = safeParse(schema, content)
-    if (!checked.success) {
-      for (const { path, message } of sentences(checked.error)) if (!found.has(path)) found.set(path, message)
-    }
-    setFaults(found)
-    if (!checked.success || found.size) return
-    const base = { id: v7(), revision: analysis.record.revision.number, at: new Date().toISOString() }
-    void capture(trial.id, [{ ...base, ...entry(checked.data) } as Entry])
-    onCaptured?.()
+  useEffect(
+    () =>
+      draftKey === undefined
+        ? undefined
+        : form.subscribe({
+            formState: { values: true, isDirty: true },
+            callback: ({ values, isDirty }) => {
+              if (isDirty) localStorage.setItem(draftKey, JSON.stringify(values))
+            },
+          }),
+    [form, draftKey],
+  )
+  const { errors } = form.formState
+  const errorAt = (name: string) => {
+    const fault = get(errors, name) as { message?: string } | undefined
+    return typeof fault?.message === 'string' ? fault.message : undefined
   }
-  return { form, field, submit, faults }
+  const submit = form.handleSubmit((reading) => {
+    const base = { id: v7(), revision: analysis.record.revision.number, at: new Date().toISOString() }
+    void capture(trial.id, [{ ...base, ...entry(reading) } as Entry])
+    if (draftKey !== undefined) localStorage.removeItem(draftKey)
+    form.reset(start)
+  })
+  return {
+    form,
+    submit,
+    errorAt,
+    field: (name: string) => ({ ...form.register(name), error: errorAt(name) }),
+  }
 }

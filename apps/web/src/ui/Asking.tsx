@@ -1,5 +1,5 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
-import { useState, type FormEvent } from 'react'
+import { useForm, useWatch } from 'react-hook-form'
 import { TextField } from './form'
 
 interface Props {
@@ -13,28 +13,21 @@ interface Props {
 
 /** Asks for a reason in words; nothing is taken back, kept or changed without one. */
 export function Asking({ open, title, label, action, onAnswer, onClose }: Props) {
-  const [why, setWhy] = useState('')
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    if (!why.trim()) return
-    onAnswer(why.trim())
-    setWhy('')
-  }
+  const { register, handleSubmit, reset, control } = useForm({ defaultValues: { why: '' } })
+  const why = useWatch({ control, name: 'why' })
+  const submit = handleSubmit((answer) => {
+    if (!answer.why.trim()) return
+    onAnswer(answer.why.trim())
+    reset()
+  })
   return (
     <Dialog open={open} onClose={onClose} className="relative z-40">
       <div className="fixed inset-0 bg-ground/70" aria-hidden="true" />
       <div className="fixed inset-0 flex items-start justify-center p-4 pt-[18vh]">
         <DialogPanel className="w-full max-w-md border border-ink bg-raised p-4">
-          <form onSubmit={submit}>
+          <form onSubmit={(event) => void submit(event)}>
             <DialogTitle className="text-lg font-bold">{title}</DialogTitle>
-            <TextField
-              label={label}
-              value={why}
-              maxLength={300}
-              onChange={(event) => setWhy(event.target.value)}
-              autoFocus
-              className="mt-2"
-            />
+            <TextField label={label} {...register('why')} maxLength={300} autoFocus className="mt-2" />
             <div className="mt-3 flex gap-2">
               <button type="submit" className="action action-main" disabled={!why.trim()}>
                 {action}

@@ -7,7 +7,8 @@ import type { Edit } from '../api/api'
 import { DocumentFrame } from './DocumentFrame'
 import { Loaded, type QueryState } from './Loaded'
 import { Notice } from './Notice'
-import { useDocumentForm, type Report } from './useDocumentForm'
+import type { Report } from './resolver'
+import { useDocumentForm } from './useDocumentForm'
 
 interface Stored {
   readonly id: string

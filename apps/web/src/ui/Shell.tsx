@@ -1,13 +1,15 @@
-import { lazy, Suspense, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, NavLink, Outlet } from 'react-router'
 import { OutboxMark } from '../outbox/OutboxMark'
 import { useKey } from './keys'
 import { setTheme, useTheme } from './theme'
 import { type Stage } from '../stage'
 
-// Opened by a key, after the screen stands.
-const KeyList = lazy(async () => ({ default: (await import('./KeyList')).KeyList }))
-const Palette = lazy(async () => ({ default: (await import('./Palette')).Palette }))
+// Opened by a key: fetched once the screen stands, so that they are there when asked for.
+const loadKeyList = async () => ({ default: (await import('./KeyList')).KeyList })
+const loadPalette = async () => ({ default: (await import('./Palette')).Palette })
+const KeyList = lazy(loadKeyList)
+const Palette = lazy(loadPalette)
 
 const sections = [
   ['/', 'Bench'],
@@ -23,6 +25,10 @@ export function Shell({ stages }: { stages: readonly Stage[] }) {
   const [open, setOpen] = useState<'palette' | 'keys' | undefined>()
   const theme = useTheme()
   const close = () => setOpen(undefined)
+  useEffect(() => {
+    const waiting = setTimeout(() => void Promise.all([loadKeyList(), loadPalette()]), 300)
+    return () => clearTimeout(waiting)
+  }, [])
   useKey(
     (event) => (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k',
     () => setOpen('palette'),

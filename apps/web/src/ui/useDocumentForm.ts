@@ -1,11 +1,9 @@
-import { sentences, type Problem } from '@even-watt/contract'
+import type { Problem } from '@even-watt/contract'
 import { useEffect, useState } from 'react'
-import { useForm, type DefaultValues, type FieldValues, type Path, type UseFormReturn } from 'react-hook-form'
-import { safeParse, type ZodMiniType } from 'zod/mini'
+import { get, useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form'
+import type { ZodMiniType } from 'zod/mini'
 import { problemOf } from '../api/api'
-
-/** Adds a sentence to a field of the form, by its path. */
-export type Report = (path: string, why: string | undefined) => void
+import { contractResolver, faultsOf, type Report } from './resolver'
 
 interface Options<Form extends FieldValues, Content> {
   /** Names the draft kept in the browser. */
@@ -46,8 +44,13 @@ export function useDocumentForm<Form extends FieldValues, Content>({
   const [draft] = useState(() => readDraft<Form>(draftKey))
   const [restored, setRestored] = useState(draft !== undefined)
   const [problem, setProblem] = useState<Problem>()
-  const [errors, setErrors] = useState<ReadonlyMap<string, string>>(new Map())
-  const form = useForm<Form>({ defaultValues: (draft ?? start) as DefaultValues<Form> })
+  const form = useForm<Form, unknown, Content>({
+    defaultValues: (draft ?? start) as DefaultValues<Form>,
+    resolver: contractResolver(schema, fromForm),
+    reValidateMode: 'onSubmit',
+  })
+  // Read here, so that the form is drawn again when a fault comes or goes.
+  const { errors } = form.formState
 
   useEffect(
     () =>
@@ -60,39 +63,33 @@ export function useDocumentForm<Form extends FieldValues, Content>({
     [form, draftKey],
   )
 
-  const submit = async () => {
-    const found = new Map<string, string>()
-    const content = fromForm(form.getValues(), (path, why) => {
-      if (why !== undefined) found.set(path, why)
-    })
-    const result = safeParse(schema, content)
-    if (!result.success) {
-      for (const { path, message } of sentences(result.error)) if (!found.has(path)) found.set(path, message)
-    }
-    setErrors(found)
-    const first = [...found.keys()][0]
-    if (first !== undefined) {
+  const submit = form.handleSubmit(
+    async (content) => {
+      try {
+        await save(content)
+        sessionStorage.removeItem(draftKey)
+        setProblem(undefined)
+      } catch (error) {
+        setProblem(problemOf(error))
+      }
+    },
+    (found) => {
+      const fields = faultsOf(found)
       setProblem({
         type: 'about:blank',
         status: 422,
-        title: found.size === 1 ? 'One field needs another look.' : `${found.size} fields need another look.`,
-        fields: [...found].map(([path, message]) => ({ path, message })),
+        title:
+          fields.length === 1
+            ? 'One field needs another look.'
+            : `${fields.length} fields need another look.`,
+        fields,
       })
-      form.setFocus(first as Path<Form>)
-      return
-    }
-    if (!result.success) return
-    try {
-      await save(result.data)
-      sessionStorage.removeItem(draftKey)
-      setProblem(undefined)
-    } catch (error) {
-      setProblem(problemOf(error))
-    }
-  }
+    },
+  )
 
   return {
-    form,
+    // What it is submitted as is this hook's own business.
+    form: form as unknown as UseFormReturn<Form>,
     submit,
     problem,
     restored,
@@ -101,6 +98,9 @@ export function useDocumentForm<Form extends FieldValues, Content>({
       form.reset(start as DefaultValues<Form>)
       setRestored(false)
     },
-    errorAt: (path) => errors.get(path),
+    errorAt: (path) => {
+      const fault = get(errors, path) as { message?: string } | undefined
+      return typeof fault?.message === 'string' ? fault.message : undefined
+    },
   }
 }

@@ -1,7 +1,7 @@
 import type { Claim, Unit } from '@even-watt/contract'
 import { parseMeasure } from '@even-watt/core'
 import { readNumber, typed } from '../ui/form'
-import type { Report } from '../ui/useDocumentForm'
+import type { Report } from '../ui/resolver'
 
 /** A unit as typed: everything is text until it is saved. */
 export interface UnitForm {

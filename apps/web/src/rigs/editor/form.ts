@@ -1,7 +1,7 @@
 import type { Battery, Conductor, PathElement, Rig } from '@even-watt/contract'
 import { flexibleStranding, formatGauge, parseGauge, parseMeasure } from '@even-watt/core'
 import { readNumber, typed } from '../../ui/form'
-import type { Report } from '../../ui/useDocumentForm'
+import type { Report } from '../../ui/resolver'
 
 export interface ConductorForm {
   gauge: string

@@ -11,7 +11,7 @@ export function SurveyForm() {
   const { rig, meters } = analysis.record.revision
   const { voltmeters, ammeters, usual } = dcMeters(rig, meters)
   const elements = placed(rig)
-  const { form, field, submit, faults } = useCaptureForm({
+  const { form, field, submit, errorAt } = useCaptureForm({
     start: {
       method: 'across',
       voltmeter: usual.voltmeter,
@@ -37,11 +37,11 @@ export function SurveyForm() {
     },
     entry: (reading) => ({ kind: 'survey', reading }),
   })
-  const across = form['method'] !== 'points'
+  const across = form.watch('method') !== 'points'
   if (!elements.length)
     return <p>This rig has no element between posts and terminals: draw its path first.</p>
   return (
-    <form noValidate onSubmit={submit} className="no-print mt-5">
+    <form noValidate onSubmit={(event) => void submit(event)} className="no-print mt-5">
       <h2>Add a survey</h2>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <SelectField
@@ -82,7 +82,7 @@ export function SurveyForm() {
         ))}
         <TextField label="Note" {...field('note')} className="col-span-full" />
       </div>
-      {faults.has('readings') && <Notice kind="problem">{faults.get('readings')}</Notice>}
+      {errorAt('readings') && <Notice kind="problem">{errorAt('readings')}</Notice>}
       <button type="submit" className="action action-main mt-3">
         Capture
       </button>

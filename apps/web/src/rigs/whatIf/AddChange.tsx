@@ -1,7 +1,9 @@
-import type { StoredRig, RigChange } from '@even-watt/contract'
-import { useState } from 'react'
+import { RigChange, type StoredRig } from '@even-watt/contract'
+import { useForm, useWatch } from 'react-hook-form'
 import { placed, isCable, parseGauge, describeElement } from '@even-watt/core'
 import { readNumber, SelectField, TextField } from '../../ui/form'
+import { contractResolver } from '../../ui/resolver'
+
 const kinds = [
   ['remake', 'remake a joint'],
   ['cable', 'another cable'],
@@ -11,64 +13,55 @@ const kinds = [
 ] as const
 
 type Kind = (typeof kinds)[number][0]
+type Form = Record<string, string> & { kind: Kind }
 
 /** One more change to try. */
 export function AddChange({ rig, onAdd }: { rig: StoredRig; onAdd: (change: RigChange) => void }) {
-  const [kind, setKind] = useState<Kind>('remake')
   const joints = placed(rig).filter(({ element }) => !isCable(element))
   const leads = placed(rig).filter(({ element }) => isCable(element))
-  const [form, setForm] = useState<Readonly<Record<string, string>>>({})
-  const [why, setWhy] = useState<ReadonlyMap<string, string>>(new Map())
-  const field = (name: string) => ({
-    value: form[name] ?? '',
-    onChange: (event: { target: { value: string } }) => setForm({ ...form, [name]: event.target.value }),
-    error: why.get(name),
-  })
-  const add = () => {
-    const faults = new Map<string, string>()
-    const number = (name: string, factor = 1): number => {
-      const { value, why: fault } = readNumber(form[name])
-      if (fault !== undefined || value === undefined || value <= 0) {
-        faults.set(name, fault ?? 'A number above 0 is needed here.')
-        return NaN
+  const { register, handleSubmit, control, formState } = useForm<Form, unknown, RigChange>({
+    defaultValues: { kind: 'remake' },
+    reValidateMode: 'onSubmit',
+    resolver: contractResolver(RigChange, (form: Form, report) => {
+      const number = (name: string, factor = 1): number => {
+        const { value, why } = readNumber(form[name])
+        if (value === undefined || value <= 0) report(name, why ?? 'A number above 0 is needed here.')
+        return (value ?? 1) * factor
       }
-      return value * factor
-    }
-    const change = ((): RigChange | undefined => {
-      switch (kind) {
+      switch (form.kind) {
         case 'remake':
-          return { kind, element: form['joint'] || joints[0]?.element.id || '' }
+          return { kind: form.kind, element: form['joint'] || joints[0]?.element.id }
         case 'cable': {
-          const element = leads.find((one) => one.element.id === form['lead']) ?? leads[0]
+          const lead = (leads.find(({ element }) => element.id === form['lead']) ?? leads[0])?.element
           const gauge = parseGauge(form['gauge'] ?? '')
-          if (!gauge.ok) faults.set('gauge', gauge.why)
-          if (!gauge.ok || !element || !isCable(element.element)) return undefined
-          const old = element.element.conductors[0]
-          if (!old) return undefined
+          if (!gauge.ok) report('gauge', gauge.why)
+          const old = lead && isCable(lead) ? lead.conductors[0] : undefined
+          if (!gauge.ok || !lead || !old) return undefined
           const length = form['length']?.trim() ? number('length') : old.length
-          return { kind, element: element.element.id, conductor: { ...old, gauge: gauge.gauge, length } }
+          return { kind: form.kind, element: lead.id, conductor: { ...old, gauge: gauge.gauge, length } }
         }
         case 'battery':
           return {
-            kind,
+            kind: form.kind,
             name: form['name']?.trim() || 'another battery',
             rest: number('rest'),
             resistance: number('resistance', 0.001),
             link: number('link', 0.001),
           }
         case 'support':
-          return { kind, current: number('current') }
+          return { kind: form.kind, current: number('current') }
         case 'take-off':
           return {
-            kind,
+            kind: form.kind,
             positiveAt: Number(form['positiveAt'] ?? 0),
             negativeAt: Number(form['negativeAt'] ?? 0),
           }
       }
-    })()
-    setWhy(faults)
-    if (change && !faults.size) onAdd(change)
-  }
+    }),
+  })
+  const kind = useWatch({ control, name: 'kind' })
+  const field = (name: string) => ({ ...register(name), error: formState.errors[name]?.message })
+  const add = () => void handleSubmit(onAdd)()
   const strings = rig.bank.strings.map(
     (string, i) => [String(i), `${i + 1}: ${string[0]?.name ?? ''}`] as const,
   )
@@ -79,12 +72,7 @@ export function AddChange({ rig, onAdd }: { rig: StoredRig; onAdd: (change: RigC
     list.map(({ element }) => [element.id, `${element.name} (${describeElement(element)})`] as const)
   return (
     <div className="no-print grid grid-cols-2 items-end gap-3 md:grid-cols-4 lg:grid-cols-6">
-      <SelectField
-        label="Change"
-        value={kind}
-        onChange={(event) => setKind(event.target.value as Kind)}
-        options={possible}
-      />
+      <SelectField label="Change" {...register('kind')} options={possible} />
       {kind === 'remake' && (
         <SelectField label="Which" {...field('joint')} options={named(joints)} className="md:col-span-2" />
       )}
