@@ -1,5 +1,6 @@
-import tseslint from 'typescript-eslint'
+import { createNodeResolver, importX } from 'eslint-plugin-import-x'
 import hooks from 'eslint-plugin-react-hooks'
+import tseslint from 'typescript-eslint'
 
 /** The arrows of the architecture: each layer may import only what stands here. */
 const forbid = (files, names, why, options = {}) => ({
@@ -13,6 +14,73 @@ const forbid = (files, names, why, options = {}) => ({
 })
 
 const tests = ['**/*.test.ts', '**/*.test.tsx']
+
+/**
+ * The folders of a layer from the most basic up: each may import those before it, so that no circle of folders can
+ * form. A new subject finds its place here.
+ */
+const ranks = {
+  'packages/core/src': [
+    'entry',
+    'meters',
+    'conductors',
+    'figures',
+    'loads',
+    'trials',
+    'oddities',
+    'evidence',
+    'units',
+    'findings',
+    'supply',
+    'rigs',
+    'noLoad',
+    'ladder',
+    'attribution',
+    'safety',
+    'compare',
+    'limits',
+    'plan',
+    'schedule',
+    'motors',
+    'endurance',
+    'ports',
+  ],
+  'apps/web/src': [
+    'api',
+    'outbox',
+    'ui',
+    'method',
+    'oddities',
+    'attribution',
+    'compare',
+    'trials',
+    'conductors',
+    'meters',
+    'loads',
+    'units',
+    'findings',
+    'rigs',
+    'supply',
+    'safety',
+    'plan',
+    'noLoad',
+    'ladder',
+    'readings',
+    'schedule',
+    'motors',
+    'report',
+    'bench',
+  ],
+  'apps/server/src': ['database', 'http', 'documents', 'units', 'meters', 'rigs', 'loads', 'trials', 'demo'],
+}
+
+const zones = Object.entries(ranks).flatMap(([layer, folders]) =>
+  folders.slice(0, -1).map((folder, i) => ({
+    target: `./${layer}/${folder}/**/!(stage).{ts,tsx}`,
+    from: folders.slice(i + 1).map((above) => `./${layer}/${above}/**/*`),
+    message: `In ${layer}, ${folder} stands below this folder (ranks in eslint.config.mjs).`,
+  })),
+)
 
 export default tseslint.config(
   { ignores: ['**/dist', '**/node_modules', 'test-results', 'playwright-report'] },
@@ -28,6 +96,34 @@ export default tseslint.config(
       // RTK Query names an endpoint without argument so.
       '@typescript-eslint/no-invalid-void-type': 'off',
       eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['packages/*/src/**/*.ts', 'apps/*/src/**/*.{ts,tsx}'],
+    ignores: tests,
+    plugins: { 'import-x': importX },
+    settings: {
+      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.tsx', '.js'] })],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+    },
+    rules: {
+      // What a stage loads lazily may import what the stage lists.
+      'import-x/no-cycle': ['error', { allowUnsafeDynamicCyclicDependency: true }],
+      'import-x/no-extraneous-dependencies': 'error',
+      'import-x/no-restricted-paths': [
+        'error',
+        {
+          basePath: import.meta.dirname,
+          zones: [
+            ...zones,
+            {
+              target: './apps/web/src/**/*Page.tsx',
+              from: './apps/web/src/!(ui)/**/*Page.tsx',
+              message: 'No page imports another: what both show stands in a file of its own.',
+            },
+          ],
+        },
+      ],
     },
   },
   { files: ['**/*.mjs', '**/*.js'], ...tseslint.configs.disableTypeChecked },

@@ -5,7 +5,7 @@ import { medianTime, say } from './report'
 const kinds = ['element', 'filament', 'electronic'] as const
 
 /** A shelf of 30 loads with 4 settings each and 12 targets, by chance from a seed. */
-export function largeQuestion(seed: number): Question {
+function largeQuestion(seed: number): Question {
   const random = seeded(seed)
   const loads = Array.from({ length: 30 }, (_, i): PlanLoad => ({
     id: String(i),

@@ -17,8 +17,7 @@ export interface Progress {
 }
 
 /** Where a stage's part stands in the report: before all, with the unit, under each rig, or after all. */
-export const reportPlaces = ['answer', 'unit', 'rig', 'end'] as const
-export type ReportPlace = (typeof reportPlaces)[number]
+export type ReportPlace = 'answer' | 'unit' | 'rig' | 'end'
 
 export interface ReportProps {
   readonly state: TrialState

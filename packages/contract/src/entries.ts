@@ -10,7 +10,7 @@ import { Id, instant, whole, words } from './shared'
 import { LoadTest } from './supply'
 
 /** Every kind of entry and what it carries. A new kind is one line here; all else is derived. */
-export const entryKinds = {
+const entryKinds = {
   'no load': NoLoadReading,
   ladder: LadderReading,
   motors: MotorAttempt,
@@ -64,7 +64,7 @@ export const Entry = z.discriminatedUnion(
   `Kind of entry: one of ${[...Object.keys(entryKinds), 'take back', 'keep'].join(', ')}.`,
 )
 export type Entry = z.infer<typeof Entry>
-export type EntryKind = Entry['kind']
+type EntryKind = Entry['kind']
 export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>
 
 /** Whether an entry carries a reading, rather than speaking of another entry. */

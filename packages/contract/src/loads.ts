@@ -16,12 +16,11 @@ export const LoadKind = oneOf('Kind of load', loadKinds)
 export type LoadKind = z.infer<typeof LoadKind>
 
 /** One way a load can be set, with the watts on its label. */
-export const LoadSetting = z.object({
+const LoadSetting = z.object({
   id: Id,
   name: z.string('Setting: some words.').check(z.trim(), z.maxLength(60, 'Setting: 60 characters at most.')),
   watts: positive('Label watts', 20_000),
 })
-export type LoadSetting = z.infer<typeof LoadSetting>
 
 /** An appliance of the tester's own (handbook §14). */
 export const Load = z.object({

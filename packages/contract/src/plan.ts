@@ -3,7 +3,7 @@ import { LoadUse } from './loads'
 import { Id, positive, whole } from './shared'
 
 /** One step of a plan: what is to be connected, and whether the tester fixed it. */
-export const PlannedUse = z.object({
+const PlannedUse = z.object({
   /** W. */
   target: positive('Target, W', 1e6),
   uses: z.array(LoadUse).check(z.maxLength(60, 'Loads of a step: 60 at most.')),
@@ -11,7 +11,6 @@ export const PlannedUse = z.object({
   expected: z.number('Expected watts: a number.').check(z.gte(0)),
   locked: z.boolean(),
 })
-export type PlannedUse = z.infer<typeof PlannedUse>
 
 /** The ladder as it is planned. */
 export const LadderPlanned = z.object({

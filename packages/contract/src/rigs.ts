@@ -5,9 +5,9 @@ import { Id, instant, number, oneOf, positive, text, whole, words } from './shar
 import { Bank, Support } from './supply'
 
 /** Joints and connections: what they should measure is a matter of workmanship. */
-export const jointKinds = ['lug', 'jaw clamp', 'terminal', 'connector'] as const
+const jointKinds = ['lug', 'jaw clamp', 'terminal', 'connector'] as const
 /** Devices with a rating printed on them. */
-export const deviceKinds = ['fuse', 'breaker', 'shunt', 'isolator'] as const
+const deviceKinds = ['fuse', 'breaker', 'shunt', 'isolator'] as const
 export const elementKinds = ['cable', ...jointKinds, ...deviceKinds] as const
 export type ElementKind = (typeof elementKinds)[number]
 

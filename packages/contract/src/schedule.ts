@@ -77,11 +77,11 @@ export const Schedule = z.object({
 export type Schedule = z.infer<typeof Schedule>
 
 /** Stretches that the schedule itself puts before a block. */
-export const placedParts = ['recharge', 'cool-down', 'draw down', 'overnight'] as const
+const placedParts = ['recharge', 'cool-down', 'draw down', 'overnight'] as const
 export const PlacedPart = oneOf('Part', placedParts)
 export type PlacedPart = z.infer<typeof PlacedPart>
 
-export const runActions = ['start', 'pause', 'resume', 'finish', 'skip', 'check-in'] as const
+const runActions = ['start', 'pause', 'resume', 'finish', 'skip', 'check-in'] as const
 
 /** What really happened to a block, and when. */
 export const RunEvent = z.object({

@@ -50,10 +50,6 @@ export const oneOf = <const T extends readonly string[]>(what: string, values: T
 export const instant = (what: string) =>
   z.iso.datetime({ error: `${what}: a date and time in UTC, like 2026-03-12T09:12:00Z.` })
 
-/** Fields every stored document carries beside its own content. */
-export const Stored = z.object({ id: Id, version: whole('Version', 1, 1_000_000_000) })
-export type Stored = z.infer<typeof Stored>
-
 /** Sent with an edit: the version it was made from. A mismatch is shown, never overwritten. */
 export const EditedFrom = z.object({ editedFrom: whole('Edited from version', 0, 1_000_000_000) })
 

@@ -57,8 +57,7 @@ const Busbars = z.object({
   leads: z.array(resistance('Leads to the busbars')).check(z.maxLength(16)),
 })
 
-export const Join = z.discriminatedUnion('kind', [InLine, Busbars], 'Arrangement: in line or busbars.')
-export type Join = z.infer<typeof Join>
+const Join = z.discriminatedUnion('kind', [InLine, Busbars], 'Arrangement: in line or busbars.')
 
 export const Bank = z
   .object({

@@ -47,7 +47,7 @@ export const unitKinds = ['inverter', 'inverter-charger', 'power station'] as co
 export const phases = ['single', 'split'] as const
 export const waves = ['sine', 'stepped', 'unstated'] as const
 
-export const Provenance = z.object({
+const Provenance = z.object({
   how: oneOf('How it came', ['bought', 'lent', 'given by the maker'] as const),
   preProduction: z.boolean(),
   note: text('Note on where it came from', 500),

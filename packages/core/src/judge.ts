@@ -13,7 +13,7 @@ export interface ClaimFindings {
 const judges = allOf('judges')
 
 /** Judges one claim on one revision. */
-export function judgeClaim(
+function judgeClaim(
   claim: Claim,
   analysis: Analysis,
   settings: Pick<TrialSettings, 'hold' | 'limiters'>,

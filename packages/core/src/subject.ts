@@ -7,7 +7,7 @@ import type { Analysis, PartName } from './trials'
 export type CsvRow = Readonly<Record<string, string | number | undefined>>
 
 /** A kind of entry, and how its reading stands in a row of the CSV; null: it stands in none. */
-export type KindsBrought = {
+type KindsBrought = {
   readonly [K in ReadingKind]?: ((reading: EntryOf<K>['reading']) => CsvRow) | null
 }
 

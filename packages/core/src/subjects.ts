@@ -40,11 +40,15 @@ type Brought<Field extends keyof Subject> = (typeof subjects)[number] extends in
     : never
   : never
 
-/** Kinds of entry, parts of the analysis and promises that no subject brings: the compiler names them here. */
+/** Kinds of entry, parts of the analysis and promises that no subject brings. */
 type Forgotten =
   | Exclude<ReadingKind, Brought<'kinds'>>
   | Exclude<PartName, Brought<'parts'>>
   | Exclude<ClaimQuantity, Brought<'judges'>>
+/**
+ * The compiler names here what was forgotten; nothing reads it.
+ * @public
+ */
 export const forgotten: [Forgotten] extends [never] ? 'nothing' : Forgotten = 'nothing'
 
 /** What all subjects bring of one field, under one roof; `forgotten` holds that none is missing. */

@@ -20,8 +20,8 @@ export interface Column {
 }
 
 /** Widths of what stands before the first column, under the bank. */
-export const stepWidth = 46
-export const loadWidth = 216
+const stepWidth = 46
+const loadWidth = 216
 
 export const columns: readonly Column[] = [
   {

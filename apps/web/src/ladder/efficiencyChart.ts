@@ -14,6 +14,7 @@ import type {
   LineSeriesOption,
   ScatterSeriesOption,
 } from '../ui/chart/engine'
+import { axis } from '../ui/chart/axis'
 import type { ChartTheme } from '../ui/chart/theme'
 
 type Point = [x: number, y: number]
@@ -162,18 +163,6 @@ export function efficiencyChart(
     series,
   }
 }
-
-export const axis = (name: string, theme: ChartTheme, more: object) => ({
-  type: 'value' as const,
-  name,
-  nameLocation: 'middle' as const,
-  nameGap: name.includes('output') ? 24 : 34,
-  nameTextStyle: { color: theme.quiet },
-  axisLine: { show: true, lineStyle: { color: theme.ink } },
-  axisTick: { show: true, lineStyle: { color: theme.ink } },
-  axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => String(value) },
-  ...more,
-})
 
 const endLabel = (words: string, color: string, theme: ChartTheme) => ({
   show: true,

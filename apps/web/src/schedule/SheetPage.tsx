@@ -1,9 +1,9 @@
 import { authority } from '@even-watt/core'
 import type { ReactNode } from 'react'
-import { Link } from 'react-router'
 import { useSafety } from '../safety/useSafety'
 import { useTrial } from '../trials/useTrial'
 import { PaperChoice } from '../ui/PaperChoice'
+import { NeedsSchedule } from './NeedsSchedule'
 import type { SheetTable } from './sheet'
 import type { ScheduleState } from './useSchedule'
 import { useSheet } from './useSheet'
@@ -45,19 +45,6 @@ export function SheetPage() {
         ))}
       </article>
     </>
-  )
-}
-
-export function NeedsSchedule() {
-  const { trial } = useTrial()
-  return (
-    <p>
-      The run sheet is made from the schedule, and there is none yet.{' '}
-      <Link className="plain-link" to={`/trials/${trial.id}/plan/schedule`}>
-        Make one
-      </Link>
-      .
-    </p>
   )
 }
 

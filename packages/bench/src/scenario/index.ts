@@ -25,7 +25,7 @@ export const demo = (): Demo => ({
 })
 
 export { BenchHand } from './capture'
-export { shelf, stationLoads } from './loads'
+export { shelf } from './loads'
 export { stationMeters } from './meters'
 export { bankTruth, pathTruth, stationBanks, stationRigs } from './rigs'
 export { stationUnits, unitModels } from './units'

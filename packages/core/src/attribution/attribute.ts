@@ -5,7 +5,7 @@ import { expanded, multiply, subtract, sumOf, type Uncertain } from '../meters'
 import { expectedResistance, isCable, placed, supportCurrent, type SurveyLine } from '../rigs'
 import { isFit, type SupplyEvidence } from './measuredSupply'
 
-export type PartKind = 'bank' | 'leads' | 'devices' | 'joints' | 'element' | 'unit'
+type PartKind = 'bank' | 'leads' | 'devices' | 'joints' | 'element' | 'unit'
 
 /** One part's share of what was lost between the batteries' own EMF and the outlet. */
 export interface LostPart {

@@ -1,5 +1,5 @@
 /** Bare diameter of an AWG number in mm: 0.127·92^((36 − n)/39); 1/0 is 0, 2/0 is −1, 4/0 is −3 (handbook §11). */
-export const awgDiameter = (n: number): number => 0.127 * 92 ** ((36 - n) / 39)
+const awgDiameter = (n: number): number => 0.127 * 92 ** ((36 - n) / 39)
 
 /** Cross-section of an AWG number in mm². */
 export const awgArea = (n: number): number => (Math.PI / 4) * awgDiameter(n) ** 2

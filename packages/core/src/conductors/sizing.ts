@@ -5,12 +5,10 @@ import { conductorResistance } from './resistance'
 import { rmsCurrent } from './ripple'
 
 /** Standard fuse sizes, A (handbook §13). */
-export const fuseSizes = [
-  30, 40, 50, 60, 70, 80, 100, 125, 150, 175, 200, 225, 250, 300, 350, 400, 500,
-] as const
+const fuseSizes = [30, 40, 50, 60, 70, 80, 100, 125, 150, 175, 200, 225, 250, 300, 350, 400, 500] as const
 
 /** Headroom of fuse and conductor over the current. */
-export const margin = 1.25
+const margin = 1.25
 
 export interface SizingQuestion {
   /** Output watts, and the efficiency there. */
@@ -84,7 +82,7 @@ export function sizeCable(question: SizingQuestion): Sizing {
   }
 }
 
-export const nextFuse = (current: number): number | undefined => fuseSizes.find((size) => size >= current)
+const nextFuse = (current: number): number | undefined => fuseSizes.find((size) => size >= current)
 
 function choose(gauge: Gauge, question: SizingQuestion, current: number, design: number): CableChoice {
   const conductor = { ...question, gauge, runs: 1 }

@@ -41,7 +41,7 @@ function scattersOf(readings: readonly EntryOf<'ladder' | 'no load'>[]): Scatter
 }
 
 /** Pools the scatter of repeats for each quantity and meter: those of one step, and of one mode at no load. */
-export function spreadsOf(record: RevisionRecord): Spreads {
+function spreadsOf(record: RevisionRecord): Spreads {
   const groups = new Map<string, EntryOf<'ladder' | 'no load'>[]>()
   for (const entry of readingsOf(record, 'ladder')) append(groups, entry.reading.step, entry)
   for (const entry of readingsOf(record, 'no load')) append(groups, entry.reading.mode, entry)

@@ -12,7 +12,7 @@ export interface Figure {
 
 export type FigureUnit = 'V' | 'mV' | 'A' | 'W' | 'VA' | 'mΩ' | 'Hz' | '°C' | '%' | 'Wh' | 'days' | ''
 
-export interface Working {
+interface Working {
   /** Such as "η_unit = P_C / P_B". */
   readonly formula: string
   /** The figures put into it. */

@@ -32,7 +32,7 @@ export interface LossFit {
 }
 
 /** Loaded points needed for a curve. */
-export const leastLoaded = 3
+const leastLoaded = 3
 
 /** Points of one curve, and the name that tells its sources from those of others. */
 export interface LossCurve {

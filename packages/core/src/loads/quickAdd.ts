@@ -1,7 +1,7 @@
 import type { LoadKind } from '@even-watt/contract'
 import { parseMeasure } from '../entry'
 
-export interface QuickLoad {
+interface QuickLoad {
   readonly name: string
   readonly kind: LoadKind
   readonly volts: number

@@ -41,7 +41,7 @@ export const analyseNoLoad = ({ record, evidence: { spreads } }: Analysis): NoLo
   }))
 
 /** No-load readings of one mode, averaged; spreads pooled over them and the ladder. */
-export function deriveNoLoad(record: RevisionRecord, mode: 'on' | 'search', spreads: Spreads): NoLoadFigures {
+function deriveNoLoad(record: RevisionRecord, mode: 'on' | 'search', spreads: Spreads): NoLoadFigures {
   const { revision } = record
   const readings = readingsOf(record, 'no load')
     .filter((entry) => entry.reading.mode === mode)

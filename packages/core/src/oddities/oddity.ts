@@ -10,7 +10,7 @@ export interface Oddity {
   readonly at: OddityPlace
 }
 
-export interface OddityPlace {
+interface OddityPlace {
   readonly revision: number
   readonly step?: string
   readonly entry?: string

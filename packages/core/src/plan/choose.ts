@@ -11,7 +11,7 @@ import {
 import { successors } from './successors'
 import { fewestChanges, fewestItems, type Window, windowFor } from './window'
 
-export interface PlannedStep {
+interface PlannedStep {
   readonly target: number
   readonly set: Settings
   /** W expected at the voltage that it causes. */

@@ -7,7 +7,7 @@ import { type KnownSupply, supplyOf } from './known'
 import type { SurveyFigures } from './survey'
 import { type LinkRating, weakestCurrent } from './weakestLink'
 
-export type Heat = 'cool' | 'warm' | 'hot'
+type Heat = 'cool' | 'warm' | 'hot'
 
 /** One element at a current: what it drops and gives off, and how warm it gets. */
 export interface ElementState {
@@ -73,7 +73,7 @@ export interface SupplyQuestion {
   readonly loss: (P: number) => number
 }
 
-export interface Reach {
+interface Reach {
   readonly current: number
   readonly inputPower: number
   readonly outputPower: number

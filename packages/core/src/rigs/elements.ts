@@ -3,7 +3,7 @@ import { flexibleStranding, formatGauge, inParallel, withEnds } from '../conduct
 import { methodSource, rectangular, sumOf, uncertain, type Uncertain } from '../meters'
 
 export type SideName = 'positive' | 'negative'
-export const sides: readonly SideName[] = ['positive', 'negative']
+const sides: readonly SideName[] = ['positive', 'negative']
 
 /** An element with the side of the path it lies in. */
 export interface Placed {

@@ -34,7 +34,7 @@ export interface SurveyFigures {
   readonly negative: readonly string[]
 }
 
-export const flagRatio = 1.5
+const flagRatio = 1.5
 const hotVolts = 0.05
 const hotWatts = 3
 

@@ -114,7 +114,7 @@ function pathAfter(
  * What remaking a joint gives back, Ω: surveyed − expected; without a survey all that the path has above what is
  * expected of it, said to be so. Undefined when there is nothing to gain.
  */
-export function remakeGain(element: string, rig: Rig, evidence: MeasuredSupply): Figure | undefined {
+function remakeGain(element: string, rig: Rig, evidence: MeasuredSupply): Figure | undefined {
   const line = evidence.surveys.at(-1)?.lines.find((one) => one.element.id === element)
   if (line && isFigure(line.resistance) && isFigure(line.expected)) {
     const gain = derive(

@@ -17,7 +17,7 @@ const thermalConstant = 1200
 export const coolEnough = 5
 
 /** A that the bank gives, and A left over of a support source to charge it, at output watts; off: nothing. */
-export function bankCurrent(
+function bankCurrent(
   { bank, supply, loss }: Energy,
   watts: number | undefined,
 ): { out: number; spare: number } {

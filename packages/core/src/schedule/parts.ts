@@ -35,7 +35,7 @@ export function rechargeTo(
 }
 
 /** Share of the bank that some pieces take. */
-export const taken = (question: ScheduleQuestion, pieces: readonly Piece[], { charge }: Course): number =>
+const taken = (question: ScheduleQuestion, pieces: readonly Piece[], { charge }: Course): number =>
   pieces.reduce(
     (sum, { watts, seconds }) =>
       sum + (watts === undefined ? 0 : drainRate(question, watts, charge) * seconds),

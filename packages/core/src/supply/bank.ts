@@ -51,7 +51,7 @@ export const unknownResistances = (bank: Bank): string[] =>
     .filter(({ resistance, open }) => resistance === undefined && !open)
     .map(({ name }) => name)
 
-export interface BankNetwork {
+interface BankNetwork {
   readonly network: Network
   readonly positive: number
   readonly negative: number
@@ -63,7 +63,7 @@ export interface BankNetwork {
  * The bank as a network: each string an EMF behind its resistance between a positive and a negative node, links
  * between neighbours or leads to busbars (handbook §12). Undefined while a resistance is not known.
  */
-export function bankNetwork({ strings, join }: Bank): BankNetwork | undefined {
+function bankNetwork({ strings, join }: Bank): BankNetwork | undefined {
   const n = strings.length
   const branches: Branch[] = []
   for (const [i, string] of strings.entries()) {

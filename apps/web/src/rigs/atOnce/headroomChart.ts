@@ -1,5 +1,5 @@
 import type { SupplyQuestion, SupplyView } from '@even-watt/core'
-import { axis } from '../../ladder/efficiencyChart'
+import { axis } from '../../ui/chart/axis'
 import type { ChartOption, LineSeriesOption } from '../../ui/chart/engine'
 import type { ChartTheme } from '../../ui/chart/theme'
 

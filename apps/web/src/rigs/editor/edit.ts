@@ -81,7 +81,7 @@ export const crossOver = (sides: Sides, from: Spot): { sides: Sides; to: Spot } 
   return { sides: moveElement(sides, from, to), to }
 }
 
-export const newBattery = (name: string, id: string, like?: BatteryForm): BatteryForm => ({
+const newBattery = (name: string, id: string, like?: BatteryForm): BatteryForm => ({
   id,
   name,
   chemistry: like?.chemistry ?? 'lithium iron phosphate',

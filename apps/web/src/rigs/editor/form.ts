@@ -245,12 +245,7 @@ function joinFrom(join: JoinForm, strings: number, number: ReadNumber): unknown 
 }
 
 /** A conductor as typed, each field's sentence reported at its path. */
-export function conductorFrom(
-  form: ConductorForm,
-  path: string,
-  number: ReadNumber,
-  report: Report,
-): unknown {
+function conductorFrom(form: ConductorForm, path: string, number: ReadNumber, report: Report): unknown {
   const gauge = parseGauge(form.gauge)
   report(`${path}.gauge`, gauge.ok ? undefined : gauge.why)
   return {

@@ -16,7 +16,7 @@ const partner: Partial<Record<Quantity, Quantity>> = { I: 'P_C', P_C: 'I', I_C: 
  * and P_C the median quotient with the quantity that moves with it. Nothing is expected from fewer than three
  * others.
  */
-export function expectedOf(steps: readonly StepFigures[], quantity: Quantity): Map<StepFigures, number> {
+function expectedOf(steps: readonly StepFigures[], quantity: Quantity): Map<StepFigures, number> {
   const mate = partner[quantity]
   const scaleOf = (step: StepFigures) => (mate ? value(step, mate) : 1)
   const sorted = steps
