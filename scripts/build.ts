@@ -8,7 +8,7 @@ const stamp = join(root, '.stamp', 'web')
 
 export const webFolder = join(root, 'apps/web/dist')
 
-const sources = ['apps/web', 'packages/core', 'packages/contract', 'package-lock.json']
+const sources = ['apps/web', 'docs/method', 'packages/core', 'packages/contract', 'package-lock.json']
 
 /** Files the interface is built from, in a fixed order. */
 function filesBelow(path: string): string[] {

@@ -22,7 +22,7 @@ const LoadSetting = z.object({
   watts: positive('Label watts', 20_000),
 })
 
-/** An appliance of the tester's own (handbook §14). */
+/** An appliance of the tester's own (docs/method/loads.md). */
 export const Load = z.object({
   name: words('Name'),
   kind: LoadKind,

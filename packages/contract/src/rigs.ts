@@ -96,7 +96,7 @@ export const StoredRig = z.extend(Rig, {
 })
 export type StoredRig = z.infer<typeof StoredRig>
 
-/** Drops across the path at one steady current, in path order (handbook §11). */
+/** Drops across the path at one steady current, in path order (docs/method/rigs.md). */
 export const Survey = z.object({
   current: positive('Current, A', 1e5),
   ammeter: z.optional(Id),

@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { Values } from './evidence'
 import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
 
-/** The stages of a day at the bench, in the order of work (handbook §3). */
+/** The stages of a day at the bench, in the order of work (docs/method/schedule.md). */
 export const blockKinds = [
   'look over',
   'rig',
@@ -47,7 +47,7 @@ const isTimeZone = (name: string): boolean => {
   }
 }
 
-/** The day as it is meant to go (handbook §15). */
+/** The day as it is meant to go (docs/method/schedule.md). */
 export const Schedule = z.object({
   startsAt: instant('Starts'),
   /** IANA name; the hours below are in it. */

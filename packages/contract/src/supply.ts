@@ -104,7 +104,7 @@ export const Support = z.object({
 })
 export type Support = z.infer<typeof Support>
 
-/** A short load test of one battery, or of the whole bank (handbook §12). */
+/** A short load test of one battery, or of the whole bank (docs/method/supply.md). */
 export const LoadTest = z.object({
   /** The battery's id; absent: the whole bank, at tap A. */
   battery: z.optional(Id),

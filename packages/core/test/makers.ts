@@ -15,7 +15,7 @@ import type {
   Value,
 } from '@even-watt/contract'
 
-/** Small makers for tests: a trial with one meter for everything, figures of the handbook's example step. */
+/** Small makers for tests: a trial with one meter for everything, figures of the method's example step. */
 const stored = { version: 1, savedAt: '2026-03-01T00:00:00.000Z' }
 export const uuid = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`
 
@@ -82,7 +82,7 @@ const battery = (n: number): Battery => ({
   open: false,
 })
 
-/** One string of two in series, 26.4 V and 11.7 mΩ, as the handbook's L24. */
+/** One string of two in series, 26.4 V and 11.7 mΩ, as the method's L24. */
 export const bankOf = (patch: Partial<Bank> = {}): Bank => ({
   name: 'L24',
   strings: [[battery(30), battery(31)]],
@@ -91,7 +91,7 @@ export const bankOf = (patch: Partial<Bank> = {}): Bank => ({
   ...patch,
 })
 
-/** Single batteries of 12 V in parallel, by their resistances; links of 0.42 mΩ as in the handbook's example. */
+/** Single batteries of 12 V in parallel, by their resistances; links of 0.42 mΩ as in the method's example. */
 export const parallelOf = (resistances: readonly number[], rest = 13.2, link = 0.00042): Bank => ({
   name: `${resistances.length} in parallel`,
   strings: resistances.map((resistance, i) => [{ ...battery(40 + i), rest, resistance }]),
@@ -214,7 +214,7 @@ export const takeBack = (entry: string, revision = 1): EntryOf<'take back'> => (
   why: 'slip',
 })
 
-/** Loads of a ladder that obeys the handbook's loss polynomial, on a stiff 24 V supply. */
+/** Loads of a ladder that obeys the method's loss polynomial, on a stiff 24 V supply. */
 export const cleanLadder = (
   loads: readonly number[] = [72, 141, 352, 704, 1052, 1400],
 ): EntryOf<'ladder'>[] =>

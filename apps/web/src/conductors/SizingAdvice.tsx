@@ -50,7 +50,7 @@ const limits: Record<keyof Fields, readonly [low: number, high: number, accepted
   drop: [0.1, 20, '0.1 to 20 %'],
 }
 
-/** Cable and fuse for a unit, both schools of voltage and with or without ripple (handbook §13). */
+/** Cable and fuse for a unit, both schools of voltage and with or without ripple (docs/method/conductors.md). */
 export const SizingAdvice = memo(function SizingAdvice({
   power,
   efficiency,

@@ -2,6 +2,7 @@ import type { Trial } from '@even-watt/contract'
 import { Suspense, useMemo } from 'react'
 import { Outlet, useParams, useSearchParams } from 'react-router'
 import { api } from '../api/api'
+import { pageFor } from '../method/pageFor'
 import { useKey } from '../ui/keys'
 import { Loaded } from '../ui/Loaded'
 import { ShowWorking } from '../ui/ShowWorking'
@@ -46,7 +47,7 @@ function Inside({ trial }: { trial: Trial }) {
   if (!analysis) return null
   const state: TrialState = { trial, entries, view, unsent, analysis, chooseRevision }
   return (
-    <ShowWorking nameSource={names.nameSource} nameEntry={names.nameEntry}>
+    <ShowWorking methodFor={pageFor} nameSource={names.nameSource} nameEntry={names.nameEntry}>
       <TrialContext value={state}>
         <WorkOrder state={state} />
         <div className="min-w-0 flex-1 px-5 py-4">

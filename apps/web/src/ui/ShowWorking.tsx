@@ -10,17 +10,20 @@ import {
   type Figure,
 } from '@even-watt/core'
 import { useCallback, useMemo, useState, type ReactNode } from 'react'
+import { Link } from 'react-router'
 import { Working, type NameSource } from './working'
 
 interface Props {
   readonly nameSource: NameSource
+  /** The page of the method that a symbol stands on. */
+  readonly methodFor: (symbol: string) => string
   /** Names the readings behind a figure, by entry id. */
   readonly nameEntry: (id: string) => string | undefined
   readonly children: ReactNode
 }
 
 /** Holds the one panel in which every figure opens to its formula, budget, meters and readings. */
-export function ShowWorking({ nameSource, nameEntry, children }: Props) {
+export function ShowWorking({ nameSource, methodFor, nameEntry, children }: Props) {
   const [trail, setTrail] = useState<readonly Figure[]>([])
   const show = useCallback((figure: Figure) => setTrail([figure]), [])
   const context = useMemo(() => ({ show }), [show])
@@ -36,6 +39,7 @@ export function ShowWorking({ nameSource, nameEntry, children }: Props) {
               <WorkingOf
                 figure={figure}
                 nameSource={nameSource}
+                methodPage={methodFor(figure.symbol)}
                 nameEntry={nameEntry}
                 onOpen={(input) => setTrail([...trail, input])}
                 onBack={trail.length > 1 ? () => setTrail(trail.slice(0, -1)) : undefined}
@@ -51,6 +55,7 @@ export function ShowWorking({ nameSource, nameEntry, children }: Props) {
 
 interface WorkingProps {
   readonly figure: Figure
+  readonly methodPage: string
   readonly nameSource: NameSource
   readonly nameEntry: Props['nameEntry']
   readonly onOpen: (figure: Figure) => void
@@ -60,7 +65,7 @@ interface WorkingProps {
 
 const shownSources = 8
 
-function WorkingOf({ figure, nameSource, nameEntry, onOpen, onBack, onClose }: WorkingProps) {
+function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, onClose }: WorkingProps) {
   const { working } = figure
   const lines = budget(figure.x).filter((line) => line.share > 0.0005)
   const factor = shownFactor(figure.unit)
@@ -88,7 +93,12 @@ function WorkingOf({ figure, nameSource, nameEntry, onOpen, onBack, onClose }: W
         uncertainty, k = {coverage}.
       </p>
 
-      <h2 className="mt-4">Formula</h2>
+      <h2 className="mt-4 flex gap-4">
+        Formula
+        <Link className="plain-link font-normal" to={`/method/${methodPage}`} onClick={onClose}>
+          how it is worked
+        </Link>
+      </h2>
       <p className="figures">
         {figure.symbol} = {working.formula}
       </p>
@@ -117,7 +127,12 @@ function WorkingOf({ figure, nameSource, nameEntry, onOpen, onBack, onClose }: W
         </>
       )}
 
-      <h2 className="mt-4">Uncertainty</h2>
+      <h2 className="mt-4 flex gap-4">
+        Uncertainty
+        <Link className="plain-link font-normal" to="/method/meters" onClick={onClose}>
+          how it is worked
+        </Link>
+      </h2>
       {lines.length === 0 ? (
         <p>None is known: no meter is named, or the value is exact.</p>
       ) : (

@@ -12,7 +12,7 @@ export interface LoadModel {
   readonly use?: LoadUse
 }
 
-/** Power at output voltage V by the load's law (handbook §14). */
+/** Power at output voltage V by the load's law (docs/method/loads.md). */
 export const powerAt = (loads: readonly LoadModel[], V: number): number =>
   loads.reduce((sum, load) => sum + load.watts * (V / load.volts) ** exponents[load.kind], 0)
 

@@ -15,7 +15,7 @@ export const instrument = (meter: StoredMeter, random: Random): Instrument => ({
   factors: new Map(meter.ranges.map((range) => [range.id, random.signed()])),
 })
 
-/** What a true value looks like to a range that responds its own way to the unit's wave (handbook §17). */
+/** What a true value looks like to a range that responds its own way to the unit's wave (docs/method/meters.md). */
 function seen(range: MeterRange, value: number, unit: UnitModel): number {
   if (unit.wave.kind === 'sine' || range.response === undefined) return value
   if (range.response === 'average') return value * (1 + averageRespondingError(unit.wave.delta))

@@ -33,7 +33,7 @@ export interface Attribution {
 
 /**
  * Splits what one step lost between bank, leads, each surveyed element or the joints together, and unit
- * (handbook §1, §11, §12): watts by current and the volts across each part. Parts that were not measured one by one
+ * (docs/method/attribution.md): watts by current and the volts across each part. Parts that were not measured one by one
  * stand together under one name.
  */
 export function attributeStep(step: StepFigures, evidence: SupplyEvidence, rig: Rig): Attribution {

@@ -45,7 +45,7 @@ export const isFit = (fit: SourceFit | { missing: string }): fit is SourceFit =>
 const sameSurvey = remembering<EntryOf<'survey'>, SurveyFigures>()
 const samePath = remembering<SurveyFigures, Derived>()
 
-/** Derives the supply's own figures from a revision's ladder, load tests and surveys (handbook §11, §12). */
+/** Derives the supply's own figures from a revision's ladder, load tests and surveys (docs/method/conductors.md). */
 export function measureSupply({ record, ladder: { steps }, noLoad }: Analysis): SupplyEvidence {
   const { revision } = record
   const scope = scopeOf(record)

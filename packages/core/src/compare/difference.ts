@@ -8,7 +8,7 @@ export interface Difference {
   readonly significant: boolean
 }
 
-/** Difference of two figures with what their shared meters have in common taken out (handbook §7, §21). */
+/** Difference of two figures with what their shared meters have in common taken out (docs/method/meters.md). */
 export function differenceOf(first: Uncertain, second: Uncertain): Difference {
   const x = subtract(first, second)
   return { x, significant: Math.abs(x.value) > expanded(x) }

@@ -3,7 +3,7 @@ import { gaugeArea } from './gauge'
 
 /**
  * Ampacity of a single copper conductor in free air, 30 °C ambient, 105 °C insulation: a starting table, to check
- * against the local code (handbook §13).
+ * against the local code (docs/method/conductors.md).
  */
 const metric: readonly (readonly [area: number, amps: number])[] = [
   [6, 60],

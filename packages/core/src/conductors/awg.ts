@@ -1,4 +1,4 @@
-/** Bare diameter of an AWG number in mm: 0.127·92^((36 − n)/39); 1/0 is 0, 2/0 is −1, 4/0 is −3 (handbook §11). */
+/** Bare diameter of an AWG number in mm: 0.127·92^((36 − n)/39); 1/0 is 0, 2/0 is −1, 4/0 is −3 (docs/method/conductors.md). */
 const awgDiameter = (n: number): number => 0.127 * 92 ** ((36 - n) / 39)
 
 /** Cross-section of an AWG number in mm². */

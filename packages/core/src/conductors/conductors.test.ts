@@ -28,7 +28,7 @@ const lead = (patch: Partial<Conductor> = {}): Conductor => ({
   ...patch,
 })
 
-describe('resistance (handbook §11)', () => {
+describe('resistance', () => {
   it('gives the worked loop of 16 mm², 1.2 m each way', () => {
     expect(2 * conductorResistance(lead()) * 1000).toBeCloseTo(2.586, 3)
     expect(2 * conductorResistance(lead(), 60) * 1000).toBeCloseTo(2.993, 2)
@@ -114,7 +114,7 @@ describe('gauges as typed', () => {
   })
 })
 
-describe('ampacity and sizing (handbook §13)', () => {
+describe('ampacity and sizing', () => {
   const question: SizingQuestion = {
     power: 1400, efficiency: 0.92, nominal: 24, lowest: 21.6, at: 'nominal', ripple: 0, length: 1.2,
     material: 'copper', strandingFactor: 1.12, insulation: 105, ambient: 30, bundling: 1, dropLimit: 0.03,

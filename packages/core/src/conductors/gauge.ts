@@ -12,7 +12,7 @@ export type ParsedGauge = { ok: true; gauge: Gauge } | { ok: false; why: string 
 
 /**
  * Reads a gauge as typed: "16 mm²", "16mm2", "4 AWG", "4/0", "0000". A bare number is asked about, never
- * guessed, and a thickness in mm is not taken for an area (handbook §11, §22 no. 30).
+ * guessed, and a thickness in mm is not taken for an area (docs/method/conductors.md no. 30).
  */
 export function parseGauge(typed: string): ParsedGauge {
   const text = typed.trim().toLowerCase().replace(',', '.')

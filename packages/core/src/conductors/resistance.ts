@@ -1,7 +1,7 @@
 import type { Conductor } from '@even-watt/contract'
 import { gaugeArea } from './gauge'
 
-/** Resistivity at 20 °C in Ω·m and temperature coefficient per K (handbook §11). */
+/** Resistivity at 20 °C in Ω·m and temperature coefficient per K (docs/method/conductors.md). */
 export const materialData: Record<Conductor['material'], { rho20: number; alpha: number }> = {
   copper: { rho20: 1.7241e-8, alpha: 0.00393 },
   aluminium: { rho20: 2.82e-8, alpha: 0.004 },

@@ -1,5 +1,5 @@
 /**
- * Bound of I_r/Ī at the DC side (handbook §6): 0.71/PF for a sine, √(1/δ − 1) for an unfiltered stepped wave.
+ * Bound of I_r/Ī at the DC side (docs/method/conductors.md): 0.71/PF for a sine, √(1/δ − 1) for an unfiltered stepped wave.
  * pf in (0, 1]; δ in (0, 1].
  */
 export const rippleBoundSine = (pf: number): number => 0.71 / pf

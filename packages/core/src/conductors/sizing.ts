@@ -4,7 +4,7 @@ import { gaugeArea } from './gauge'
 import { conductorResistance } from './resistance'
 import { rmsCurrent } from './ripple'
 
-/** Standard fuse sizes, A (handbook §13). */
+/** Standard fuse sizes, A (docs/method/conductors.md). */
 const fuseSizes = [30, 40, 50, 60, 70, 80, 100, 125, 150, 175, 200, 225, 250, 300, 350, 400, 500] as const
 
 /** Headroom of fuse and conductor over the current. */
@@ -59,7 +59,7 @@ export interface CableChoice {
 }
 
 /**
- * Cable and fuse for a unit (handbook §13): I = P/(V·η), RMS with ripple, × 1.25; conductor by corrected ampacity
+ * Cable and fuse for a unit (docs/method/conductors.md): I = P/(V·η), RMS with ripple, × 1.25; conductor by corrected ampacity
  * and loop drop, warm; fuse the next standard size at or above the design current and at or below the ampacity.
  */
 export function sizeCable(question: SizingQuestion): Sizing {

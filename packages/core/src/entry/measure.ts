@@ -1,6 +1,6 @@
 import { type Parsed, parseNumber } from './number'
 
-/** Units accepted beside SI, with what turns them into SI (handbook §23). */
+/** Units accepted beside SI, with what turns them into SI (docs/method/evidence.md). */
 const conversions = {
   length: { m: 1, cm: 0.01, mm: 0.001, ft: 0.3048, "'": 0.3048, in: 0.0254, '"': 0.0254 },
   mass: { kg: 1, g: 0.001, lb: 0.45359237, oz: 0.028349523125 },

@@ -3,7 +3,7 @@ export type Parsed = { ok: true; value: number } | { ok: false; why: string }
 const prefixes: Record<string, number> = { µ: 1e-6, u: 1e-6, m: 1e-3, k: 1e3, M: 1e6 }
 
 /**
- * Reads a number as typed at the bench (handbook §23): "12.84", "12,84", "1.2k", "850m", "−3", "1e-3".
+ * Reads a number as typed at the bench (docs/method/evidence.md): "12.84", "12,84", "1.2k", "850m", "−3", "1e-3".
  * At most 15 digits: more is a slip, not a reading. Never returns NaN or an infinity.
  */
 export function parseNumber(typed: string): Parsed {

@@ -4,7 +4,7 @@ import type { Unfit } from './inputs'
 import { quantityData } from './quantities'
 
 /**
- * Why a meter must not decide on this unit's wave (handbook §17): it responds to the average or the peak, or
+ * Why a meter must not decide on this unit's wave (docs/method/meters.md): it responds to the average or the peak, or
  * does not stand stepped waves. A wave that is not stated is trusted to nobody.
  */
 export const unfitOnWave =

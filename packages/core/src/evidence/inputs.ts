@@ -19,7 +19,7 @@ export type Unfit = (meter: StoredMeter, value: Value) => string | undefined
 /**
  * The value of one quantity over the readings of a step. Repeats on one meter are averaged; of several
  * meters the one with the smaller expanded uncertainty is taken and a contradiction is noted, never averaged
- * (handbook §7). Only values of the best grade present are used.
+ * (docs/method/meters.md). Only values of the best grade present are used.
  */
 export function inputFigure(
   quantity: Quantity,

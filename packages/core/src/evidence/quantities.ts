@@ -1,7 +1,7 @@
 import type { Quantity, Readable } from '@even-watt/contract'
 import type { FigureUnit } from '../figures'
 
-/** What each quantity is read as, in which unit, and where (handbook §4). */
+/** What each quantity is read as, in which unit, and where (docs/method/evidence.md). */
 export const quantityData: Record<
   Quantity,
   { reads: Readable; unit: FigureUnit; words: string; tap: 'A' | 'B' | 'C' | 'any' }

@@ -45,7 +45,7 @@ const step = (P_C: number, more: Partial<EntryOf<'ladder'>['reading']> = {}) =>
     { load: `${P_C} W`, held: 600, ...more },
   )
 
-describe('judging a result against a claim (handbook §21)', () => {
+describe('judging a result against a claim', () => {
   const x = (value: number, U: number) => uncertain(value, 's', U / 2)
   it.each([
     [95, 1, 'at least', 92, 'met'],

@@ -2,7 +2,7 @@ import type { Comparator, Outcome } from '@even-watt/contract'
 import { expanded, type Uncertain } from '../meters'
 
 /**
- * Verdict on a claim c by a result x with expanded uncertainty U (JCGM 106, handbook §21): "met" only when x
+ * Verdict on a claim c by a result x with expanded uncertainty U (JCGM 106, docs/method/findings.md): "met" only when x
  * clears c by more than U; a tie counts as within. For "within ±" the result is the deviation and its size
  * counts.
  */

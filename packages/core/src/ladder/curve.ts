@@ -65,7 +65,7 @@ function stretches(fit: LossFit): Stretch[] {
 }
 
 /**
- * Peak of the curve: P* = √(p0/p2), η* = 1/(1 + p1 + 2√(p0·p2)), p0 with the fan of that stretch (handbook §8).
+ * Peak of the curve: P* = √(p0/p2), η* = 1/(1 + p1 + 2√(p0·p2)), p0 with the fan of that stretch (docs/method/ladder.md).
  * Undefined when p2 = 0, or when the best point is an end of the measured range or where the fan may be in either
  * state: then no peak is claimed.
  */
@@ -123,7 +123,7 @@ function within(a: number, b: number, c: number): Interval | undefined {
   return { from: c / q, to: q / a }
 }
 
-/** Shares at fractions of rated power, made for solar inverters (handbook §8). */
+/** Shares at fractions of rated power, made for solar inverters (docs/method/ladder.md). */
 export const weightings = {
   European: [
     [0.05, 0.03],

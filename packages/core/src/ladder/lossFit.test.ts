@@ -41,7 +41,7 @@ const fitted = (points: readonly LossPoint[]): LossFit => {
   return fit
 }
 
-describe('loss fit (handbook §8)', () => {
+describe('loss fit', () => {
   it('recovers the terms it was made from, with and without a fan', () => {
     const plain = fitted(pointsOn(10.4, 0.021, 3.1e-5, ladder))
     expect(plain.p0.value).toBeCloseTo(10.4, 6)
@@ -56,7 +56,7 @@ describe('loss fit (handbook §8)', () => {
     ])
   })
 
-  it('gives the worked efficiencies and peak of the handbook', () => {
+  it('gives the worked efficiencies and peak of docs/method', () => {
     const fit = fitted(pointsOn(10.4, 0.021, 3.1e-5, ladder))
     expect(100 * efficiencyAt(fit, 140).value).toBeCloseTo(90.94, 2)
     expect(100 * efficiencyAt(fit, 1400).value).toBeCloseTo(93.3, 2)

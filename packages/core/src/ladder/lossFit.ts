@@ -44,7 +44,7 @@ type MaybeFit = LossFit | { readonly missing: string }
 
 /**
  * Fits P_loss = p0 + p1·S + p2·S² (+ a constant for each further fan state), all ≥ 0, by generalised least
- * squares (handbook §8). Sources that several points share, such as a meter's factor, are nuisance parameters
+ * squares (docs/method/ladder.md). Sources that several points share, such as a meter's factor, are nuisance parameters
  * with a unit-variance prior, so that the bias of a meter does not bend the curve. The terms come back as
  * linear forms over the same sources: bands, weights and differences keep their covariance.
  *
@@ -56,7 +56,7 @@ export const fitLoss = (points: readonly LossPoint[], name: string): MaybeFit =>
 
 /**
  * Fits several curves with the factors of their common meters held in common: both curves then speak of the same
- * meter, and their difference is known as well as it can be (handbook §7, §21). A curve with too few points is
+ * meter, and their difference is known as well as it can be (docs/method/ladder.md). A curve with too few points is
  * left out and says so.
  */
 export function fitTogether(curves: readonly LossCurve[]): MaybeFit[] {

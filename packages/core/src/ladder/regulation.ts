@@ -1,6 +1,6 @@
 import { combine, type Uncertain } from '../meters'
 
-/** Against no load: (V_nl − V_x)/V_nl; positive where the voltage falls (handbook §10). */
+/** Against no load: (V_nl − V_x)/V_nl; positive where the voltage falls (docs/method/ladder.md). */
 export const regulationAgainstNoLoad = (noLoad: Uncertain, loaded: Uncertain): Uncertain =>
   combine((noLoad.value - loaded.value) / noLoad.value, [
     [noLoad, loaded.value / noLoad.value ** 2],

@@ -32,10 +32,10 @@ const stepOf = (entries: Parameters<typeof viewTrial>[1], revision = revisionOf(
 }
 const number = (derived: Derived) => (isFigure(derived) ? derived.x.value : NaN)
 
-describe('a step (handbook §6)', () => {
+describe('a step', () => {
   const example = { V_A: 25.92, V_B: 25.61, I: 41.3, P_C: 964 }
 
-  it('gives the worked figures of the handbook', () => {
+  it('gives the worked figures of docs/method', () => {
     const step = stepOf([ladderEntry(example)])
     expect(number(step.P_A)).toBeCloseTo(1070.5, 2)
     expect(number(step.P_B)).toBeCloseTo(1057.69, 2)
@@ -137,7 +137,7 @@ describe('a step (handbook §6)', () => {
   })
 })
 
-describe('ripple (handbook §6)', () => {
+describe('ripple', () => {
   it('overstates the input by 18 W of 1440 in the worked example', () => {
     expect(rippleOverstatement(0.01, 60 / Math.SQRT2)).toBeCloseTo(18, 9)
   })
@@ -162,7 +162,7 @@ describe('ripple (handbook §6)', () => {
   })
 })
 
-describe('regulation (handbook §10)', () => {
+describe('regulation', () => {
   it('is counted against no load downward and against nominal with its sign', () => {
     const [noLoad, loaded] = [uncertain(231.4, 'spec|m|r', 1), uncertain(229.3, 'spec|m|r', 1)]
     expect(100 * regulationAgainstNoLoad(noLoad, loaded).value).toBeCloseTo(0.9075, 3)
@@ -177,7 +177,7 @@ describe('regulation (handbook §10)', () => {
   })
 })
 
-describe('idle draw (handbook §9)', () => {
+describe('idle draw', () => {
   const bank = bankOf()
 
   it('costs watt-hours a day and a share of the bank', () => {
@@ -208,7 +208,7 @@ describe('idle draw (handbook §9)', () => {
   })
 })
 
-describe('without a DC ammeter (handbook §4)', () => {
+describe('without a DC ammeter', () => {
   const rig = rigOf({
     assignments: [
       { quantity: 'V_B', meter: uuid(1) },

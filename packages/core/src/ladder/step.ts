@@ -23,7 +23,7 @@ import { leadsResistance } from '../rigs'
 import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
 import type { Step } from './steps'
 
-/** Every figure of one step (handbook §6, §10), each either known or missing with a reason. */
+/** Every figure of one step (docs/method/ladder.md), each either known or missing with a reason. */
 export interface StepFigures {
   readonly step: Step
   readonly load: string
@@ -151,7 +151,7 @@ const noAmmeter = 'The input current is assumed, not read: a DC ammeter is neede
 const assumedEfficiency = { low: 0.75, high: 0.97 }
 
 /**
- * Without any DC ammeter on the rig the input current is bounded by an assumed efficiency (handbook §4):
+ * Without any DC ammeter on the rig the input current is bounded by an assumed efficiency (docs/method/ladder.md):
  * I = P_C/(η·V_B), marked estimated, so that it settles no claim. Where an ammeter is hung up, a missing reading
  * stays missing.
  */
@@ -186,7 +186,7 @@ const resistive = (kind: LoadKind) => kind === 'element' || kind === 'filament'
 
 /**
  * The wattmeter's active power; without one, V_C·I_C by true-RMS meters for element and filament loads only
- * (handbook §6), with the power above the meters' bandwidth added as an error of the method on other waves.
+ * (docs/method/ladder.md), with the power above the meters' bandwidth added as an error of the method on other waves.
  */
 function outputPower(read: Record<Quantity, Derived>, kind: LoadKind, unit: Unit, where: string): Derived {
   if (isFigure(read.P_C)) return read.P_C
@@ -212,7 +212,7 @@ function outputPower(read: Record<Quantity, Derived>, kind: LoadKind, unit: Unit
   })
 }
 
-/** S = P for elements; else V_C·I_C, else P/PF (handbook §8). */
+/** S = P for elements; else V_C·I_C, else P/PF (docs/method/ladder.md). */
 function apparentPower(read: Record<Quantity, Derived>, P_C: Derived, kind: LoadKind): Derived {
   if (resistive(kind)) return whenKnown([P_C], ([p]) => derive('S', 'VA', 'P_C (element: PF 1)', [p], p.x))
   if (isFigure(read.V_C) && isFigure(read.I_C)) {
@@ -247,7 +247,7 @@ interface Ripple {
   readonly source: string
 }
 
-/** On only when the bank's resistance at ripple frequency is known (handbook §6). */
+/** On only when the bank's resistance at ripple frequency is known (docs/method/ladder.md). */
 function rippleOf(
   read: Record<Quantity, Derived>,
   bank: Bank,

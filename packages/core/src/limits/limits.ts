@@ -7,7 +7,7 @@ import type { Analysis } from '../trials'
 import { claimValue } from '../units'
 import type { Attempt } from './attempt'
 
-/** What ended a test before the claim could be shown, found in the readings themselves (handbook §21). */
+/** What ended a test before the claim could be shown, found in the readings themselves (docs/method/findings.md). */
 export interface Limit {
   readonly limiter: Limiter
   readonly why: string

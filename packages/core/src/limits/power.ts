@@ -8,7 +8,7 @@ import { alarmsOnSupply, type Limit, limitedBy, stoppedByJoint, tripsOnProtectio
 
 /**
  * Continuous power is carried for the hold, inside regulation and without an alarm. It is censored: carried as
- * far as the loads went is "not shown: load-limited", never "not met" (handbook §21).
+ * far as the loads went is "not shown: load-limited", never "not met" (docs/method/findings.md).
  */
 export const judgeContinuous: Judge = (evidence) =>
   judgePower(evidence, evidence.claim.duration ?? evidence.settings.hold)

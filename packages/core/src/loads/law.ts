@@ -1,6 +1,6 @@
 import type { LoadKind } from '@even-watt/contract'
 
-/** P against V (handbook §14): the exponent of each kind of load. A microwave lies between constant and V². */
+/** P against V (docs/method/loads.md): the exponent of each kind of load. A microwave lies between constant and V². */
 export const exponents: Record<LoadKind, number> = {
   element: 2,
   filament: 1.55,

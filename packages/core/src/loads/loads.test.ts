@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { uuid, valuesOf } from '../../test/makers'
 import { motorShare, quickLoad, takenOf, wattsAt } from '.'
 
-describe('loads against voltage (handbook §14)', () => {
+describe('loads against voltage', () => {
   it('follow the law of their kind', () => {
     expect(wattsAt(1750, 230, 'element', 221)).toBeCloseTo(1616, 0)
     expect(wattsAt(60, 230, 'filament', 115)).toBeCloseTo(60 * 0.5 ** 1.55, 9)
@@ -79,7 +79,7 @@ describe('what a setting really took', () => {
   })
 })
 
-describe('a motor beside other loads (handbook §14)', () => {
+describe('a motor beside other loads', () => {
   const heater = { watts: 1000, volts: 230, kind: 'element' as const }
   it('is what is left once the base is taken at V² of the sagged voltage', () => {
     expect(motorShare(1000 * (207 / 230) ** 2 + 370, 207, [heater])).toBeCloseTo(370, 9)

@@ -16,7 +16,7 @@ export interface Ruling {
 }
 
 /**
- * The arbiter of handbook §7: of at least three ways to one quantity, the one that all others contradict while they
+ * The arbiter of docs/method/meters.md: of at least three ways to one quantity, the one that all others contradict while they
  * agree among themselves. Undefined when there are fewer, when all agree, or when it cannot be told which is odd:
  * two that contradict each other are never judged by themselves.
  */

@@ -1,7 +1,7 @@
 import { expanded, type Uncertain } from './uncertain'
 
 /**
- * Normalised error of two meters on one quantity (ISO 13528, handbook §7): |x1 − x2| / √(U1² + U2²).
+ * Normalised error of two meters on one quantity (ISO 13528, docs/method/meters.md): |x1 − x2| / √(U1² + U2²).
  * Over 1 they contradict. Infinite when both are exact and differ; 0 when they agree exactly.
  */
 export function normalisedError(x1: Uncertain, x2: Uncertain): number {

@@ -35,7 +35,7 @@ const amps = { percent: 2, counts: 3, count: 0.1 }
 const watts = { percent: 1, counts: 1, count: 1 }
 
 describe('specification', () => {
-  it('gives the worked standard uncertainties of the handbook', () => {
+  it('gives the worked standard uncertainties of docs/method', () => {
     expect(rectangular(halfWidth(volts, 25.61))).toBeCloseTo(0.0855, 4)
     expect(rectangular(halfWidth(amps, 41.3))).toBeCloseTo(0.65, 3)
     expect(rectangular(halfWidth(watts, 964))).toBeCloseTo(6.143, 3)
@@ -216,7 +216,7 @@ describe('showing figures', () => {
   })
 })
 
-describe('the arbiter (handbook §7)', () => {
+describe('the arbiter', () => {
   const route = (name: string, value: number, u = 1) => ({ name, x: uncertain(value, name, u) })
   it('names the one that the others, agreeing, contradict', () => {
     const ruling = arbitrate([route('a', 230), route('b', 200), route('c', 231)])

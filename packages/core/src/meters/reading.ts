@@ -2,7 +2,7 @@ import type { MeterRange, Readable } from '@even-watt/contract'
 import { ownSource, specificationSource } from './sources'
 import type { Uncertain } from './uncertain'
 
-/** Half-width of the specification ±(percent·|x| + counts·count), in the unit of x (handbook §7). */
+/** Half-width of the specification ±(percent·|x| + counts·count), in the unit of x (docs/method/meters.md). */
 export const halfWidth = (range: Pick<MeterRange, 'percent' | 'counts' | 'count'>, x: number): number =>
   (range.percent / 100) * Math.abs(x) + range.counts * range.count
 
@@ -40,7 +40,7 @@ export interface Repeats {
 
 /**
  * Mean of repeated readings with its uncertainty: the specification as one factor common to the meter and
- * range, and an independent part count/√12 ⊕ s/√N (handbook §7).
+ * range, and an independent part count/√12 ⊕ s/√N (docs/method/meters.md).
  */
 export function measured(
   repeats: Repeats,

@@ -1,6 +1,6 @@
 /**
  * What an average-responding meter shows on a stepped wave, relative to true RMS, minus one:
- * 1.1107·√δ − 1 with the form factor π/(2√2) (handbook §17). δ: share of the half cycle at ±V, 0 < δ ≤ 1.
+ * 1.1107·√δ − 1 with the form factor π/(2√2) (docs/method/meters.md). δ: share of the half cycle at ±V, 0 < δ ≤ 1.
  */
 export const averageRespondingError = (delta: number): number =>
   (Math.PI / (2 * Math.SQRT2)) * Math.sqrt(delta) - 1

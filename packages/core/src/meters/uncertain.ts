@@ -1,5 +1,5 @@
 /**
- * A value as a linear form over independent sources of error, each of unit variance (JCGM 100, handbook §7).
+ * A value as a linear form over independent sources of error, each of unit variance (JCGM 100, docs/method/meters.md).
  * `sources` maps the name of a source to ∂x/∂source, in the unit of x; the square sum of its entries is u².
  * Two values that name the same source are correlated through it, so nothing else is needed to keep the
  * covariance through sums, quotients and the difference of two units on the same meters.

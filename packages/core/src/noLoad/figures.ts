@@ -6,7 +6,7 @@ import { remembering } from '../remember'
 import { type Analysis, readingsOf, type RevisionRecord, scopeOf } from '../trials'
 import { idleCost, usableEnergy, weakIdle } from './idle'
 
-/** Figures of the unit with its output on and nothing connected (handbook §9). */
+/** Figures of the unit with its output on and nothing connected (docs/method/no-load.md). */
 export interface NoLoadFigures {
   readonly read: Readonly<Record<Quantity, Derived>>
   /** Idle current, and idle power V_B·I. */

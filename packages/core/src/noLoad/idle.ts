@@ -15,7 +15,7 @@ export interface IdleCost {
   readonly daysUntilFlat?: Uncertain
 }
 
-/** From idle watts (handbook §9): Wh per day, share of the bank per night, days until flat. */
+/** From idle watts (docs/method/no-load.md): Wh per day, share of the bank per night, days until flat. */
 export function idleCost(idle: Uncertain, bank: Bank): IdleCost {
   const usable = usableEnergy(bank)
   const perDay = scale(idle, 24)
@@ -27,7 +27,7 @@ export function idleCost(idle: Uncertain, bank: Bank): IdleCost {
 }
 
 /**
- * Why an idle current is weak (handbook §9): under 20 counts, or inside the meter's offset limit
+ * Why an idle current is weak (docs/method/no-load.md): under 20 counts, or inside the meter's offset limit
  * (the counts of its specification). Undefined when it is not.
  */
 export function weakIdle(current: number, range: Pick<MeterRange, 'count' | 'counts'>): string | undefined {

@@ -30,7 +30,7 @@ const claim = (patch: Partial<Claim>): Claim => ({
 const good = { V_A: 25.92, V_B: 25.61, I: 41.3, V_C: 230, I_C: 4.2, P_C: 964, PF: 0.99 }
 const with_ = (patch: Partial<Record<Quantity, number>>) => [ladderEntry({ ...good, ...patch })]
 
-describe('what is noticed by itself (handbook §22)', () => {
+describe('what is noticed by itself', () => {
   it('says nothing of a clean step, ladder and rig', () => {
     expect(odd([ladderEntry(good)])).toEqual([])
     expect(odd(cleanLadder())).toEqual([])

@@ -1,7 +1,7 @@
 import type { Entry, LadderPlanned, OddityNumber, Quantity, Unit } from '@even-watt/contract'
 import type { Analysis } from '../trials'
 
-/** Something the software noticed by itself (handbook §22): what, why it matters, what to do. */
+/** Something the software noticed by itself (docs/method/oddities.md): what, why it matters, what to do. */
 export interface Oddity {
   readonly number: OddityNumber
   readonly odd: string

@@ -84,7 +84,7 @@ const partlyLocked = question.chain((asked) =>
     .map((locked) => ({ ...asked, locked })),
 )
 
-describe('choosing loads for a ladder (handbook §14)', () => {
+describe('choosing loads for a ladder', () => {
   it('finds what exhaustive search finds', () => {
     fc.assert(
       fc.property(question, (asked) => {

@@ -71,7 +71,7 @@ export interface Limits {
 }
 
 /**
- * The loads for every step of a ladder (handbook §14), best in this order: (1) inside ±2 % of each target, else
+ * The loads for every step of a ladder (docs/method/plan.md), best in this order: (1) inside ±2 % of each target, else
  * nearest to it; (2) fewest changes of setting summed over the ladder, counted from nothing plugged in; (3) fewest
  * loads on, summed; (4) least deviation, summed as shares of the targets.
  *

@@ -109,7 +109,7 @@ describe('what a plan is made from', () => {
     expect(kindOfUses(shelf, uses)).toBe('element')
     const beside = (kind: StoredLoad['kind']) =>
       kindOfUses([load(201, 'x', [60], { kind }), shelf[1] as StoredLoad], uses)
-    // Both resistive: watts may be volts times amps (handbook §6).
+    // Both resistive: watts may be volts times amps.
     expect([beside('filament'), beside('electronic')]).toEqual(['element', 'mixed'])
     expect(kindOfUses([], [])).toBe('mixed')
   })

@@ -1,6 +1,6 @@
 import { parseNumber } from '../entry'
 
-/** Sets of targets in % of rated watts (handbook §8, §14). */
+/** Sets of targets in % of rated watts (docs/method/plan.md). */
 export const targetSets = [
   { name: 'usual', shares: [5, 10, 25, 50, 75, 100, 110] },
   { name: 'IEC 61683', shares: [5, 10, 25, 50, 75, 100, 120] },

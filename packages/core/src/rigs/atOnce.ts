@@ -27,10 +27,10 @@ const warmJoint = 1
 const hotJoint = 3
 
 /**
- * Every element of the path at a current into the unit, A, in path order (handbook §11, §13): by its surveyed
+ * Every element of the path at a current into the unit, A, in path order (docs/method/rigs.md): by its surveyed
  * resistance where there is one, else by what is expected of it. A cable's temperature is ambient plus what its
  * insulation allows × (I/ampacity)²; a joint is warm from 1 W and hot from 3 W. Heat follows the RMS current:
- * I·√(1 + ripple²), ripple being I_r/Ī (handbook §6); the drop follows the mean.
+ * I·√(1 + ripple²), ripple being I_r/Ī (docs/method/rigs.md); the drop follows the mean.
  */
 export function elementStates(rig: Rig, current: number, survey?: SurveyFigures, ripple = 0): ElementState[] {
   const rms = rmsCurrent(current, ripple)
@@ -92,7 +92,7 @@ export interface SupplyView {
 
 const curvePoints = 80
 
-/** Headroom and the curve of V_B against load (handbook §12); undefined while E or a resistance is not known. */
+/** Headroom and the curve of V_B against load (docs/method/rigs.md); undefined while E or a resistance is not known. */
 export function viewSupply(rig: Rig, known: KnownSupply, question: SupplyQuestion): SupplyView | undefined {
   const supply = supplyOf(known)
   if (!supply) return undefined

@@ -30,7 +30,7 @@ export const hasFuse = (rig: Pick<Rig, SideName>): boolean => protections(rig).l
 
 /**
  * Usual resistance of joints and devices when sound, Ω: a starting table that each rig may change. A sound crimp
- * with its bolted face is up to 0.2 mΩ (handbook §11); the value stands for anything from nothing to twice it.
+ * with its bolted face is up to 0.2 mΩ (docs/method/rigs.md); the value stands for anything from nothing to twice it.
  */
 export const usualResistance: Record<Exclude<ElementKind, 'cable'>, number> = {
   lug: 0.0001,

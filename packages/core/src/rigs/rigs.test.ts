@@ -66,7 +66,7 @@ const surveyOf = (
   },
 }) // prettier-ignore
 
-describe('what is expected of an element (handbook §11)', () => {
+describe('what is expected of an element', () => {
   it('is computed for a cable, taken from the table for the rest, and as stated where stated', () => {
     const cable = cableOf('lead', 52)
     expect(expectedResistance(cable, undefined).value).toBeCloseTo(0.0014484, 6)
@@ -90,7 +90,7 @@ describe('what is expected of an element (handbook §11)', () => {
   })
 })
 
-describe('a drop survey (handbook §11)', () => {
+describe('a drop survey', () => {
   const good = { [uuid(51)]: 0.0075, [uuid(52)]: 0.07, [uuid(53)]: 0.5, [uuid(54)]: 0.07 }
 
   it('ranks by watts, names the first to fix and what that returns', () => {
@@ -154,7 +154,7 @@ describe('a drop survey (handbook §11)', () => {
   })
 })
 
-describe('the weakest link (handbook §13)', () => {
+describe('the weakest link', () => {
   it('lists every element with its margin, the tightest first', () => {
     const links = weakestLinks(rigOf(), 120)
     expect(links[0]).toMatchObject({

@@ -4,7 +4,7 @@ import { derive, type Derived, estimated, type Figure, isFigure } from '../figur
 import { divide, expanded, multiply, subtract, type Uncertain } from '../meters'
 import { expectedResistance, isCable, placed, type SideName } from './elements'
 
-/** What a drop survey says of one element (handbook §11). */
+/** What a drop survey says of one element (docs/method/rigs.md). */
 export interface SurveyLine {
   readonly element: PathElement
   readonly side: SideName
@@ -159,5 +159,5 @@ export function warming(
   })
 }
 
-/** Amps through a known resistance from the volts across it, with the uncertainty of both (handbook §11). */
+/** Amps through a known resistance from the volts across it, with the uncertainty of both (docs/method/rigs.md). */
 export const asShunt = (volts: Uncertain, resistance: Uncertain): Uncertain => divide(volts, resistance)

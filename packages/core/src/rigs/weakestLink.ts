@@ -30,7 +30,7 @@ export interface LinkRating {
 
 /**
  * Margins of every element of the rig at a current into the unit, A, the tightest first; elements without a rating
- * last (handbook §13). A battery carries its own share of the current.
+ * last (docs/method/rigs.md). A battery carries its own share of the current.
  */
 export function weakestLinks(rig: Rig, current: number): LinkRating[] {
   const ratings = [

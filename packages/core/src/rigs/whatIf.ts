@@ -20,7 +20,7 @@ export interface MeasuredSupply {
 
 /**
  * The supply as it would be after the changes, from the measured values where there are any: what a change adds or
- * takes away is put on top of them, so that everything else stays as it was measured (handbook §11, §12).
+ * takes away is put on top of them, so that everything else stays as it was measured (docs/method/rigs.md).
  */
 export function predictSupply(
   rig: Rig,

@@ -4,7 +4,7 @@ import { authority, cautionsFor, estimatedCapacitance, precharge, stillToAcknowl
 
 const names = (...asked: Parameters<typeof cautionsFor>) => cautionsFor(...asked).map(({ name }) => name)
 
-describe('cautions (handbook §5)', () => {
+describe('cautions', () => {
   it('follow the rig and the unit', () => {
     const lithium = names({ unit: unitOf(), rig: rigOf() })
     expect(lithium).toContain('breaking capacity')
@@ -56,7 +56,7 @@ describe('cautions (handbook §5)', () => {
   })
 })
 
-describe('pre-charge (handbook §13)', () => {
+describe('pre-charge', () => {
   it('takes 0.87 s, 3.5 J and 31.7 W at first through 22 Ω into 10 mF at 26.4 V', () => {
     const { time, energy, peak } = precharge(26.4, 22, 0.01, 0.5)
     expect(time).toBeCloseTo(0.87, 2)

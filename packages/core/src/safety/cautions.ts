@@ -19,7 +19,7 @@ export interface SafetyQuestion {
   readonly nearLimit?: readonly string[]
 }
 
-/** Reminders of handbook §5, chosen by rig, unit and plan. Local codes and a licensed electrician decide. */
+/** Reminders of docs/method/safety.md, chosen by rig, unit and plan. Local codes and a licensed electrician decide. */
 export function cautionsFor({ unit, rig, plan, loads = [], nearLimit = [] }: SafetyQuestion): Caution[] {
   const batteries = rig.bank.strings.flat()
   const lead = batteries.filter(({ chemistry }) => !isLithium(chemistry))

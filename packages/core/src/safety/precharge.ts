@@ -1,4 +1,4 @@
-/** Pre-charge of a unit's input capacitors through a resistor (handbook §13). */
+/** Pre-charge of a unit's input capacitors through a resistor (docs/method/safety.md). */
 export interface Precharge {
   /** s until the rest is below the allowed difference. */
   readonly time: number

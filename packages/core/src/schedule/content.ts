@@ -24,7 +24,7 @@ const motorRuns = minute
 const motorRests = 3 * minute
 const overload = 1.2
 
-/** What a block consists of, in order, when it is begun in a state (handbook §15: step = settle + dwell + reading). */
+/** What a block consists of, in order, when it is begun in a state (docs/method/schedule.md: step = settle + dwell + reading). */
 export function contentOf(block: Block, question: ScheduleQuestion, course: Course): Piece[] {
   return stretched(piecesOf(block, question, course), block.minutes)
 }
@@ -85,7 +85,7 @@ function stretched(pieces: Piece[], minutes: number | undefined): Piece[] {
   return pieces.map((piece) => ({ ...piece, seconds: (piece.seconds * minutes * minute) / length }))
 }
 
-/** The stages of a unit's day, in the order of work (handbook §3). */
+/** The stages of a unit's day, in the order of work (docs/method/schedule.md). */
 export function usualKinds(unit: Pick<Unit, 'kind' | 'claims'>): BlockKind[] {
   const energy = unit.claims.some(({ quantity }) => quantity === 'energy')
   return [

@@ -13,7 +13,7 @@ type Energy = Pick<ScheduleQuestion, 'bank' | 'supply' | 'loss' | 'rated'>
 export const assumedRise = 40
 const thermalConstant = 1200
 
-/** A thermal test starts within this of ambient, K (handbook §15). */
+/** A thermal test starts within this of ambient, K (docs/method/schedule.md). */
 export const coolEnough = 5
 
 /** A that the bank gives, and A left over of a support source to charge it, at output watts; off: nothing. */

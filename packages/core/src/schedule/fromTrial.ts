@@ -8,7 +8,7 @@ import type { Day, Logged, ScheduleQuestion, Switched } from './question'
 /** Within this share of its hot watts an element counts as settled. */
 const settledWithin = 0.01
 
-/** s until a load takes steady watts: P(t) = P_hot + (P_cold − P_hot)e^(−t/τ), to within 1 % (handbook §14). */
+/** s until a load takes steady watts: P(t) = P_hot + (P_cold − P_hot)e^(−t/τ), to within 1 % (docs/method/schedule.md). */
 export function secondsToSettle({ warmUp }: Pick<Load, 'warmUp'>): number {
   const excess = warmUp ? Math.abs(warmUp.cold - 1) : 0
   return warmUp && excess > settledWithin ? warmUp.seconds * Math.log(excess / settledWithin) : 0

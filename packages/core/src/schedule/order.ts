@@ -80,7 +80,7 @@ function obey(ordered: Ordered, { kind, place, side, why }: Rule): Ordered {
 }
 
 /**
- * The order of blocks by the rules that need no sums (handbook §15): idle first; the repeat of surge tests with the
+ * The order of blocks by the rules that need no sums (docs/method/schedule.md): idle first; the repeat of surge tests with the
  * bank low late; a run-down last. A block that the tester fixed stays, and what speaks against it is said.
  */
 export const orderBlocks = (blocks: readonly Block[]): Ordered =>

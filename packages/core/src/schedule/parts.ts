@@ -4,7 +4,7 @@ import { contentOf, isPowered } from './content'
 import { coolEnough, type Course, drainRate, leastCharge, secondsDownTo, secondsToCool } from './course'
 import type { Piece, ScheduleQuestion } from './question'
 
-/** Surge tests want more than this in the bank; their repeat wants less than the other (handbook §15). */
+/** Surge tests want more than this in the bank; their repeat wants less than the other (docs/method/schedule.md). */
 export const surgeAbove = 0.8
 export const surgeBelow = 0.3
 
@@ -50,7 +50,7 @@ function drawDown(question: ScheduleQuestion, course: Course, because: string): 
   return { part: 'draw down', because, piece, charger: 0 }
 }
 
-/** What the rules of handbook §15 ask of the bank before a block. */
+/** What the rules of docs/method/schedule.md ask of the bank before a block. */
 function bankNeed(question: ScheduleQuestion, block: Block, course: Course): Need | undefined {
   const { charge } = course
   const stands = `it would stand at ${percent(charge)}`

@@ -120,7 +120,7 @@ describe('a schedule', () => {
   })
 })
 
-describe('rules of a day (handbook §15)', () => {
+describe('rules of a day', () => {
   it('idle first: moved, and said', () => {
     const plan = scheduleOf(questionOf({ blocks: inOrder('ladder', 'no load', 'findings') }))
     expect(kinds(plan)).toEqual(['no load', 'ladder', 'findings'])

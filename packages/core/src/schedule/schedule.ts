@@ -24,7 +24,7 @@ const unhurried = (question: ScheduleQuestion): ScheduleQuestion => {
 }
 
 /**
- * The blocks as they lie in time (handbook §15): ordered by the rules, each explained where it moves something, with
+ * The blocks as they lie in time (docs/method/schedule.md): ordered by the rules, each explained where it moves something, with
  * recharges, cool-downs and nights where they are needed, and the state of charge along it. What was begun lies where it
  * really happened; what was not moves behind it and behind now.
  */

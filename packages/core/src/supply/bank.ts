@@ -61,7 +61,7 @@ interface BankNetwork {
 
 /**
  * The bank as a network: each string an EMF behind its resistance between a positive and a negative node, links
- * between neighbours or leads to busbars (handbook §12). Undefined while a resistance is not known.
+ * between neighbours or leads to busbars (docs/method/supply.md). Undefined while a resistance is not known.
  */
 function bankNetwork({ strings, join }: Bank): BankNetwork | undefined {
   const n = strings.length
@@ -124,7 +124,7 @@ export interface RestSpread {
   readonly circulating: number | undefined
 }
 
-/** Strings in parallel at rest voltages that differ more than 50 mV per 12 V are a danger (handbook §12). */
+/** Strings in parallel at rest voltages that differ more than 50 mV per 12 V are a danger (docs/method/supply.md). */
 export function restSpread(bank: Bank): RestSpread | undefined {
   const strings = bank.strings.filter((string) => string.every(({ open }) => !open))
   if (strings.length < 2) return undefined
@@ -136,7 +136,7 @@ export function restSpread(bank: Bank): RestSpread | undefined {
   return { spread, allowed, circulating: shares && Math.max(...shares.map(Math.abs)) }
 }
 
-/** The same bank with its leads taken off elsewhere, for comparing (handbook §12). */
+/** The same bank with its leads taken off elsewhere, for comparing (docs/method/supply.md). */
 export function takeOffs(bank: Bank): { words: string; bank: Bank }[] {
   const n = bank.strings.length
   if (n < 2) return []

@@ -20,7 +20,7 @@ const batteryOf = (patch: Partial<Battery> = {}): Battery => ({
 })
 const strings = (...batteries: Battery[]) => bankOf({ strings: batteries.map((one) => [one]) })
 
-describe('capacity (handbook §12)', () => {
+describe('capacity', () => {
   it('110 Ah at 20 h, k 1.18, 38 A: 2.04 h, 77.7 Ah', () => {
     expect(peukertHours(110, 20, 1.18, 38)).toBeCloseTo(2.045, 2)
     expect(deliverable(batteryOf(), 38)).toBeCloseTo(77.7, 0)
@@ -59,7 +59,7 @@ describe('capacity (handbook §12)', () => {
   })
 })
 
-describe('recharging (handbook §15)', () => {
+describe('recharging', () => {
   const bank = parallelOf([0.01])
   const capacity = bankDeliverable(bank, 0)
 

@@ -12,7 +12,7 @@ const usualPeukert: Record<Chemistry, number> = {
 
 const usualHours = 20
 
-/** Hours that a lead-acid battery of C Ah at H hours lasts at I amps: H·(C/(I·H))^k, never giving more than C (handbook §12). */
+/** Hours that a lead-acid battery of C Ah at H hours lasts at I amps: H·(C/(I·H))^k, never giving more than C (docs/method/supply.md). */
 export function peukertHours(C: number, H: number, k: number, I: number): number {
   if (!(I > 0)) return Infinity
   return Math.min(H * (C / (I * H)) ** k, C / I)
@@ -47,7 +47,7 @@ export function bankDeliverable(bank: Bank, I: number): number {
 const chargeEfficiency = (bank: Bank): number =>
   bank.strings.flat().every(({ chemistry }) => isLithium(chemistry)) ? 0.99 : 0.87
 
-/** Share of charge above which a charger's current falls in proportion to what is still missing (handbook §15). */
+/** Share of charge above which a charger's current falls in proportion to what is still missing (docs/method/supply.md). */
 export const taperFrom = 0.9
 
 /** What counts as full: the last per cent of an exponential never comes. */

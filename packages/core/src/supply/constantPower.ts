@@ -2,7 +2,7 @@ import { add, combine, scale, type Uncertain } from '../meters'
 import type { Source } from './thevenin'
 
 /**
- * Voltage under a load of constant power P, W: (E + √(E² − 4·R·P))/2, the stable one of two (handbook §12).
+ * Voltage under a load of constant power P, W: (E + √(E² − 4·R·P))/2, the stable one of two (docs/method/supply.md).
  * Undefined when the source cannot deliver it: P > E²/4R.
  */
 export function voltageUnderPower({ E, R }: Source, P: number): number | undefined {

@@ -11,7 +11,7 @@ export interface Headroom {
 
 /**
  * The most a supply can give before V_B falls to a threshold, V: I = (E − V)/R while V ≥ E/2, else E²/4R; capped
- * by a current, A, that the weakest link carries (handbook §12). Zero when the threshold is above the rest voltage.
+ * by a current, A, that the weakest link carries (docs/method/supply.md). Zero when the threshold is above the rest voltage.
  */
 export function headroom(supply: Supply, threshold: number, weakest = Infinity): Headroom {
   const { E, R } = terminalSource(supply)

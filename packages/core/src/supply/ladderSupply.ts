@@ -37,7 +37,7 @@ const ownPart = (x: Uncertain): number =>
 const leastSpread = 0.2
 
 /**
- * E and R of what lies behind a tap, from the ladder itself: weighted regression of V on I (handbook §12), with
+ * E and R of what lies behind a tap, from the ladder itself: weighted regression of V on I (docs/method/supply.md), with
  * weights from the independent parts of both, and a linear drift in time when it is clear of its uncertainty.
  * What the meters have in common is carried through, so that the difference of two fits on the same meters is
  * better known than either.

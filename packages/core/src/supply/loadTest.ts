@@ -14,7 +14,7 @@ export interface LoadTestFigures {
 }
 
 /**
- * Resistance at 10 s of a battery or bank: R_10 = (V_0 − V_10)/(I_10 − I_0), handbook §12. Both voltages are read on
+ * Resistance at 10 s of a battery or bank: R_10 = (V_0 − V_10)/(I_10 − I_0), docs/method/supply.md. Both voltages are read on
  * one meter, so what that meter and range have in common cancels in the difference.
  */
 export function deriveLoadTest(entry: EntryOf<'load test'>, revision: Revision): LoadTestFigures {

@@ -45,7 +45,7 @@ function relax(
 }
 
 describe('nodal analysis', () => {
-  it('shares four batteries as the handbook works it out (§12)', () => {
+  it('shares four batteries as docs/method/supply.md works it out', () => {
     const bank = parallelOf([0.0038, 0.0038, 0.0038, 0.0038])
     const rounded = (shares: number[] | undefined) => shares?.map((amps) => Number(amps.toFixed(1)))
     expect(rounded(sharing(bank, 120))).toEqual([47.6, 31.5, 22.5, 18.4])

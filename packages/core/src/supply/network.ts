@@ -34,7 +34,7 @@ export interface Solution {
 }
 
 /**
- * Nodal analysis (handbook §12): node voltages and branch currents of any network of EMFs behind resistances,
+ * Nodal analysis (docs/method/supply.md): node voltages and branch currents of any network of EMFs behind resistances,
  * with currents drawn between its nodes. Parts without a closed branch to the reference are solved on their own,
  * so that currents circulating in them show, but have no voltage against it.
  * Undefined when a current is drawn between parts that are not joined.

@@ -77,7 +77,7 @@ describe('weighted regression', () => {
   })
 })
 
-describe('what a ladder says of its own supply (handbook §12)', () => {
+describe('what a ladder says of its own supply', () => {
   const figure = (symbol: string, unit: 'V' | 'A', x: Uncertain): Figure => ({
     symbol, unit, x, grade: 'measured', working: { formula: symbol, inputs: [], notes: [], entries: [symbol] },
   }) // prettier-ignore

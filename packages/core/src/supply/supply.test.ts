@@ -25,7 +25,7 @@ import {
 
 const l24 = { bank: { E: 26.4, R: 0.0117 }, path: 0.0059, support: 0 }
 
-describe('constant power (handbook §12)', () => {
+describe('constant power', () => {
   it('stands at 25.66 V and 25.29 V with 1600 W, drawing 63.3 A', () => {
     const point = underPower(l24, 1600)
     expect(point?.I).toBeCloseTo(63.3, 1)
@@ -91,7 +91,7 @@ describe('constant power (handbook §12)', () => {
   })
 })
 
-describe('headroom (handbook §12)', () => {
+describe('headroom', () => {
   it('is 273 A and 5.89 kW on L24, and 2.5 kW behind a 100 A breaker', () => {
     const free = headroom(l24, 21.6)
     expect(free.current).toBeCloseTo(273, 0)
@@ -196,7 +196,7 @@ describe('a bank', () => {
   })
 })
 
-describe('a short load test (handbook §12)', () => {
+describe('a short load test', () => {
   const test = {
     restVoltage: 26.42, restCurrent: 0, loadedVoltage: 25.74, loadedCurrent: 58, recoveredVoltage: 26.4,
     voltmeter: uuid(1), ammeter: uuid(1),

@@ -17,7 +17,7 @@ export interface SlidLoad {
 
 const mostAmps = 400
 
-/** A load the tester slides, in amperes or in watts into the unit, as a current (handbook §12). */
+/** A load the tester slides, in amperes or in watts into the unit, as a current (docs/method/rigs.md). */
 export function useSlidLoad(known: KnownSupply | undefined, nominal: number): SlidLoad {
   const [by, choose] = useState<'A' | 'W'>('A')
   const [slid, slide] = useState(50)

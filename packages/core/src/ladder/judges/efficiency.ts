@@ -8,7 +8,7 @@ import type { LossFit } from '../lossFit'
 
 /**
  * A claim at a stated load is judged there; one that states none at the peak, answered with the range in which
- * it holds (handbook §8). Without a peak inside the range the best measured step decides.
+ * it holds (docs/method/ladder.md). Without a peak inside the range the best measured step decides.
  */
 export const judgeEfficiency: Judge = (evidence) => {
   const { claim, analysis } = evidence

@@ -16,7 +16,7 @@ function worst(
   )
 }
 
-/** ±x % against nominal over the ladder; the input range not covered is said (handbook §10). */
+/** ±x % against nominal over the ladder; the input range not covered is said (docs/method/ladder.md). */
 export const judgeRegulation: Judge = (evidence) => {
   const figure = worst(evidence, (step) => step.regulation)
   if (!figure) return notTested('Regulation was not tested: no output voltage under load.')

@@ -1,7 +1,7 @@
 import { isFigure, sayFigure } from '../../figures'
 import { type Judge, judgeFigure } from '../../findings'
 
-/** Amps in amps, watts in watts; the other is shown for information (handbook §9). */
+/** Amps in amps, watts in watts; the other is shown for information (docs/method/no-load.md). */
 export const judgeIdle: Judge = (evidence) => {
   const { on } = evidence.analysis.noLoad
   const inAmps = evidence.claim.unit === 'A'

@@ -1,0 +1,11 @@
+/** Symbols whose working stands on another page than the ladder’s. */
+const pages: readonly (readonly [symbol: RegExp, page: string])[] = [
+  [/^(I_idle|P_idle|energy per day|share of the bank|days until)/, 'no-load'],
+  [/^(E|R_source|R_total|R_10|V_0|V_10|I_0|I_10|drift|E − V_A|P_bank)/, 'supply'],
+  [/^(R|R_expected|R_path|gain|drop|V_post|P of|V of|excess|rest of)/, 'rigs'],
+  [/^(change of|deviation)/, 'compare'],
+]
+
+/** The page of the method that says how a figure is worked. */
+export const pageFor = (symbol: string): string =>
+  pages.find(([pattern]) => pattern.test(symbol))?.[1] ?? 'ladder'
