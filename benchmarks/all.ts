@@ -1,14 +1,20 @@
+import { benchCapture } from './capture'
+import { benchClients } from './clients'
 import { benchDerive } from './derive'
 import { benchFirstScreen } from './firstScreen'
-import { benchSliding } from './sliding'
+import { benchLongLadder } from './longLadder'
 import { benchPlanning, benchSchedule } from './planning'
+import { benchSliding } from './sliding'
 import { benchTrialList } from './trialList'
 import { benchTyping } from './typing'
 
 await benchFirstScreen()
 await benchDerive()
+benchCapture()
 await benchPlanning()
 await benchSchedule()
 await benchTrialList()
 await benchTyping()
+await benchLongLadder()
 await benchSliding()
+await benchClients()

@@ -51,7 +51,7 @@ export async function benchSliding(): Promise<void> {
   const bare = await medianTime(200, () => solveNetwork({ nodes: 32, branches }, 0))
   say('all of a slide, 16 batteries, 40 elements', all, 'one bare network of 32 nodes', bare, 'ms')
 
-  const place = Installation.create()
+  const place = Installation.create('nothing')
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],

@@ -5,7 +5,7 @@ import { ladderOf } from './ladders'
 
 /** From key to drawn frame in the grid of a ladder of 200 steps × 3 repeats, in the real browser. */
 export async function benchTyping(): Promise<void> {
-  const place = Installation.create()
+  const place = Installation.create('nothing')
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],

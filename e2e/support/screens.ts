@@ -1,24 +1,7 @@
-/** Every stage of a trial that has a screen, as it stands in the address. */
-export const stages = [
-  'look-over',
-  'rig',
-  'rig/supply',
-  'rig/load-test',
-  'rig/survey',
-  'rig/what-if',
-  'plan',
-  'plan/schedule',
-  'plan/run',
-  'plan/sheet',
-  'plan/paper',
-  'make-safe',
-  'no-load',
-  'ladder',
-  'readings',
-  'motors',
-  'findings',
-  'report',
-]
+import { stages as workOrder } from '../../apps/web/src/stages'
+
+/** Every page of every stage of a trial, as it stands in the address: from the work order itself. */
+export const stages = workOrder.flatMap(({ pages }) => pages.map(({ path }) => path))
 
 /** Every screen outside a trial, with an address that leads nowhere. */
 export const library = [
@@ -34,5 +17,7 @@ export const library = [
   '/loads/new',
   '/trials/new',
   '/import',
+  '/method',
+  '/method/ladder',
   '/nowhere',
 ]

@@ -1,7 +1,9 @@
 import { lazy, Suspense, type ComponentType, type ReactNode } from 'react'
-import { createBrowserRouter, Link, Navigate, useRouteError } from 'react-router'
+import { createBrowserRouter, Link, Navigate, useRouteError, type Params } from 'react-router'
+import { api } from './api/api'
 import { BenchPage } from './bench/BenchPage'
 import { stages } from './stages'
+import { store } from './store'
 import { StageContext } from './trials/stageContext'
 import { Notice } from './ui/Notice'
 import { Page } from './ui/Page'
@@ -21,7 +23,22 @@ const LoadsPage = page(async () => (await import('./loads/LoadsPage')).LoadsPage
 const LoadPage = page(async () => (await import('./loads/LoadPage')).LoadPage)
 const CablePage = page(async () => (await import('./conductors/CablePage')).CablePage)
 const MethodPage = page(async () => (await import('./method/MethodPage')).MethodPage)
-const TrialLayout = lazy(async () => ({ default: (await import('./trials/TrialLayout')).TrialLayout }))
+const loadLayout = async () => ({ default: (await import('./trials/TrialLayout')).TrialLayout })
+const TrialLayout = lazy(loadLayout)
+
+/** Begins to fetch what a page needs when it is headed for, without waiting for it. */
+const ahead = (fetch: (parameters: Params) => unknown) => (to: { params: Params }) => {
+  void fetch(to.params)
+  return null
+}
+
+/** A trial’s page needs its frame, the trial and its entries, all at once. */
+const fetchTrial = ({ id = '' }: Params) =>
+  Promise.all([
+    loadLayout(),
+    store.dispatch(api.util.prefetch('trial', id, {})),
+    store.dispatch(api.util.prefetch('entries', id, {})),
+  ])
 
 const wait = (page: ReactNode) => (
   <Suspense
@@ -82,18 +99,24 @@ export const router = createBrowserRouter([
       { path: '/trials/new', element: wait(<NewTrialPage />) },
       {
         path: '/trials/:id',
+        loader: ahead(fetchTrial),
+        shouldRevalidate: ({ currentParams, nextParams }) => currentParams['id'] !== nextParams['id'],
         element: wait(<TrialLayout stages={stages} />),
         children: [
           { index: true, element: <Navigate to="ladder" replace /> },
           ...stages.flatMap((stage) =>
-            stage.pages.map(({ path, Page: StagePage }) => ({
-              path,
-              element: wait(
-                <StageContext value={stage}>
-                  <StagePage />
-                </StageContext>,
-              ),
-            })),
+            stage.pages.map(({ path, load }) => {
+              const StagePage = lazy(load)
+              return {
+                path,
+                loader: ahead(load),
+                element: wait(
+                  <StageContext value={stage}>
+                    <StagePage />
+                  </StageContext>,
+                ),
+              }
+            }),
           ),
         ],
       },

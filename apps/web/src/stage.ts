@@ -8,7 +8,8 @@ export interface StagePage {
   readonly path: string
   /** Its words among the stage's tabs; a page without them is reached from another. */
   readonly tab?: string
-  readonly Page: ComponentType
+  /** Fetches the page; begun as soon as it is headed for. */
+  readonly load: () => Promise<{ default: ComponentType }>
 }
 
 export interface Progress {

@@ -1,3 +1,4 @@
+import { lazily } from './lazily'
 import { remembering } from './remember'
 import { allOf } from './subjects'
 import type { Analysis, RevisionRecord, TrialRecord } from './trials'
@@ -11,18 +12,10 @@ const analysed = remembering<RevisionRecord, Analysis>()
  */
 const analyse = (record: RevisionRecord): Analysis =>
   analysed(record, [], () => {
-    const analysis = { record } as Analysis
-    for (const [name, derive] of parts) {
-      Object.defineProperty(analysis, name, {
-        enumerable: true,
-        configurable: true,
-        get() {
-          const value = derive(analysis)
-          Object.defineProperty(analysis, name, { enumerable: true, value })
-          return value
-        },
-      })
-    }
+    const analysis: Analysis = lazily({
+      record: () => record,
+      ...Object.fromEntries(parts.map(([name, derive]) => [name, () => derive(analysis)])),
+    } as { [K in keyof Analysis]: () => Analysis[K] })
     return analysis
   })
 

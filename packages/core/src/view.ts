@@ -4,6 +4,7 @@ import { type ClaimFindings, findAll } from './judge'
 import { notice } from './notice'
 import type { Oddity } from './oddities'
 import { type Analysis, replay, type TrialRecord } from './trials'
+import { lazily } from './lazily'
 
 /** Everything that follows from a trial's record, the same for screen, report and export. */
 export interface TrialView {
@@ -14,14 +15,17 @@ export interface TrialView {
   readonly oddities: readonly (readonly Oddity[])[]
 }
 
-/** Computes a trial from its entries. The order of entries does not matter; revisions that stayed as they were are not worked again. */
+/**
+ * Computes a trial from its entries. The order of entries does not matter; revisions that stayed as they were are not
+ * worked again, and findings and oddities only when they are first asked for.
+ */
 export function viewTrial(trial: Trial, entries: readonly Entry[]): TrialView {
   const record = replay(trial, entries)
   const analyses = analyseTrial(record)
-  return {
-    record,
-    analyses,
-    findings: findAll(analyses, trial),
-    oddities: analyses.map((analysis) => notice(analysis, trial.plan)),
-  }
+  return lazily({
+    record: () => record,
+    analyses: () => analyses,
+    findings: () => findAll(analyses, trial),
+    oddities: () => analyses.map((analysis) => notice(analysis, trial.plan)),
+  })
 }

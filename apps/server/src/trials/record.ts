@@ -129,6 +129,13 @@ export async function requireTrial(db: Queryable, id: string): Promise<Trial> {
   return trial
 }
 
+/** The numbers of a trial's rig revisions, without what stands in them; a trial always has one. */
+export async function revisionNumbers(db: Queryable, trial: string): Promise<ReadonlySet<number>> {
+  const { rows } = await db.query<{ number: number }>('select number from revision where trial = $1', [trial])
+  if (!rows.length) throw notFound('This trial')
+  return new Set(rows.map(({ number }) => number))
+}
+
 /** A new trial without revisions; they are added by `addRevision`. */
 export async function insertTrial(
   db: Queryable,

@@ -22,7 +22,15 @@ import { body, idOf, parse } from '../http/validate'
 import { checkEntries } from './check'
 import { readingsCsv } from './csv'
 import { exportTrial, importTrial, readDocument, settingsOf } from './exchange'
-import { addRevision, appendEntries, insertTrial, listTrials, readEntries, requireTrial } from './record'
+import {
+  addRevision,
+  appendEntries,
+  insertTrial,
+  listTrials,
+  readEntries,
+  requireTrial,
+  revisionNumbers,
+} from './record'
 import { verdictsOf } from './verdicts'
 
 const numberIn = (what: string, low: number, high: number) =>
@@ -158,8 +166,7 @@ export function trialRoutes(pool: Pool): Router {
     const id = idOf(request, 'This trial')
     const entries = body(request, Entries)
     const added = await transaction(pool, async (client) => {
-      const trial = await requireTrial(client, id)
-      await checkEntries(client, id, entries, new Set(trial.revisions.map((revision) => revision.number)))
+      await checkEntries(client, id, entries, await revisionNumbers(client, id))
       return appendEntries(client, id, entries)
     })
     response.json({ kept: entries.length, added: added.length })

@@ -6,7 +6,7 @@ export const findings: Stage = {
   pages: [
     {
       path: 'findings',
-      Page: lazy(async () => ({ default: (await import('./FindingsPage')).FindingsPage })),
+      load: async () => ({ default: (await import('./FindingsPage')).FindingsPage }),
     },
   ],
   state: ({ view }) => {

@@ -11,11 +11,13 @@ interface Props {
   readonly analyses: readonly Analysis[]
   readonly analysis: Analysis
   readonly chosenStep?: string | undefined
+  /** Drawn at once, for print. */
+  readonly eager?: boolean
   readonly onChoose?: (step: string) => void
 }
 
 /** Efficiency and losses of the rig revision on screen, the other revisions drawn over. */
-export function LadderCharts({ title, analyses, analysis, chosenStep, onChoose }: Props) {
+export function LadderCharts({ title, analyses, analysis, chosenStep, eager = false, onChoose }: Props) {
   const target = claimedValue(analysis.record.revision.unit, 'efficiency')
   const buildEfficiency = useCallback(
     (theme: ChartTheme) =>
@@ -37,6 +39,7 @@ export function LadderCharts({ title, analyses, analysis, chosenStep, onChoose }
         height={240}
         build={buildEfficiency}
         onPick={onChoose}
+        eager={eager}
       />
       <LazyChart
         title={`Where the watts went, rig ${analysis.record.revision.number}`}
@@ -45,6 +48,7 @@ export function LadderCharts({ title, analyses, analysis, chosenStep, onChoose }
         height={240}
         build={buildLoss}
         onPick={onChoose}
+        eager={eager}
       />
     </div>
   )

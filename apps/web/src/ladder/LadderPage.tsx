@@ -6,6 +6,7 @@ import { OddityNotices } from '../oddities/OddityNotices'
 import { PlannedNext } from '../plan/PlannedNext'
 import { StageHead } from '../trials/StageHead'
 import { TakingBack } from '../trials/TakingBack'
+import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { useWidth } from '../ui/useWidth'
 import { layoutOf, leastWidth, type Place } from './columns'
@@ -39,7 +40,7 @@ function Ladder() {
   const chosenFigures = steps.find((step) => step.step.id === picked) ?? steps.at(-1)
   const chosen = chosenFigures?.step.id
   const rated = ratedPower(revision.unit)
-  const oddities = view.oddities[view.analyses.indexOf(analysis)] ?? []
+  const oddities = useOddities()
   const openOddities = oddities.filter((oddity) => keptWhy(oddity, view.record, analysis) === undefined)
   const oddSteps = useMemo(
     () => new Set(openOddities.flatMap((oddity) => oddity.at.step ?? [])),

@@ -13,7 +13,7 @@ export function ReportPart({ state: { trial, view }, analysis }: ReportProps) {
         <ReportTable analysis={analysis} />
       </Section>
       <AgainstBefore analyses={view.analyses} analysis={analysis} />
-      <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} />
+      <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} eager />
       {analysis.ladder.steps.length > 0 && (
         <Section title="What the curve says">
           <CurveFigures

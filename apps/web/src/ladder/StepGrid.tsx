@@ -1,6 +1,7 @@
 import { type Analysis, readingsOf } from '@even-watt/core'
-import type { ReactNode } from 'react'
+import { useRef, type ReactNode } from 'react'
 import { Fig } from '../ui/Fig'
+import { useNear } from '../ui/useNear'
 import { columns, placeHue, placeWords, places, type Layout, type Place } from './columns'
 import { StepRow } from './StepRow'
 import { stepLabel } from './stepLabel'
@@ -16,8 +17,8 @@ interface Props {
   readonly onChoose: (step: string) => void
 }
 
-/** Rows that are drawn together; the browser skips those out of sight. */
-const together = 25
+/** Rows that are drawn together; a long ladder draws those near the window only. */
+export const together = 25
 
 /**
  * Readings in the order they were taken, each column under the place on the circuit where it was read. A long
@@ -27,25 +28,33 @@ export function StepGrid(props: Props) {
   const { layout, analysis } = props
   const runs = Math.max(1, Math.ceil(analysis.ladder.steps.length / together))
   return Array.from({ length: runs }, (_, run) => (
-    <div
-      key={run}
-      className={runs > 1 ? '[content-visibility:auto]' : ''}
-      style={{ width: layout.width, containIntrinsicSize: `auto ${together * rowHeight}px` }}
-    >
-      <table
-        className="table-fixed border-collapse text-[0.97rem]"
-        style={{ width: layout.width }}
-        aria-label={run === 0 ? 'Ladder' : `Ladder, from step ${run * together + 1}`}
-      >
-        <ColumnWidths layout={layout} />
-        <Heads hidden={run > 0} />
-        <tbody>
-          {run === 0 && <IdleRow analysis={analysis} />}
-          <Run {...props} from={run * together} />
-        </tbody>
-      </table>
+    <div key={run} data-run={run} style={{ width: layout.width }}>
+      <RunTable {...props} run={run} />
     </div>
   ))
+}
+
+/** One run of rows; while it is far from the window only its room is kept. */
+function RunTable({ run, ...props }: Props & { run: number }) {
+  const { layout, analysis } = props
+  const place = useRef<HTMLDivElement>(null)
+  const near = useNear(place, run === 0)
+  const rows = Math.min(together, analysis.ladder.steps.length - run * together)
+  if (!near) return <div ref={place} style={{ height: rows * rowHeight }} />
+  return (
+    <table
+      className="table-fixed border-collapse text-[0.97rem]"
+      style={{ width: layout.width }}
+      aria-label={run === 0 ? 'Ladder' : `Ladder, from step ${run * together + 1}`}
+    >
+      <ColumnWidths layout={layout} />
+      <Heads hidden={run > 0} />
+      <tbody>
+        {run === 0 && <IdleRow analysis={analysis} />}
+        <Run {...props} from={run * together} />
+      </tbody>
+    </table>
+  )
 }
 
 const rowHeight = 26

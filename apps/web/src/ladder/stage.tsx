@@ -7,13 +7,13 @@ export const ladder: Stage = {
   pages: [
     {
       path: 'ladder',
-      Page: lazy(async () => ({ default: (await import('./LadderPage')).LadderPage })),
+      load: async () => ({ default: (await import('./LadderPage')).LadderPage }),
     },
     {
       path: 'readings',
-      Page: lazy(async () => ({
+      load: async () => ({
         default: (await import('../readings/ImportReadingsPage')).ImportReadingsPage,
-      })),
+      }),
     },
   ],
   state: ({ analysis }) => {

@@ -1,4 +1,5 @@
 import { useKey } from '../ui/keys'
+import { together } from './StepGrid'
 
 interface Actions {
   readonly steps: readonly string[]
@@ -13,10 +14,15 @@ interface Actions {
 export function useLadderKeys({ steps, chosen, choose, repeat, takeBackLast, armsLength }: Actions): void {
   const move = (by: number) => {
     const at = chosen === undefined ? -1 : steps.indexOf(chosen)
-    const next = steps[Math.min(steps.length - 1, Math.max(0, at + by))]
+    const to = Math.min(steps.length - 1, Math.max(0, at + by))
+    const next = steps[to]
     if (next === undefined) return
     choose(next)
-    document.querySelector(`[data-step="${next}"]`)?.scrollIntoView({ block: 'nearest' })
+    // A row far away is not drawn yet: its run comes near, and then it is.
+    const row =
+      document.querySelector(`[data-step="${next}"]`) ??
+      document.querySelector(`[data-run="${Math.floor(to / together)}"]`)
+    row?.scrollIntoView({ block: 'nearest' })
   }
   useKey(
     (event) => event.key === 'ArrowDown',

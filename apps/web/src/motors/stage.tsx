@@ -7,7 +7,7 @@ export const motors: Stage = {
   pages: [
     {
       path: 'motors',
-      Page: lazy(async () => ({ default: (await import('./MotorsPage')).MotorsPage })),
+      load: async () => ({ default: (await import('./MotorsPage')).MotorsPage }),
     },
   ],
   state: ({ analysis }) => {

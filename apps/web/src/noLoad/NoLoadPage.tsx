@@ -2,6 +2,7 @@ import { sayClaim, readingsOf } from '@even-watt/core'
 import { Verdict } from '../findings/Verdict'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
+import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { IdleFigures } from './IdleFigures'
 import { NoLoadReadings } from './NoLoadReadings'
@@ -11,7 +12,7 @@ import { NoLoadForm } from './NoLoadForm'
 /** Output on, nothing connected: idle draw, output voltage, frequency, the unit's own display. */
 export function NoLoadPage() {
   const { analysis, view } = useTrial()
-  const oddities = (view.oddities[view.analyses.indexOf(analysis)] ?? []).filter((oddity) =>
+  const oddities = useOddities().filter((oddity) =>
     readingsOf(analysis.record, 'no load').some((entry) => entry.id === oddity.at.entry),
   )
   const idle = view.findings.find((finding) => finding.claim.quantity === 'idle draw')

@@ -7,7 +7,7 @@ export const noLoad: Stage = {
   pages: [
     {
       path: 'no-load',
-      Page: lazy(async () => ({ default: (await import('./NoLoadPage')).NoLoadPage })),
+      load: async () => ({ default: (await import('./NoLoadPage')).NoLoadPage }),
     },
   ],
   state: ({ analysis }) => {

@@ -9,27 +9,27 @@ export const plan: Stage = {
     {
       path: 'plan',
       tab: 'Loads',
-      Page: lazy(async () => ({ default: (await import('./PlanPage')).PlanPage })),
+      load: async () => ({ default: (await import('./PlanPage')).PlanPage }),
     },
     {
       path: 'plan/schedule',
       tab: 'Schedule',
-      Page: lazy(async () => ({ default: (await import('../schedule/SchedulePage')).SchedulePage })),
+      load: async () => ({ default: (await import('../schedule/SchedulePage')).SchedulePage }),
     },
     {
       path: 'plan/run',
       tab: 'Run it',
-      Page: lazy(async () => ({ default: (await import('../schedule/RunPage')).RunPage })),
+      load: async () => ({ default: (await import('../schedule/RunPage')).RunPage }),
     },
     {
       path: 'plan/sheet',
       tab: 'Run sheet',
-      Page: lazy(async () => ({ default: (await import('../schedule/SheetPage')).SheetPage })),
+      load: async () => ({ default: (await import('../schedule/SheetPage')).SheetPage }),
     },
     {
       path: 'plan/paper',
       tab: 'From paper',
-      Page: lazy(async () => ({ default: (await import('../schedule/PaperPage')).PaperPage })),
+      load: async () => ({ default: (await import('../schedule/PaperPage')).PaperPage }),
     },
   ],
   state: ({ trial }) => {

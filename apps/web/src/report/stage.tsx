@@ -1,4 +1,3 @@
-import { lazy } from 'react'
 import type { Stage } from '../stage'
 
 export const report: Stage = {
@@ -6,7 +5,7 @@ export const report: Stage = {
   pages: [
     {
       path: 'report',
-      Page: lazy(async () => ({ default: (await import('./ReportPage')).ReportPage })),
+      load: async () => ({ default: (await import('./ReportPage')).ReportPage }),
     },
   ],
   state: () => ({ said: 'to print', done: 'none' }),

@@ -1,6 +1,7 @@
 import { checkRig } from '@even-watt/core'
 import { useState } from 'react'
 import { OddityNotices } from '../oddities/OddityNotices'
+import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { shortDate, shortTime } from '../ui/dates'
 import { ChangeRig } from './ChangeRig'
@@ -12,13 +13,11 @@ import { RigFacts } from './RigFacts'
 
 /** The rig as frozen into the trial; changing it makes the next revision, with why. */
 export function RigStagePage() {
-  const { trial, analysis, view } = useTrial()
+  const { trial, analysis } = useTrial()
   const { revision } = analysis.record
   const [changing, setChanging] = useState(false)
   const last = trial.revisions.at(-1)
-  const oddities = (view.oddities[view.analyses.indexOf(analysis)] ?? []).filter(
-    (oddity) => oddity.at.part === 'rig',
-  )
+  const oddities = useOddities().filter((oddity) => oddity.at.part === 'rig')
   return (
     <>
       <StageHead>

@@ -8,27 +8,27 @@ export const rig: Stage = {
     {
       path: 'rig',
       tab: 'Drawing',
-      Page: lazy(async () => ({ default: (await import('./RigStagePage')).RigStagePage })),
+      load: async () => ({ default: (await import('./RigStagePage')).RigStagePage }),
     },
     {
       path: 'rig/supply',
       tab: 'Supply',
-      Page: lazy(async () => ({ default: (await import('../supply/SupplyPage')).SupplyPage })),
+      load: async () => ({ default: (await import('../supply/SupplyPage')).SupplyPage }),
     },
     {
       path: 'rig/load-test',
       tab: 'Load test',
-      Page: lazy(async () => ({ default: (await import('../supply/LoadTestPage')).LoadTestPage })),
+      load: async () => ({ default: (await import('../supply/LoadTestPage')).LoadTestPage }),
     },
     {
       path: 'rig/survey',
       tab: 'Drop survey',
-      Page: lazy(async () => ({ default: (await import('./survey/SurveyPage')).SurveyPage })),
+      load: async () => ({ default: (await import('./survey/SurveyPage')).SurveyPage }),
     },
     {
       path: 'rig/what-if',
       tab: 'What if',
-      Page: lazy(async () => ({ default: (await import('./whatIf/WhatIfPage')).WhatIfPage })),
+      load: async () => ({ default: (await import('./whatIf/WhatIfPage')).WhatIfPage }),
     },
   ],
   state: ({ trial }) => ({ said: many(trial.revisions.length, 'revision'), done: 'whole' }),

@@ -7,7 +7,7 @@ export const makeSafe: Stage = {
   pages: [
     {
       path: 'make-safe',
-      Page: lazy(async () => ({ default: (await import('./MakeSafePage')).MakeSafePage })),
+      load: async () => ({ default: (await import('./MakeSafePage')).MakeSafePage }),
     },
   ],
   state: ({ view, analysis }) => {

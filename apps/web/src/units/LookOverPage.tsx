@@ -1,15 +1,16 @@
 import { Link } from 'react-router'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
+import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { UnitFacts } from './UnitFacts'
 import { ClaimTable } from './ClaimTable'
 
 /** The unit as it was frozen into the trial: where it came from and what it promises. */
 export function LookOverPage() {
-  const { analysis, view } = useTrial()
+  const { analysis } = useTrial()
   const { unit } = analysis.record.revision
-  const oddities = (view.oddities[view.analyses.indexOf(analysis)] ?? []).filter(
+  const oddities = useOddities().filter(
     (oddity) => oddity.at.claim !== undefined || oddity.at.part === 'unit',
   )
   return (

@@ -6,7 +6,7 @@ export const lookOver: Stage = {
   pages: [
     {
       path: 'look-over',
-      Page: lazy(async () => ({ default: (await import('./LookOverPage')).LookOverPage })),
+      load: async () => ({ default: (await import('./LookOverPage')).LookOverPage }),
     },
   ],
   state: ({ trial }) => {

@@ -14,6 +14,9 @@ export interface ChartProps {
   readonly onPick?: ((key: string) => void) | undefined
 }
 
+/** ms without a change after which a chart follows. */
+const handRests = 250
+
 /** One chart: drawn in both themes, followed in width, exportable as SVG and PNG. */
 export default function Chart({ title, description, fileName, height, build, onPick }: ChartProps) {
   const theme = useTheme()
@@ -43,8 +46,19 @@ export default function Chart({ title, description, fileName, height, build, onP
       chart.current = undefined
     }
   }, [])
+  const drawn = useRef(false)
   useEffect(() => {
-    chart.current?.setOption({ animation: false, ...option }, { notMerge: true })
+    const draw = () => {
+      chart.current?.setOption({ animation: false, ...option }, { notMerge: true })
+      drawn.current = true
+    }
+    if (!drawn.current) {
+      draw()
+      return undefined
+    }
+    // Drawing a long ladder anew takes a while: it waits until the hand rests.
+    const waiting = setTimeout(draw, handRests)
+    return () => clearTimeout(waiting)
   }, [option])
 
   const save = async (kind: ExportKind) => {
