@@ -1,10 +1,8 @@
 import * as z from 'zod/mini'
 import { Entry } from './entries'
+import { formatName, formatVersion } from './format'
 import { instant, words } from './shared'
 import { Trial } from './trials'
-
-export const formatName = 'even-watt-trial'
-export const formatVersion = 2
 
 /** A trial as one document: all that is needed to compute every figure again. */
 export const TrialDocument = z.object({

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { DutyLine, LimiterSet, type Outcome } from './findings'
+import { DutyLine, LimiterSet } from './findings'
 import { StoredMeter } from './meters'
 import { LadderPlanned } from './plan'
 import { StoredRig } from './rigs'
@@ -80,25 +80,3 @@ export const TrialLine = z.object({
   lastAt: z.nullable(z.string()),
 })
 export type TrialLine = z.infer<typeof TrialLine>
-
-/** What the list of trials may be ordered by. */
-export const trialOrders = [
-  'title',
-  'unit',
-  'rig',
-  'by',
-  'startedAt',
-  'lastAt',
-  'revisions',
-  'entries',
-] as const
-export type TrialOrder = (typeof trialOrders)[number]
-
-/** A page of the list, and how many trials there are in all that fit what was searched for. */
-export interface TrialPage {
-  readonly trials: TrialLine[]
-  readonly total: number
-}
-
-/** How many claims of a trial stand at each outcome, by the trial's id. */
-export type TrialVerdicts = Readonly<Record<string, readonly { outcome: Outcome; count: number }[]>>

@@ -1,4 +1,4 @@
-import { formatVersion } from './exchange'
+import { formatVersion } from './format'
 
 type Loose = Readonly<Record<string, unknown>>
 

@@ -32,7 +32,7 @@ export function ListTable<Item extends RowData>({ table, label, none }: Props<It
                     {column.getCanSort() ? (
                       <button
                         type="button"
-                        className="font-semibold hover:text-ink"
+                        className="font-semibold whitespace-nowrap hover:text-ink"
                         onClick={column.getToggleSortingHandler()}
                       >
                         <table.FlexRender header={header} />

@@ -2,9 +2,9 @@ import type { EntryOf, Quantity, Revision, StoredMeter, Unit, Value } from '@eve
 import { rangeFor, rounding } from '../meters'
 import { type Keyed, type Notice, type Oddity, onceEach } from '../oddities'
 import { remembering } from '../remember'
+import { readingsOf } from '../trials'
 import { unfitOnWave } from './fitness'
 import { quantityData } from './quantities'
-import { readingsOf } from '../trials'
 
 type ReadingEntry = EntryOf<'ladder' | 'no load'>
 

@@ -29,8 +29,6 @@ declare module '../trials/analysis' {
   }
 }
 
-export const hasFit = (fit: LossFit | { missing: string }): fit is LossFit => 'p0' in fit
-
 /**
  * The analysis as it stands with one more step, still being typed: its figures beside the others, its readings
  * alone. The curve is left as it is, so that this is quick enough for every key.

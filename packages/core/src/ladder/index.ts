@@ -1,6 +1,7 @@
 export * from './analysis'
 export * from './curve'
 export * from './fan'
+export * from './hasFit'
 export * from './judges/efficiency'
 export * from './judges/extremes'
 export * from './lossFit'

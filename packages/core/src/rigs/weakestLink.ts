@@ -8,7 +8,7 @@ import {
   tauFromRating,
 } from '../conductors'
 import { sharing } from '../supply'
-import { isCable, type SideName, placed } from './elements'
+import { isCable, placed, type SideName } from './elements'
 
 /** One thing that carries the current, with what it stands and how near the current is. */
 export interface LinkRating {

@@ -1,7 +1,7 @@
 import { derive, type Derived, type Figure, isFigure } from '../figures'
-import { combine, isOwn, standard, subtract, type Uncertain, ownSource } from '../meters'
-import { regress } from './regression'
+import { combine, isOwn, ownSource, standard, subtract, type Uncertain } from '../meters'
 import { remembering } from '../remember'
+import { regress } from './regression'
 
 /** Volts and amps of one step at one tap, idle included. */
 export interface SupplyPoint {

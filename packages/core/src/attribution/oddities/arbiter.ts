@@ -1,7 +1,7 @@
 import type { Quantity, Revision, Value } from '@even-watt/contract'
 import { quantityData, unfitOnWave } from '../../evidence'
 import { type Figure, isFigure, sayFigure } from '../../figures'
-import { eachStep, type StepFigures, placeOfStep } from '../../ladder'
+import { eachStep, placeOfStep, type StepFigures } from '../../ladder'
 import { arbitrate, divide, measured, multiply, rangeFor, type Route, type Uncertain } from '../../meters'
 import { type Keyed, type Notice, onceEach } from '../../oddities'
 

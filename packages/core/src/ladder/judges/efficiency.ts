@@ -2,8 +2,8 @@ import { derive, type Figure, isFigure, say, sayFigure } from '../../figures'
 import { type Judge, judge, notMeasured, notTested, type Verdict } from '../../findings'
 import type { Analysis } from '../../trials'
 import { claimValue, sayClaim } from '../../units'
-import { hasFit } from '../analysis'
 import { efficiencyAt, peakOf, rangeAbove } from '../curve'
+import { hasFit } from '../hasFit'
 import type { LossFit } from '../lossFit'
 
 /**

@@ -1,5 +1,5 @@
 import type { Notice } from '../../oddities'
-import { hasFit } from '../analysis'
+import { hasFit } from '../hasFit'
 /** Points the fitted curve does not explain: part of 18, for re-reading. */
 export const noticeOutlier: Notice = ({ analysis }) => {
   const fit = analysis.ladder.unitFit
