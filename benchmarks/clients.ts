@@ -1,5 +1,5 @@
-import { randomUUID } from 'node:crypto'
 import type { Entry } from '@even-watt/contract'
+import { randomUUID } from 'node:crypto'
 import { Installation } from '../e2e/support/installation'
 import { ladderOf } from './ladders'
 import { say } from './report'

@@ -1,13 +1,13 @@
-import type { EntryOf, Trial, TrialDocument } from '@even-watt/contract'
 import {
-  BenchHand,
   bankTruth,
+  BenchHand,
   pathTruth,
+  stationMeters as m,
   stationRigs,
   stationUnits,
-  stationMeters as m,
   unitModels,
 } from '@even-watt/bench'
+import type { EntryOf, Trial, TrialDocument } from '@even-watt/contract'
 
 /** A ladder of the given size on the stand-in bench. */
 export function ladderOf(steps: number, repeats: number): TrialDocument {

@@ -1,5 +1,5 @@
-import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
+import { readFileSync } from 'node:fs'
 import { Installation } from './support/installation'
 import { demoUrl, trialNamed, typeStep } from './support/pages'
 

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
 import type { Entry } from '@even-watt/contract'
+import { expect, test, type Page } from '@playwright/test'
 import { Installation } from './support/installation'
 import { freshTrial, typeStep } from './support/pages'
 

@@ -1,6 +1,6 @@
-import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
 import type { Schedule, Trial } from '@even-watt/contract'
+import { expect, test, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
 import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
 
 const hoursFromNow = (hours: number) => new Date(Date.now() + hours * 3_600_000).toISOString()

@@ -1,7 +1,7 @@
-import { createServer } from 'node:net'
-import { readFileSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
 import { expect, test } from '@playwright/test'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { join } from 'node:path'
 import { Installation } from './support/installation'
 
 test.describe.configure({ mode: 'serial' })

@@ -1,7 +1,7 @@
+import type { StoredRig, TrialPage } from '@even-watt/contract'
+import { chromium, type Page } from '@playwright/test'
 import { mkdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { chromium, type Page } from '@playwright/test'
-import type { StoredRig, TrialPage } from '@even-watt/contract'
 import { Installation } from '../e2e/support/installation'
 
 /** Pictures of the main views, made from the demo on an installation of its own. */

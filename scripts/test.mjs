@@ -36,6 +36,7 @@ const e2eFile = join(results, 'report.json')
 
 step('types', bin('tsc'), ['-p', 'tsconfig.json'])
 step('lint', bin('eslint'), ['.', '--max-warnings', '0'])
+step('unused code', bin('knip'), [])
 step('format', bin('prettier'), ['--check', '.', '--log-level', 'warn'])
 step('unit and server tests', bin('jest'), ['--json', `--outputFile=${jestFile}`], () => {
   const jest = report(jestFile)

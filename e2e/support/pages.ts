@@ -1,5 +1,5 @@
-import { expect, type Page } from '@playwright/test'
 import type { TrialPage } from '@even-watt/contract'
+import { expect, type Page } from '@playwright/test'
 
 export const demoUrl = () => process.env['EVEN_WATT_DEMO'] ?? ''
 

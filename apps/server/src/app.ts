@@ -1,18 +1,18 @@
-import { existsSync } from 'node:fs'
-import { join } from 'node:path'
 import { trialJsonSchema } from '@even-watt/contract'
 import express, { type Express } from 'express'
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { loadDemo } from './demo/load'
-import { meterRoutes } from './meters/routes'
+import { guard, headers } from './http/guard'
+import { answerProblems, notFound } from './http/problem'
 import { loadRoutes } from './loads/routes'
+import { meterRoutes } from './meters/routes'
 import { rigRoutes } from './rigs/routes'
 import { trialRoutes } from './trials/routes'
 import { unitRoutes } from './units/routes'
-import { guard, headers } from './http/guard'
-import { answerProblems, notFound } from './http/problem'
 
 export interface AppOptions {
   readonly pool: Pool

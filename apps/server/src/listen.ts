@@ -1,5 +1,5 @@
-import { createServer, type Server } from 'node:http'
 import type { Express } from 'express'
+import { createServer, type Server } from 'node:http'
 import { StartError } from './cluster/cluster'
 import { isLoopback } from './http/guard'
 

@@ -1,5 +1,4 @@
-import { randomUUID as newId } from 'node:crypto'
-import { readFileSync } from 'node:fs'
+import { demo } from '@even-watt/bench'
 import {
   Unit,
   type Entry,
@@ -10,12 +9,13 @@ import {
   type TrialPage,
   type TrialVerdicts,
 } from '@even-watt/contract'
-import { demo } from '@even-watt/bench'
 import { viewTrial } from '@even-watt/core'
+import { randomUUID as newId } from 'node:crypto'
+import { readFileSync } from 'node:fs'
 import request from 'supertest'
 import { parse } from 'zod/mini'
-import { createPool } from '../src/database/pool'
 import { createApp } from '../src/app'
+import { createPool } from '../src/database/pool'
 import { ownDatabase, silent } from './ownDatabase'
 
 const database = ownDatabase()

@@ -1,5 +1,5 @@
-import { Load, Meter, Rig, Unit } from '@even-watt/contract'
 import { demo } from '@even-watt/bench'
+import { Load, Meter, Rig, Unit } from '@even-watt/contract'
 import { parse } from 'zod/mini'
 import { blankLoad, formToLoad, loadToForm } from './loads/form'
 import { formToMeter, meterToForm } from './meters/form'

@@ -1,6 +1,6 @@
-import { readFileSync } from 'node:fs'
 import { isFigure, viewTrial } from '@even-watt/core'
 import fc from 'fast-check'
+import { readFileSync } from 'node:fs'
 import {
   bankTruth,
   demo,

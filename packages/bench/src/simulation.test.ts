@@ -1,9 +1,9 @@
 import type { Revision, Trial } from '@even-watt/contract'
 import {
-  efficiencyAt,
   differenceOf,
-  fitTogether,
+  efficiencyAt,
   expanded,
+  fitTogether,
   hasFit,
   isFigure,
   statesAt,
@@ -11,17 +11,17 @@ import {
   type Analysis,
 } from '@even-watt/core'
 import {
-  BenchHand,
   bankTruth,
+  BenchHand,
+  lossOf,
   operate,
   pathTruth,
   shelf,
-  stationMeters as m,
   stationBanks,
+  stationMeters as m,
   stationRigs,
   stationUnits,
   unitModels,
-  lossOf,
   type BenchModel,
 } from '.'
 

@@ -3,16 +3,16 @@ import {
   attributeStep,
   expanded,
   isFigure,
+  loadsToPredict,
   placed,
   predictSteps,
   predictSupply,
   viewTrial,
-  loadsToPredict,
   type Analysis,
 } from '@even-watt/core'
 import {
-  BenchHand,
   bankTruth,
+  BenchHand,
   operate,
   pathTruth,
   shelf,

@@ -1,10 +1,10 @@
 import type { Entry, Trial } from '@even-watt/contract'
 import { analyseTrial } from './analyse'
-import { type ClaimFindings, findAll } from './judge'
+import { findAll, type ClaimFindings } from './judge'
 import { lazily } from './lazily'
 import { notice } from './notice'
 import type { Oddity } from './oddities'
-import { type Analysis, replay, type TrialRecord } from './trials'
+import { replay, type Analysis, type TrialRecord } from './trials'
 
 /** Everything that follows from a trial's record, the same for screen, report and export. */
 export interface TrialView {

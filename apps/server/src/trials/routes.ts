@@ -1,6 +1,6 @@
 import {
-  Entries,
   EditedFrom,
+  Entries,
   Id,
   NewRevision,
   NewTrial,

@@ -1,10 +1,10 @@
 import type { Trial, TrialLine } from '@even-watt/contract'
 import { Link } from 'react-router'
 import { api } from '../api/api'
+import { pathOf } from '../stage'
 import { stages } from '../stages'
 import { useTrialView } from '../trials/useTrial'
 import { Loaded } from '../ui/Loaded'
-import { pathOf } from '../stage'
 
 /** The trial on the bench: how far each stage is, and what comes next. */
 export function LatestTrial({ line }: { line: TrialLine }) {

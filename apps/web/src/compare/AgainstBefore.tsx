@@ -1,4 +1,4 @@
-import { compareRevisions, derive, sayFigure, type Change, type Analysis } from '@even-watt/core'
+import { compareRevisions, derive, sayFigure, type Analysis, type Change } from '@even-watt/core'
 import { useMemo } from 'react'
 import { Fig } from '../ui/Fig'
 

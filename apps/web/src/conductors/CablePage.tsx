@@ -1,5 +1,5 @@
-import type { CableChoice } from '@even-watt/core'
 import type { Conductor, StoredRig } from '@even-watt/contract'
+import type { CableChoice } from '@even-watt/core'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { api, problemOf } from '../api/api'

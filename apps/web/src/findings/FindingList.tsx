@@ -1,13 +1,14 @@
-import { type TrialState, useTrial } from '../trials/useTrial'
-import { sayClaim, type Finding, type Analysis } from '@even-watt/core'
-import { Verdict } from './Verdict'
-import { Fig } from '../ui/Fig'
-import { AttributionBar } from '../attribution/AttributionBar'
-import { useSaveSettings } from '../trials/useSaveSettings'
-import { useState } from 'react'
 import type { Limiter } from '@even-watt/contract'
 import { limiters } from '@even-watt/contract'
+import { sayClaim, type Analysis, type Finding } from '@even-watt/core'
+import { useState } from 'react'
+import { AttributionBar } from '../attribution/AttributionBar'
+import { useSaveSettings } from '../trials/useSaveSettings'
+import { useTrial, type TrialState } from '../trials/useTrial'
+import { Fig } from '../ui/Fig'
 import { ProblemNotice } from '../ui/Notice'
+import { Verdict } from './Verdict'
+
 interface Props {
   readonly state: TrialState
   readonly editable?: boolean

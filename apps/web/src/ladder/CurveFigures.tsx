@@ -1,5 +1,6 @@
 import type { TrialSettings } from '@even-watt/contract'
 import {
+  claimOf,
   claimValue,
   derive,
   dutyEfficiency,
@@ -18,7 +19,6 @@ import {
   type LossFit,
   type Uncertain,
   type Weighting,
-  claimOf,
 } from '@even-watt/core'
 import type { ReactNode } from 'react'
 import { Fig } from '../ui/Fig'

@@ -1,9 +1,9 @@
+import { claimedValue, type Analysis } from '@even-watt/core'
 import { useCallback } from 'react'
 import { LazyChart } from '../ui/chart/LazyChart'
 import type { ChartTheme } from '../ui/chart/theme'
 import { efficiencyChart } from './efficiencyChart'
 import { lossChart } from './lossChart'
-import { type Analysis, claimedValue } from '@even-watt/core'
 
 interface Props {
   /** Names the files that a chart is saved as. */

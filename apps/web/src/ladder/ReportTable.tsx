@@ -1,6 +1,7 @@
-import { type Analysis, ratedPower } from '@even-watt/core'
-import { stepLabel } from './stepLabel'
+import { ratedPower, type Analysis } from '@even-watt/core'
 import { Fig } from '../ui/Fig'
+import { stepLabel } from './stepLabel'
+
 /** The ladder narrow enough for paper, with uncertainties where they decide. */
 export function ReportTable({ analysis }: { analysis: Analysis }) {
   if (!analysis.ladder.steps.length) return <p>No step on this rig.</p>

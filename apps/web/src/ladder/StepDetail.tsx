@@ -4,14 +4,14 @@ import { useState } from 'react'
 import { v7 } from 'uuid'
 import { AttributionBar } from '../attribution/AttributionBar'
 import { capture } from '../outbox/outbox'
-import { useTrial } from '../trials/useTrial'
-import { shortTime } from '../ui/dates'
-import { Asking } from '../ui/Asking'
 import { AsPlanned } from '../plan/AsPlanned'
+import { useTrial } from '../trials/useTrial'
+import { Asking } from '../ui/Asking'
+import { shortTime } from '../ui/dates'
 import { Fig } from '../ui/Fig'
 import { Notice } from '../ui/Notice'
-import type { Place } from './columns'
 import { showValue } from '../ui/readValue'
+import type { Place } from './columns'
 
 interface Props {
   readonly figures: StepFigures

@@ -1,10 +1,10 @@
-import { type Analysis, readingsOf } from '@even-watt/core'
+import { readingsOf, type Analysis } from '@even-watt/core'
 import { useRef, type ReactNode } from 'react'
 import { Fig } from '../ui/Fig'
 import { useNear } from '../ui/useNear'
-import { columns, placeHue, placeWords, places, type Layout, type Place } from './columns'
-import { StepRow } from './StepRow'
+import { columns, placeHue, places, placeWords, type Layout, type Place } from './columns'
 import { stepLabel } from './stepLabel'
+import { StepRow } from './StepRow'
 
 interface Props {
   readonly layout: Layout

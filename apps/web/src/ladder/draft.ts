@@ -1,7 +1,7 @@
 import type {
   alarms,
-  EntryOf,
   ends,
+  EntryOf,
   fanStates,
   grades,
   loadKinds,
@@ -10,8 +10,8 @@ import type {
   Rig,
   Value,
 } from '@even-watt/contract'
-import { parseNumber, parseTemperature, quantityData, quantities } from '@even-watt/core'
-import { storedFactor, showValue } from '../ui/readValue'
+import { parseNumber, parseTemperature, quantities, quantityData } from '@even-watt/core'
+import { showValue, storedFactor } from '../ui/readValue'
 
 /** One field of the entry row: a quantity on a meter; without a meter, no uncertainty is known. */
 export interface EntryField {

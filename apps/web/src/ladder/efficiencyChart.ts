@@ -8,13 +8,13 @@ import {
   type Derived,
   type LossFit,
 } from '@even-watt/core'
+import { axis } from '../ui/chart/axis'
 import type {
   ChartOption,
   CustomSeriesOption,
   LineSeriesOption,
   ScatterSeriesOption,
 } from '../ui/chart/engine'
-import { axis } from '../ui/chart/axis'
 import type { ChartTheme } from '../ui/chart/theme'
 
 type Point = [x: number, y: number]

@@ -1,8 +1,8 @@
 import { demo } from '@even-watt/bench'
 import fc from 'fast-check'
+import { showValue } from '../ui/readValue'
 import { columns, layoutOf, leastWidth, places } from './columns'
 import { buildEntry, draftOf, emptyDraft, fieldsOf, readDraft } from './draft'
-import { showValue } from '../ui/readValue'
 
 const [rig] = demo().rigs
 const [trial] = demo().trials

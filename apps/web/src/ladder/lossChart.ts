@@ -1,7 +1,7 @@
 import { isFigure, type Analysis, type Derived, type StepFigures } from '@even-watt/core'
+import { axis } from '../ui/chart/axis'
 import type { BarSeriesOption, ChartOption } from '../ui/chart/engine'
 import type { ChartTheme } from '../ui/chart/theme'
-import { axis } from '../ui/chart/axis'
 
 const watts = (derived: Derived): number => (isFigure(derived) ? Math.max(0, derived.x.value) : 0)
 

@@ -1,4 +1,5 @@
-import { type StepFigures, isFigure } from '@even-watt/core'
+import { isFigure, type StepFigures } from '@even-watt/core'
+
 /** Share of the rating in %, or the number of the step where either is unknown. */
 export function stepLabel(figures: StepFigures, rated: number | undefined, i: number): string {
   return rated && isFigure(figures.P_C)

@@ -1,9 +1,9 @@
+import { nextPosition } from '@even-watt/core'
 import { useCallback, useMemo, useState } from 'react'
 import { v7 } from 'uuid'
 import { capture } from '../outbox/outbox'
 import { useTrial } from '../trials/useTrial'
 import { buildEntry, emptyDraft, fieldsOf, type Draft, type EntryField } from './draft'
-import { nextPosition } from '@even-watt/core'
 
 export interface DraftState {
   readonly draft: Draft

@@ -1,6 +1,6 @@
-import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { demo } from '@even-watt/bench'
 import { isFigure, viewTrial } from '@even-watt/core'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { pageFor } from './pageFor'
 
 const folder = 'docs/method'

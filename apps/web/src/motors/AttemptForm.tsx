@@ -1,8 +1,9 @@
-import { useTrial } from '../trials/useTrial'
-import { useCaptureForm } from '../trials/useCaptureForm'
-import { readingsOf } from '@even-watt/core'
 import { MotorAttempt, startOutcomes } from '@even-watt/contract'
-import { TextField, SelectField, same } from '../ui/form'
+import { readingsOf } from '@even-watt/core'
+import { useCaptureForm } from '../trials/useCaptureForm'
+import { useTrial } from '../trials/useTrial'
+import { same, SelectField, TextField } from '../ui/form'
+
 const numbers = [
   ['baseLoad', 'Base load', 'W'],
   ['bankBefore', 'Bank before', 'V'],

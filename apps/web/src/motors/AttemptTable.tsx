@@ -1,6 +1,7 @@
-import { type TrialRecord, type Analysis, recordedOf, say } from '@even-watt/core'
+import { recordedOf, say, type Analysis, type TrialRecord } from '@even-watt/core'
 import { useState } from 'react'
 import { TakingBack } from '../trials/TakingBack'
+
 interface Props {
   readonly record: TrialRecord
   readonly analysis: Analysis

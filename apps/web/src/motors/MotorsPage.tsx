@@ -2,8 +2,8 @@ import { readingsOf } from '@even-watt/core'
 import { BankForSurge } from '../schedule/BankForSurge'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
-import { AttemptTable } from './AttemptTable'
 import { AttemptForm } from './AttemptForm'
+import { AttemptTable } from './AttemptTable'
 
 /** Attempts at starting motors, typed in. */
 export function MotorsPage() {

@@ -1,5 +1,6 @@
 import type { NoLoadFigures } from '@even-watt/core'
 import { Fig } from '../ui/Fig'
+
 /** Idle draw, what it costs, and what stands at the outlet. */
 export function IdleFigures({ figures }: { figures: NoLoadFigures }) {
   const rows = [

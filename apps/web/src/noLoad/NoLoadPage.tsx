@@ -1,13 +1,13 @@
-import { sayClaim, readingsOf } from '@even-watt/core'
+import { readingsOf, sayClaim } from '@even-watt/core'
 import { Verdict } from '../findings/Verdict'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
-import { IdleFigures } from './IdleFigures'
-import { NoLoadReadings } from './NoLoadReadings'
 import { Notice } from '../ui/Notice'
+import { IdleFigures } from './IdleFigures'
 import { NoLoadForm } from './NoLoadForm'
+import { NoLoadReadings } from './NoLoadReadings'
 
 /** Output on, nothing connected: idle draw, output voltage, frequency, the unit's own display. */
 export function NoLoadPage() {

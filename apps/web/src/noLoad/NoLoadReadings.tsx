@@ -1,10 +1,11 @@
-import { useTrial } from '../trials/useTrial'
-import { useState } from 'react'
 import { recordedOf } from '@even-watt/core'
+import { useState } from 'react'
+import { TakingBack } from '../trials/TakingBack'
+import { useTrial } from '../trials/useTrial'
 import { shortTime } from '../ui/dates'
 import { showValue } from '../ui/readValue'
 import { displays } from './displays'
-import { TakingBack } from '../trials/TakingBack'
+
 /** Every reading without load, those taken back struck through. */
 export function NoLoadReadings() {
   const { analysis, view, unsent } = useTrial()

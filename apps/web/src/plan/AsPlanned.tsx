@@ -1,6 +1,6 @@
 import { isFigure, motorShare, say, sayFigure, type StepFigures } from '@even-watt/core'
-import { useShelf } from './useShelf'
 import { useTrial } from '../trials/useTrial'
+import { useShelf } from './useShelf'
 
 const motors = ['induction motor', 'brush motor']
 

@@ -1,4 +1,5 @@
-import type { StoredLoad, LadderPlanned } from '@even-watt/contract'
+import type { LadderPlanned, StoredLoad } from '@even-watt/contract'
+
 interface ExcludedProps {
   readonly loads: readonly StoredLoad[]
   /** How many loads are made for another voltage. */

@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import { api } from '../api/api'
-import { Loaded } from '../ui/Loaded'
 import { StageHead } from '../trials/StageHead'
+import { Loaded } from '../ui/Loaded'
 import { Planning } from './Planning'
 
 /** Which loads for which step: chosen over the whole ladder at once, then changed by hand. */

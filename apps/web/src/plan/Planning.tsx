@@ -1,29 +1,30 @@
-import { useTrial } from '../trials/useTrial'
-import { useShelf } from './useShelf'
-import { useSaveSettings } from '../trials/useSaveSettings'
-import { useChooser } from './useChooser'
-import { useUnitQuestion } from '../rigs/atOnce/useUnitQuestion'
-import { useMemo, useState } from 'react'
+import type { LadderPlanned, LoadUse, StoredLoad } from '@even-watt/contract'
 import {
+  alternativesFor,
+  expectedVoltage,
   powerCap,
+  powerOf,
+  questionFor,
+  say,
+  setOf,
   suitsOutlet,
+  usesOf,
   type LadderPlan,
   type Question,
-  questionFor,
-  powerOf,
-  expectedVoltage,
-  setOf,
-  usesOf,
-  alternativesFor,
-  say,
 } from '@even-watt/core'
-import type { LadderPlanned, LoadUse, StoredLoad } from '@even-watt/contract'
-import { Targets } from './Targets'
-import { Excluded } from './Excluded'
-import { ProblemNotice, Notice } from '../ui/Notice'
-import { PlanTable } from './PlanTable'
-import { ByHand } from './ByHand'
+import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
+import { useUnitQuestion } from '../rigs/atOnce/useUnitQuestion'
+import { useSaveSettings } from '../trials/useSaveSettings'
+import { useTrial } from '../trials/useTrial'
+import { Notice, ProblemNotice } from '../ui/Notice'
+import { ByHand } from './ByHand'
+import { Excluded } from './Excluded'
+import { PlanTable } from './PlanTable'
+import { Targets } from './Targets'
+import { useChooser } from './useChooser'
+import { useShelf } from './useShelf'
+
 /** The targets, the loads that may take part, and the ladder chosen from them. */
 const usualOutlets = 4
 

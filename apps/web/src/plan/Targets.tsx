@@ -1,7 +1,8 @@
 import type { LadderPlanned } from '@even-watt/contract'
+import { parseTargets, targetSets, tolerance } from '@even-watt/core'
 import { useState } from 'react'
-import { typed, SelectField, TextField } from '../ui/form'
-import { targetSets, parseTargets, tolerance } from '@even-watt/core'
+import { SelectField, TextField, typed } from '../ui/form'
+
 interface TargetsProps {
   readonly plan: LadderPlanned
   readonly rated: number | undefined

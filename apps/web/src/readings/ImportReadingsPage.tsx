@@ -1,4 +1,5 @@
 import type { Problem } from '@even-watt/contract'
+import { nextPosition } from '@even-watt/core'
 import { useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
@@ -8,7 +9,6 @@ import { useTrial } from '../trials/useTrial'
 import { Notice, ProblemNotice } from '../ui/Notice'
 import { guessMapping, mapRows, targets, type Mapping, type Target } from './mapping'
 import { bounds, readTable, TableError, type Table } from './readTable'
-import { nextPosition } from '@even-watt/core'
 
 /** Readings from a spreadsheet: choose a file, say what each column is, look, take them in, all or none. */
 export function ImportReadingsPage() {

@@ -1,7 +1,7 @@
 import { size, type Drawing } from './drawing/drawing'
 import { cut, Ring } from './drawing/drawingParts'
-import type { RigForm } from './editor/form'
 import type { Hung } from './drawing/hung'
+import type { RigForm } from './editor/form'
 
 interface BankProps {
   readonly drawing: Drawing

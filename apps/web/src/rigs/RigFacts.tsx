@@ -1,14 +1,15 @@
 import type { StoredRig } from '@even-watt/contract'
 import {
+  conductorResistance,
   describeBank,
-  placed,
   describeElement,
   expectedResistance,
-  conductorResistance,
+  placed,
   quantityData,
 } from '@even-watt/core'
-import { partName } from './partName'
 import { Facts } from '../ui/Facts'
+import { partName } from './partName'
+
 /** The rig in words, and which meter reads what. */
 export function RigFacts({
   rig,

@@ -1,9 +1,10 @@
-import { type Analysis, isFigure } from '@even-watt/core'
+import { isFigure, type Analysis } from '@even-watt/core'
 import { useMemo } from 'react'
-import { rigToForm } from './editor/form'
+import { hungMeters } from './drawing/hung'
 import { lossesAt } from './drawing/losses'
 import { RigDrawing } from './drawing/RigDrawing'
-import { hungMeters } from './drawing/hung'
+import { rigToForm } from './editor/form'
+
 /** The drawing with what each element gives off at a current; else at the highest that was read on it. */
 export function RigPicture({ analysis, at }: { analysis: Analysis; at?: number }) {
   const { revision } = analysis.record

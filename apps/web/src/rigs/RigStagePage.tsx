@@ -1,15 +1,15 @@
 import { checkRig } from '@even-watt/core'
 import { useState } from 'react'
 import { OddityNotices } from '../oddities/OddityNotices'
+import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { shortDate, shortTime } from '../ui/dates'
 import { ChangeRig } from './ChangeRig'
-import { Remarks } from './Remarks'
-import { StageHead } from '../trials/StageHead'
-import { RigPicture } from './RigPicture'
 import { partName } from './partName'
+import { Remarks } from './Remarks'
 import { RigFacts } from './RigFacts'
+import { RigPicture } from './RigPicture'
 
 /** The rig as frozen into the trial; changing it makes the next revision, with why. */
 export function RigStagePage() {

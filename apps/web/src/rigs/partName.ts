@@ -1,5 +1,6 @@
 import type { StoredRig } from '@even-watt/contract'
 import { placed } from '@even-watt/core'
+
 /** What a part of a rig is called, by its id or its side. */
 export const partName = (rig: StoredRig, at: string) =>
   placed(rig).find(({ element }) => element.id === at)?.element.name ??

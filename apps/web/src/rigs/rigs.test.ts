@@ -1,6 +1,7 @@
 import { demo } from '@even-watt/bench'
 import fc from 'fast-check'
 import { layOut, size, spotAt } from './drawing/drawing'
+import { hungMeters } from './drawing/hung'
 import {
   addElement,
   addInSeries,
@@ -14,7 +15,6 @@ import {
   type Sides,
 } from './editor/edit'
 import { rigToForm, type RigForm } from './editor/form'
-import { hungMeters } from './drawing/hung'
 
 let made = 0
 const makeId = () => `id ${made++}`

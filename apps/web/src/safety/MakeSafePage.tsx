@@ -1,4 +1,4 @@
-import { authority, bankNominal, estimatedCapacitance, precharge, say, ratedPower } from '@even-watt/core'
+import { authority, bankNominal, estimatedCapacitance, precharge, ratedPower, say } from '@even-watt/core'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { capture } from '../outbox/outbox'

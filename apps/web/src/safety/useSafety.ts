@@ -1,10 +1,10 @@
 import {
   cautionsFor,
   isFigure,
+  readingsOf,
   stillToAcknowledge,
   weakestLinks,
   type Caution,
-  readingsOf,
 } from '@even-watt/core'
 import { useMemo } from 'react'
 import { api } from '../api/api'

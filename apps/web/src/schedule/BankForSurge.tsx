@@ -1,9 +1,9 @@
 import { surgeAbove } from '@even-watt/core'
 import { useState } from 'react'
+import { useTrial } from '../trials/useTrial'
 import { Notice } from '../ui/Notice'
 import { useSchedule } from './useSchedule'
 import { percent } from './words'
-import { useTrial } from '../trials/useTrial'
 
 /** Said before a motor is started: by the schedule as it was run, the bank holds too little for a surge test. */
 export function BankForSurge() {

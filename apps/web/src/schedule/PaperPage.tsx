@@ -1,16 +1,16 @@
 import { startOutcomes } from '@even-watt/contract'
+import { nextPosition, readingsOf } from '@even-watt/core'
 import { useState, type KeyboardEvent } from 'react'
 import { v7 } from 'uuid'
 import { capture } from '../outbox/outbox'
+import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
 import { momentOn } from './days'
-import { readRow, type SheetColumn, type SheetRow, type SheetTable } from './sheet'
 import { NeedsSchedule } from './NeedsSchedule'
+import { readRow, type SheetColumn, type SheetRow, type SheetTable } from './sheet'
 import { usePaper, type PaperState } from './usePaper'
 import { useSheet } from './useSheet'
 import { capital } from './words'
-import { readingsOf, nextPosition } from '@even-watt/core'
-import { StageHead } from '../trials/StageHead'
 
 /** What was written on the run sheet, typed back in the same order, box by box. */
 export function PaperPage() {

@@ -1,8 +1,8 @@
 import { useState } from 'react'
+import { type TrialState } from '../trials/useTrial'
 import { checkInEvent } from './run'
 import { useSchedule } from './useSchedule'
 import { sayLength, sayStretch } from './words'
-import { type TrialState } from '../trials/useTrial'
 
 /** How the day really went, for the report: what was worked when, what was skipped, every check-in with its real time. */
 export function RunRecord({ state: trial }: { state: TrialState }) {

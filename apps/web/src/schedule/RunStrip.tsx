@@ -1,10 +1,10 @@
 import { overdue } from '@even-watt/core'
 import { useMemo } from 'react'
+import { useTrial } from '../trials/useTrial'
 import { CheckInNotice } from './CheckInNotice'
 import { useNow } from './useNow'
 import { useRinging } from './useRinging'
 import { useSchedule } from './useSchedule'
-import { useTrial } from '../trials/useTrial'
 
 /** Over every page of a trial whose schedule runs: check-ins ring and are made from wherever one is. */
 export function RunStrip() {

@@ -2,6 +2,7 @@ import { blockKinds, type Schedule } from '@even-watt/contract'
 import { assumedRise, chargerOf, usualSchedule } from '@even-watt/core'
 import { useState } from 'react'
 import { v7 } from 'uuid'
+import { StageHead } from '../trials/StageHead'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
 import { Notice, ProblemNotice } from '../ui/Notice'
@@ -14,7 +15,6 @@ import { SchedulePicture } from './SchedulePicture'
 import { useNow } from './useNow'
 import { useSchedule, type ScheduleState } from './useSchedule'
 import { capital, sayLength } from './words'
-import { StageHead } from '../trials/StageHead'
 
 /** The day as it is meant to go: every stage in time, the bank along it, and what the rules moved. */
 export function SchedulePage() {

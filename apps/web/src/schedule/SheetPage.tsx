@@ -1,6 +1,7 @@
 import { authority } from '@even-watt/core'
 import type { ReactNode } from 'react'
 import { useSafety } from '../safety/useSafety'
+import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
 import { PaperChoice } from '../ui/PaperChoice'
 import { NeedsSchedule } from './NeedsSchedule'
@@ -8,7 +9,6 @@ import type { SheetTable } from './sheet'
 import type { ScheduleState } from './useSchedule'
 import { useSheet } from './useSheet'
 import { capital, percent, sayPart, sayStretch } from './words'
-import { StageHead } from '../trials/StageHead'
 
 /** The run sheet: the schedule, the cautions, and a box for every reading, for those who work on paper. */
 export function SheetPage() {

@@ -13,8 +13,8 @@ import {
 import { useMemo } from 'react'
 import { useShelf } from '../plan/useShelf'
 import { useUnitQuestion } from '../rigs/atOnce/useUnitQuestion'
-import { clockOf, daysFor, type Clock } from './days'
 import { type TrialState } from '../trials/useTrial'
+import { clockOf, daysFor, type Clock } from './days'
 
 export interface ScheduleState {
   readonly schedule: Schedule

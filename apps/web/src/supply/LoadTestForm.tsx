@@ -1,8 +1,9 @@
-import { useTrial } from '../trials/useTrial'
+import { LoadTest } from '@even-watt/contract'
 import { dcMeters } from '../meters/dcMeters'
 import { useCaptureForm } from '../trials/useCaptureForm'
-import { LoadTest } from '@even-watt/contract'
+import { useTrial } from '../trials/useTrial'
 import { SelectField, TextField } from '../ui/form'
+
 /** One load test typed in. */
 export function LoadTestForm() {
   const { analysis } = useTrial()

@@ -1,8 +1,8 @@
 import { readingsOf } from '@even-watt/core'
-import { useTrial } from '../trials/useTrial'
 import { StageHead } from '../trials/StageHead'
-import { LoadTestTable } from './LoadTestTable'
+import { useTrial } from '../trials/useTrial'
 import { LoadTestForm } from './LoadTestForm'
+import { LoadTestTable } from './LoadTestTable'
 
 /** Short load tests of a battery or of the bank: R at 10 s. */
 export function LoadTestPage() {

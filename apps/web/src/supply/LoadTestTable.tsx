@@ -1,7 +1,8 @@
-import { type Analysis, isFigure, sayFigure } from '@even-watt/core'
+import { isFigure, sayFigure, type Analysis } from '@even-watt/core'
 import { useState } from 'react'
-import { Fig } from '../ui/Fig'
 import { TakingBack } from '../trials/TakingBack'
+import { Fig } from '../ui/Fig'
+
 /** Load tests of one revision, batteries beside each other by resistance. */
 export function LoadTestTable({ analysis, editable = false }: { analysis: Analysis; editable?: boolean }) {
   const [takingBack, setTakingBack] = useState<string>()

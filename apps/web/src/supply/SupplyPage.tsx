@@ -1,12 +1,12 @@
 import { bankNominal } from '@even-watt/core'
-import { RigPicture } from '../rigs/RigPicture'
-import { useTrial } from '../trials/useTrial'
-import { Notice } from '../ui/Notice'
 import { AtOnce } from '../rigs/atOnce/AtOnce'
 import { LoadSlider } from '../rigs/atOnce/LoadSlider'
 import { useSlidLoad } from '../rigs/atOnce/useSlidLoad'
 import { useUnitQuestion } from '../rigs/atOnce/useUnitQuestion'
+import { RigPicture } from '../rigs/RigPicture'
 import { StageHead } from '../trials/StageHead'
+import { useTrial } from '../trials/useTrial'
+import { Notice } from '../ui/Notice'
 import { SupplyTable } from './SupplyTable'
 
 /** What was measured of the supply, next to what was promised of it, and what follows. */

@@ -1,5 +1,6 @@
-import { type SupplyEvidence, type Derived, isFit, isFigure, sayFigure } from '@even-watt/core'
+import { isFigure, isFit, sayFigure, type Derived, type SupplyEvidence } from '@even-watt/core'
 import { Fig } from '../ui/Fig'
+
 /** E, R_source and R_path by every way they are known. */
 export function SupplyTable({ supply }: { supply: SupplyEvidence }) {
   const { promised, atA, atB, ladderPath, surveyedPath, loadTests } = supply

@@ -3,14 +3,14 @@ import { Suspense, useMemo } from 'react'
 import { Outlet, useParams, useSearchParams } from 'react-router'
 import { api } from '../api/api'
 import { pageFor } from '../method/pageFor'
+import { type Stage } from '../stage'
 import { useKey } from '../ui/keys'
 import { Loaded } from '../ui/Loaded'
 import { ShowWorking } from '../ui/ShowWorking'
 import { namesOf } from './naming'
+import { StagesContext, useStages } from './stageContext'
 import { TrialContext, useTrialView, type TrialState } from './useTrial'
 import { WorkOrder } from './WorkOrder'
-import { type Stage } from '../stage'
-import { StagesContext, useStages } from './stageContext'
 
 /** Everything inside a trial: its record, the work order beside it, and the working of any figure. */
 export function TrialLayout({ stages }: { stages: readonly Stage[] }) {

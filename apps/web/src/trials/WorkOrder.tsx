@@ -1,8 +1,8 @@
 import { NavLink } from 'react-router'
-import type { TrialState } from './useTrial'
-import { useStages } from './stageContext'
-import { shortDate } from '../ui/dates'
 import { pathOf } from '../stage'
+import { shortDate } from '../ui/dates'
+import { useStages } from './stageContext'
+import type { TrialState } from './useTrial'
 
 const halfDisc = 'M6 1a5 5 0 0 0 0 10z'
 const markWords = { none: 'not begun', part: 'part done', whole: 'done' }

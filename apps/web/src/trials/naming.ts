@@ -1,8 +1,8 @@
 import type { Entry, Trial } from '@even-watt/contract'
 import type { SourceName } from '@even-watt/core'
-import type { NameSource } from '../ui/working'
-import { shortTime } from '../ui/dates'
 import { type Stage } from '../stage'
+import { shortTime } from '../ui/dates'
+import type { NameSource } from '../ui/working'
 
 /** Names sources of error and readings by what the trial knows of its meters and steps. */
 export function namesOf(

@@ -1,8 +1,8 @@
 import { demo } from '@even-watt/bench'
 import { readSource, viewTrial } from '@even-watt/core'
-import { namesOf } from './naming'
 import { pathOf } from '../stage'
 import { stages } from '../stages'
+import { namesOf } from './naming'
 import type { TrialState } from './useTrial'
 
 const stateOf = (index: number, keep: (stage: string) => boolean = () => true): TrialState => {

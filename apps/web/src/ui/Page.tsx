@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+
 /** A page without a work order beside it. */
 export function Page({
   title,

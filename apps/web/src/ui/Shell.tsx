@@ -1,9 +1,9 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, NavLink, Outlet } from 'react-router'
 import { OutboxMark } from '../outbox/OutboxMark'
+import { type Stage } from '../stage'
 import { useKey } from './keys'
 import { setTheme, useTheme } from './theme'
-import { type Stage } from '../stage'
 
 // Opened by a key: fetched once the screen stands, so that they are there when asked for.
 const loadKeyList = async () => ({ default: (await import('./KeyList')).KeyList })

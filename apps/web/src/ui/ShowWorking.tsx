@@ -1,4 +1,3 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import {
   budget,
   coverage,
@@ -9,6 +8,7 @@ import {
   standard,
   type Figure,
 } from '@even-watt/core'
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useCallback, useMemo, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { Working, type NameSource } from './working'

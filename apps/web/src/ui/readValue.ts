@@ -1,5 +1,6 @@
 import type { Quantity } from '@even-watt/contract'
 import { quantityData } from '@even-watt/core'
+
 /** Typed in the unit shown, stored in SI: THD is typed in per cent. */
 export const storedFactor = (quantity: Quantity) => (quantityData[quantity].unit === '%' ? 0.01 : 1)
 

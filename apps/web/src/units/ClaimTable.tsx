@@ -1,5 +1,6 @@
 import type { StoredUnit } from '@even-watt/contract'
 import { sayClaim } from '@even-watt/core'
+
 /** What the label promises, and where each promise was read. */
 export function ClaimTable({ unit }: { unit: StoredUnit }) {
   if (!unit.claims.length) return <p>No claim was copied from the label, so there is nothing to judge.</p>

@@ -3,8 +3,8 @@ import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
-import { UnitFacts } from './UnitFacts'
 import { ClaimTable } from './ClaimTable'
+import { UnitFacts } from './UnitFacts'
 
 /** The unit as it was frozen into the trial: where it came from and what it promises. */
 export function LookOverPage() {

@@ -1,5 +1,6 @@
 import type { StoredUnit } from '@even-watt/contract'
 import { Facts } from '../ui/Facts'
+
 /** The unit in words: what it is, and where it came from. */
 export function UnitFacts({ unit }: { unit: StoredUnit }) {
   const facts: [string, string | undefined][] = [

@@ -25,6 +25,7 @@ export const demo = (): Demo => ({
 })
 
 export { BenchHand } from './capture'
+
 export { shelf } from './loads'
 export { stationMeters } from './meters'
 export { bankTruth, pathTruth, stationBanks, stationRigs } from './rigs'

@@ -1,5 +1,5 @@
 import type { Rig } from '@even-watt/contract'
-import { derive, type Derived, estimated, type Figure, isFigure, sayFigure } from '../figures'
+import { derive, estimated, isFigure, sayFigure, type Derived, type Figure } from '../figures'
 import type { StepFigures } from '../ladder'
 import { expanded, multiply, subtract, sumOf, type Uncertain } from '../meters'
 import { expectedResistance, isCable, placed, supportCurrent, type SurveyLine } from '../rigs'

@@ -1,5 +1,5 @@
 import type { EntryOf } from '@even-watt/contract'
-import { derive, type Derived, type Figure, isFigure } from '../figures'
+import { derive, isFigure, type Derived, type Figure } from '../figures'
 import type { StepFigures } from '../ladder'
 import { subtract, sumOf } from '../meters'
 import type { NoLoadFigures } from '../noLoad'
@@ -7,21 +7,21 @@ import { remembering } from '../remember'
 import {
   deriveSurvey,
   expectedResistance,
-  type KnownSupply,
-  type MeasuredSupply,
   placed,
   promisedSupply,
+  type KnownSupply,
+  type MeasuredSupply,
   type SurveyFigures,
 } from '../rigs'
 import {
   deriveLoadTest,
   fitSource,
-  type LoadTestFigures,
   pathFromFits,
+  type LoadTestFigures,
   type SourceFit,
   type SupplyPoint,
 } from '../supply'
-import { type Analysis, readingsOf, type RevisionRecord, scopeOf } from '../trials'
+import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'
 
 /** All that was measured of a supply on one rig revision, beside what the rig promised. */
 export interface SupplyEvidence extends MeasuredSupply {

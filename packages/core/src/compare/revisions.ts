@@ -1,7 +1,7 @@
-import { type Derived, type Figure, isFigure } from '../figures'
+import { isFigure, type Derived, type Figure } from '../figures'
 import type { StepFigures } from '../ladder'
 import type { Analysis } from '../trials'
-import { type Difference, differenceOf } from './difference'
+import { differenceOf, type Difference } from './difference'
 
 /** One quantity of the same load on two rig revisions. */
 export interface Change {

@@ -13,10 +13,10 @@ import {
   parseAwg,
   parseGauge,
   sizeCable,
-  type SizingQuestion,
   tableAmpacity,
   tauFromRating,
   withEnds,
+  type SizingQuestion,
 } from '.'
 
 const lead = (patch: Partial<Conductor> = {}): Conductor => ({

@@ -1,6 +1,7 @@
 import { say } from '../figures'
 import type { Notice, Oddity } from '../oddities'
 import { bankCapacity, bankNominal, restVoltage } from '../supply'
+
 /** Shares within which two energies are the same figure. */
 const sameEnergy = 0.01
 

@@ -1,4 +1,4 @@
-import { type Parsed, parseNumber } from './number'
+import { parseNumber, type Parsed } from './number'
 
 /** Units accepted beside SI, with what turns them into SI (docs/method/evidence.md). */
 const conversions = {

@@ -1,5 +1,5 @@
 import type { Quantity, Revision, StoredMeter, Value } from '@even-watt/contract'
-import { type Figure, type Missing, worstGrade } from '../figures'
+import { worstGrade, type Figure, type Missing } from '../figures'
 import {
   contradict,
   exact,
@@ -11,7 +11,7 @@ import {
   type Uncertain,
 } from '../meters'
 import { quantityData } from './quantities'
-import { append, type ReadingValues, spreadKey, type Spreads } from './spreads'
+import { append, spreadKey, type ReadingValues, type Spreads } from './spreads'
 
 /** A meter that must not be used on this wave, with why; see the oddities for the same in words. */
 export type Unfit = (meter: StoredMeter, value: Value) => string | undefined

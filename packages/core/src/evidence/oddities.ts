@@ -1,6 +1,6 @@
 import type { EntryOf, Quantity, Revision, StoredMeter, Unit, Value } from '@even-watt/contract'
 import { rangeFor, rounding } from '../meters'
-import { type Keyed, type Notice, type Oddity, onceEach } from '../oddities'
+import { onceEach, type Keyed, type Notice, type Oddity } from '../oddities'
 import { remembering } from '../remember'
 import { readingsOf } from '../trials'
 import { unfitOnWave } from './fitness'

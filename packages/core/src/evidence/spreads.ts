@@ -1,7 +1,7 @@
-import type { Revision, Value, Entry, EntryOf } from '@even-watt/contract'
-import { pooledSpread, type Scatter, scatterOf } from '../meters'
+import type { Entry, EntryOf, Revision, Value } from '@even-watt/contract'
+import { pooledSpread, scatterOf, type Scatter } from '../meters'
 import { remembering } from '../remember'
-import { type Analysis, readingsOf, type RevisionRecord } from '../trials'
+import { readingsOf, type Analysis, type RevisionRecord } from '../trials'
 
 export interface ReadingValues {
   readonly entry: string

@@ -1,5 +1,5 @@
 import type { Uncertain } from '../meters'
-import { derive, type Derived, type Figure, isFigure } from './figure'
+import { derive, isFigure, type Derived, type Figure } from './figure'
 
 /** A stated value as a figure that is only an estimate until it is measured. */
 export function estimated(

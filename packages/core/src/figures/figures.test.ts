@@ -3,7 +3,6 @@ import { exact, expanded, uncertain } from '../meters'
 import {
   decimals,
   derive,
-  type Figure,
   formatNumber,
   isFigure,
   say,
@@ -11,6 +10,7 @@ import {
   showFigure,
   shownFactor,
   worstGrade,
+  type Figure,
 } from '.'
 
 const figure = (patch: Partial<Figure> = {}): Figure => ({

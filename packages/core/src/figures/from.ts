@@ -1,4 +1,4 @@
-import { type Derived, type Figure, isFigure } from './figure'
+import { isFigure, type Derived, type Figure } from './figure'
 
 /** Computes from figures when all of them are known; else says which one is missing first. */
 export function whenKnown<const T extends readonly Derived[]>(

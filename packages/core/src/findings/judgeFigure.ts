@@ -1,6 +1,6 @@
-import { type Derived, isFigure, sayFigure } from '../figures'
+import { isFigure, sayFigure, type Derived } from '../figures'
 import { claimValue, sayClaim } from '../units'
-import { type Evidence, notMeasured, notTested, type Verdict } from './finding'
+import { notMeasured, notTested, type Evidence, type Verdict } from './finding'
 import { judge } from './outcome'
 
 /** The common case: one measured figure against the claim. */

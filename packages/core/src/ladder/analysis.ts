@@ -1,12 +1,12 @@
-import { type Derived, isFigure } from '../figures'
+import { isFigure, type Derived } from '../figures'
 import { exact } from '../meters'
 import { remembering } from '../remember'
-import { type Analysis, scopeOf } from '../trials'
+import { scopeOf, type Analysis } from '../trials'
 import type { FanState } from './fan'
 import { fitLoss, type LossCurve, type LossFit } from './lossFit'
 import type { LossPoint } from './lossPoint'
 import { deriveStep, type StepContext, type StepFigures } from './step'
-import { type Step, stepsOf } from './steps'
+import { stepsOf, type Step } from './steps'
 
 /** What the ladder of one revision says. */
 export interface LadderAnalysis {

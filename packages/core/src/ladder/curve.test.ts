@@ -7,12 +7,12 @@ import {
   fitTogether,
   hasFit,
   lossAt,
-  type LossCurve,
-  type LossFit,
   peakOf,
   rangeAbove,
   weightedEfficiency,
   weightings,
+  type LossCurve,
+  type LossFit,
 } from '.'
 
 const loads = [0, 70, 140, 350, 700, 1050, 1400]

@@ -1,5 +1,5 @@
 import { combine, exact, methodSource, scale, type Uncertain } from '../meters'
-import { type FanState, type Regime, statesAt } from './fan'
+import { statesAt, type FanState, type Regime } from './fan'
 import type { LossFit } from './lossFit'
 
 /**

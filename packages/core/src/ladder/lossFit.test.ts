@@ -3,16 +3,16 @@ import { exact, expanded, standard, uncertain, type Uncertain } from '../meters'
 import {
   dutyEfficiency,
   efficiencyAt,
-  type FanState,
   fitLoss,
   hasFit,
   lossAt,
-  type LossFit,
-  type LossPoint,
   peakOf,
   rangeAbove,
   reachesOutside,
   weightedEfficiency,
+  type FanState,
+  type LossFit,
+  type LossPoint,
 } from '.'
 
 const own = (value: number, key: string, u = 0.01): Uncertain => uncertain(value, `own|loss|${key}`, u)

@@ -1,14 +1,14 @@
 import type { Uncertain } from '../meters'
-import { fanSeen, type FanState, type Regime, regimesOf } from './fan'
+import { fanSeen, regimesOf, type FanState, type Regime } from './fan'
 import type { LossPoint } from './lossPoint'
 import {
   dot,
   linearForms,
-  type LossRow,
-  type LossSolution,
   nonNegative,
   sharedSources,
   solve,
+  type LossRow,
+  type LossSolution,
 } from './lossSystem'
 
 export interface LossFit {

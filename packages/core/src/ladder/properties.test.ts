@@ -13,7 +13,7 @@ import {
   unitOf,
   uuid,
 } from '../../test/makers'
-import { type Derived, isFigure } from '../figures'
+import { isFigure, type Derived } from '../figures'
 import { expanded, powerAboveBandwidth, standard } from '../meters'
 import type { Analysis } from '../trials'
 import { viewTrial } from '../view'

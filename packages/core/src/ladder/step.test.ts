@@ -14,7 +14,7 @@ import {
   valuesOf,
 } from '../../test/makers'
 import { oneSided, rippleBoundSine, rippleBoundStepped, rippleOverstatement } from '../conductors'
-import { type Derived, isFigure } from '../figures'
+import { isFigure, type Derived } from '../figures'
 import { expanded, standard, uncertain } from '../meters'
 import { idleCost, usableEnergy, weakIdle } from '../noLoad'
 import { viewTrial } from '../view'

@@ -6,8 +6,8 @@ import {
   rippleBoundStepped,
   rippleOverstatement,
 } from '../conductors'
-import { inputFigure, quantities, type Spreads, unfitOnWave } from '../evidence'
-import { derive, type Derived, isFigure, whenKnown } from '../figures'
+import { inputFigure, quantities, unfitOnWave, type Spreads } from '../evidence'
+import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import {
   combine,
   divide,

@@ -1,4 +1,4 @@
-import { type Figure, isFigure } from '../figures'
+import { isFigure, type Figure } from '../figures'
 import type { Evidence } from '../findings'
 import type { StepFigures } from '../ladder'
 import { expanded } from '../meters'

@@ -1,6 +1,6 @@
 import type { Limiter } from '@even-watt/contract'
 import { attributeStep, type LostPart } from '../attribution'
-import { type Figure, isFigure, say, sayFigure } from '../figures'
+import { isFigure, say, sayFigure, type Figure } from '../figures'
 import { efficiencyAt, hasFit } from '../ladder'
 import { weakestLinks } from '../rigs'
 import type { Analysis } from '../trials'

@@ -2,6 +2,7 @@ import { isFigure, sayFigure } from '../figures'
 import { contradict, expanded, subtract } from '../meters'
 import type { Notice } from '../oddities'
 import { claimValue, sayClaim } from '../units'
+
 /** 21: DC watts against an AC rating. */
 export const noticeDcAgainstAc: Notice = ({ analysis, unit }) => {
   const claim = unit.claims.find((candidate) => candidate.quantity === 'continuous power')

@@ -1,10 +1,10 @@
 import { sayDuration, sayFigure } from '../figures'
-import { type Evidence, type Judge, judge, notMeasured, notShown, notTested, type Verdict } from '../findings'
+import { judge, notMeasured, notShown, notTested, type Evidence, type Judge, type Verdict } from '../findings'
 import { expanded } from '../meters'
 import { readingsOf } from '../trials'
 import { claimValue, sayClaim } from '../units'
 import { attemptOf } from './attempt'
-import { alarmsOnSupply, type Limit, limitedBy, stoppedByJoint, tripsOnProtection } from './limits'
+import { alarmsOnSupply, limitedBy, stoppedByJoint, tripsOnProtection, type Limit } from './limits'
 
 /**
  * Continuous power is carried for the hold, inside regulation and without an alarm. It is censored: carried as

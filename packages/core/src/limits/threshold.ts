@@ -1,4 +1,4 @@
-import { type Judge, notTested } from '../findings'
+import { notTested, type Judge } from '../findings'
 
 /** No form reads the volts at which a unit warns or stops yet: what would show the promise is said. */
 export const judgeUnreadThreshold =

@@ -1,9 +1,9 @@
 import type { Quantity, Revision, Value } from '@even-watt/contract'
-import { inputFigure, quantities, type Spreads, unfitOnWave } from '../evidence'
-import { derive, type Derived, isFigure, whenKnown } from '../figures'
+import { inputFigure, quantities, unfitOnWave, type Spreads } from '../evidence'
+import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import { multiply, rangeFor } from '../meters'
 import { remembering } from '../remember'
-import { type Analysis, readingsOf, type RevisionRecord, scopeOf } from '../trials'
+import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'
 import { idleCost, usableEnergy, weakIdle } from './idle'
 
 /** Figures of the unit with its output on and nothing connected (docs/method/no-load.md). */

@@ -1,5 +1,6 @@
-import { type Analysis, readingsOf, type TrialRecord } from '../trials'
+import { readingsOf, type Analysis, type TrialRecord } from '../trials'
 import { keptKey, type Oddity } from './oddity'
+
 /** Why the tester kept the readings an oddity is about, when they did. */
 export function keptWhy(oddity: Oddity, record: TrialRecord, analysis: Analysis): string | undefined {
   const ofStep = readingsOf(analysis.record, 'ladder').filter(

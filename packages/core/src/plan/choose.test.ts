@@ -4,10 +4,10 @@ import {
   choosePlan,
   itemsOf,
   powerOf,
-  type Question,
-  type Settings,
   settledPower,
   tolerance,
+  type Question,
+  type Settings,
 } from '.'
 
 const stiff = { noLoad: 230, fall: 0 }

@@ -1,15 +1,15 @@
 import TinyQueue from 'tinyqueue'
 import {
   changesBetween,
-  type Coefficients,
   coefficientsOf,
   itemsOf,
   powerOf,
+  type Coefficients,
   type Question,
   type Settings,
 } from './question'
 import { successors } from './successors'
-import { fewestChanges, fewestItems, type Window, windowFor } from './window'
+import { fewestChanges, fewestItems, windowFor, type Window } from './window'
 
 interface PlannedStep {
   readonly target: number

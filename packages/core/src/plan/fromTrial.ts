@@ -1,7 +1,7 @@
 import type { LadderPlanned, LoadUse, StoredLoad, Taken } from '@even-watt/contract'
 import { quantityData } from '../evidence'
 import { isFigure } from '../figures'
-import { supplyOf, type SupplyQuestion, weakestCurrent } from '../rigs'
+import { supplyOf, weakestCurrent, type SupplyQuestion } from '../rigs'
 import { outputFor, regress, terminalSource } from '../supply'
 import type { Analysis } from '../trials'
 import type { PlanLoad, Question, Settings } from './question'

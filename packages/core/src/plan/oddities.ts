@@ -5,6 +5,7 @@ import type { Notice, OddityContext } from '../oddities'
 import { predictVoltage, viewSupply } from '../rigs'
 import { claimValue } from '../units'
 import { stillPlanned } from './next'
+
 /** Steps that are usually taken next, as shares of rated watts. */
 const usualTargets = [0.25, 0.5, 0.75, 1, 1.1]
 

@@ -1,6 +1,6 @@
 import type { LoadKind } from '@even-watt/contract'
 import { exponents, wattsAt } from '../loads'
-import { type OutputVoltage, settledPower } from './voltage'
+import { settledPower, type OutputVoltage } from './voltage'
 
 export interface PlanLoad {
   readonly id: string

@@ -2,10 +2,10 @@ import {
   coefficientsOf,
   itemsOf,
   powerOf,
-  type Question,
-  type Settings,
   tolerance,
   wattsTable,
+  type Question,
+  type Settings,
 } from './question'
 import { voltageAt } from './voltage'
 

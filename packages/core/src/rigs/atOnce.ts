@@ -1,11 +1,11 @@
 import type { PathElement, Rig } from '@even-watt/contract'
 import { ampacity, parallelShares, rmsCurrent } from '../conductors'
 import { isFigure } from '../figures'
-import { atCurrent, headroom, type OperatingPoint, outputFor, terminalSource, underPower } from '../supply'
+import { atCurrent, headroom, outputFor, terminalSource, underPower, type OperatingPoint } from '../supply'
 import { expectedResistance, isCable, placed, type SideName } from './elements'
-import { type KnownSupply, supplyOf } from './known'
+import { supplyOf, type KnownSupply } from './known'
 import type { SurveyFigures } from './survey'
-import { type LinkRating, weakestCurrent } from './weakestLink'
+import { weakestCurrent, type LinkRating } from './weakestLink'
 
 type Heat = 'cool' | 'warm' | 'hot'
 

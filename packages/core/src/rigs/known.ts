@@ -1,7 +1,7 @@
 import type { Rig } from '@even-watt/contract'
-import { type Derived, estimated, isFigure } from '../figures'
+import { estimated, isFigure, type Derived } from '../figures'
 import { exact, methodSource, rectangular, uncertain } from '../meters'
-import { bankSource, type Supply, unknownResistances } from '../supply'
+import { bankSource, unknownResistances, type Supply } from '../supply'
 import { expectedTotal, placed } from './elements'
 
 /** What is known of a supply, each with where it was come by. */

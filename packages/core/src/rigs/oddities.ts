@@ -1,5 +1,6 @@
 import type { Notice, Oddity } from '../oddities'
 import { hasFuse, placed } from './elements'
+
 /** 26: no fuse in the rig. */
 export const noticeNoFuse: Notice = ({ analysis }) =>
   hasFuse(analysis.record.revision.rig)

@@ -1,6 +1,6 @@
 import type { EntryOf, PathElement, Revision, Rig } from '@even-watt/contract'
 import { readOn } from '../evidence'
-import { derive, type Derived, estimated, type Figure, isFigure } from '../figures'
+import { derive, estimated, isFigure, type Derived, type Figure } from '../figures'
 import { divide, expanded, multiply, subtract, type Uncertain } from '../meters'
 import { expectedResistance, isCable, placed, type SideName } from './elements'
 

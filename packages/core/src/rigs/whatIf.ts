@@ -1,10 +1,10 @@
 import type { Prediction, Rig, RigChange } from '@even-watt/contract'
-import { derive, type Derived, estimated, type Figure, isFigure } from '../figures'
+import { derive, estimated, isFigure, type Derived, type Figure } from '../figures'
 import { add, combine, exact, methodSource, rectangular, subtract, uncertain } from '../meters'
 import { bankSource, terminalVoltage } from '../supply'
 import { changedRig } from './changedRig'
 import { expectedResistance, placed } from './elements'
-import { type KnownSupply, supportCurrent } from './known'
+import { supportCurrent, type KnownSupply } from './known'
 import type { SurveyFigures } from './survey'
 
 /** As much of what was measured of a supply as a prediction starts from. */

@@ -1,4 +1,4 @@
-import { type Logged, placedKey, type Stretch } from './question'
+import { placedKey, type Logged, type Stretch } from './question'
 
 /** One moment at which a long block is to be looked at. */
 export interface CheckIn {

@@ -1,5 +1,5 @@
 import type { Block, BlockKind, Unit } from '@even-watt/contract'
-import { type Course, leastCharge, secondsDownTo } from './course'
+import { leastCharge, secondsDownTo, type Course } from './course'
 import type { Piece, ScheduleQuestion } from './question'
 
 const minute = 60

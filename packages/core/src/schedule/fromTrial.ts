@@ -1,7 +1,7 @@
-import type { Load, LadderPlanned, Schedule, StoredLoad, StoredUnit } from '@even-watt/contract'
+import type { LadderPlanned, Load, Schedule, StoredLoad, StoredUnit } from '@even-watt/contract'
 import { sayUses, suitsOutlet, targetSets } from '../plan'
 import { supplyOf } from '../rigs'
-import { type Analysis, readingsOf, type TrialRecord } from '../trials'
+import { readingsOf, type Analysis, type TrialRecord } from '../trials'
 import { usualKinds } from './content'
 import type { Day, Logged, ScheduleQuestion, Switched } from './question'
 

@@ -1,5 +1,5 @@
 import type { PlacedPart } from '@even-watt/contract'
-import { type Logged, placedKey, type StretchState } from './question'
+import { placedKey, type Logged, type StretchState } from './question'
 
 /** A block, or a part put before it, that was begun. */
 export interface Begun {

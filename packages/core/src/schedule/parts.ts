@@ -1,7 +1,7 @@
 import type { Block, PlacedPart } from '@even-watt/contract'
 import { full, secondsToCharge, taperFrom } from '../supply'
 import { contentOf, isPowered } from './content'
-import { coolEnough, type Course, drainRate, leastCharge, secondsDownTo, secondsToCool } from './course'
+import { coolEnough, drainRate, leastCharge, secondsDownTo, secondsToCool, type Course } from './course'
 import type { Piece, ScheduleQuestion } from './question'
 
 /** Surge tests want more than this in the bank; their repeat wants less than the other (docs/method/schedule.md). */

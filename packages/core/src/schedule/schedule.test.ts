@@ -7,13 +7,13 @@ import {
   historyOf,
   lateness,
   leastCharge,
-  type Logged,
   overdue,
-  type Scheduled,
   scheduleOf,
-  type ScheduleQuestion,
   surgeAbove,
   surgeBelow,
+  type Logged,
+  type Scheduled,
+  type ScheduleQuestion,
 } from '.'
 
 const hour = 3_600_000

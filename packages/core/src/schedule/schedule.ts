@@ -1,8 +1,8 @@
 import type { Block } from '@even-watt/contract'
-import { type Begun, historyOf } from './history'
+import { historyOf, type Begun } from './history'
 import { orderBlocks, surgeFirst } from './order'
 import { percent, surgeAbove } from './parts'
-import { type Logged, placedKey, type Remark, type ScheduleQuestion, type Stretch } from './question'
+import { placedKey, type Logged, type Remark, type ScheduleQuestion, type Stretch } from './question'
 import { Walk } from './walk'
 
 export interface Scheduled {

@@ -2,12 +2,12 @@ import type { Block, PlacedPart } from '@even-watt/contract'
 import { sayDuration } from '../figures'
 import { chargedAfter, full, secondsToCharge, taperFrom } from '../supply'
 import { contentOf, isPowered } from './content'
-import { after, type Course, drainRate, leastCharge, secondsDownTo } from './course'
-import { type Need, needsOf, type Part, percent, rechargeTo } from './parts'
+import { after, drainRate, leastCharge, secondsDownTo, type Course } from './course'
+import { needsOf, percent, rechargeTo, type Need, type Part } from './parts'
 import {
+  placedKey,
   type Day,
   type Piece,
-  placedKey,
   type Remark,
   type ScheduleQuestion,
   type Stretch,

@@ -1,6 +1,6 @@
 import type { Bank, Battery, Chemistry } from '@even-watt/contract'
-import { type Branch, type Network, solveNetwork } from './network'
-import { type Source, sourceBetween } from './thevenin'
+import { solveNetwork, type Branch, type Network } from './network'
+import { sourceBetween, type Source } from './thevenin'
 
 /** Rest volts of a charged battery per nominal volt, where none were measured. */
 const restPerNominal: Record<Chemistry, number> = {

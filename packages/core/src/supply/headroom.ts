@@ -1,4 +1,4 @@
-import { type Supply, terminalSource } from './constantPower'
+import { terminalSource, type Supply } from './constantPower'
 
 export interface Headroom {
   /** A into the unit at the limit. */

@@ -1,4 +1,4 @@
-import { derive, type Derived, type Figure, isFigure } from '../figures'
+import { derive, isFigure, type Derived, type Figure } from '../figures'
 import { combine, isOwn, ownSource, standard, subtract, type Uncertain } from '../meters'
 import { remembering } from '../remember'
 import { regress } from './regression'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { parallelOf } from '../../test/makers'
-import { type Branch, type Network, sharing, solveNetwork, sourceBetween } from '.'
+import { sharing, solveNetwork, sourceBetween, type Branch, type Network } from '.'
 
 const battery = (from: number, to: number, emf: number, resistance: number): Branch => ({
   from,

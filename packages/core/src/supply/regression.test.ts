@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { type Figure, isFigure } from '../figures'
+import { isFigure, type Figure } from '../figures'
 import { uncertain, type Uncertain } from '../meters'
 import { fitSource, pathFromFits, regress, type SupplyPoint } from '.'
 

@@ -1,4 +1,4 @@
-import { type Network, solveNetwork } from './network'
+import { solveNetwork, type Network } from './network'
 
 /** Any linear source seen from two nodes: an EMF, V, behind one resistance, Ω. */
 export interface Source {

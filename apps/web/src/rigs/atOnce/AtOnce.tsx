@@ -5,9 +5,9 @@ import {
   isFigure,
   pointAt,
   promisedSupply,
-  say,
   rippleBoundStepped,
   rmsCurrent,
+  say,
   unknownResistances,
   viewSupply,
   weakestLinks,
@@ -19,8 +19,8 @@ import { memo, useMemo, useState } from 'react'
 import { SizingAdvice } from '../../conductors/SizingAdvice'
 import { readNumber, TextField, typed } from '../../ui/form'
 import { ElementTable } from './ElementTable'
-import { LinkTable } from './LinkTable'
 import { Headroom } from './Headroom'
+import { LinkTable } from './LinkTable'
 import { Sharing } from './Sharing'
 
 interface Props {

@@ -1,4 +1,5 @@
 import type { ElementState } from '@even-watt/core'
+
 /** What each element drops and gives off at a current, and how warm it gets. */
 export function ElementTable({ states, current }: { states: readonly ElementState[]; current: number }) {
   return (

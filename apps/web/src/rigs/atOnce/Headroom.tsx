@@ -1,8 +1,9 @@
-import { type SupplyView, type SupplyQuestion, say } from '@even-watt/core'
+import { say, type SupplyQuestion, type SupplyView } from '@even-watt/core'
 import { useCallback } from 'react'
+import { LazyChart } from '../../ui/chart/LazyChart'
 import { type ChartTheme } from '../../ui/chart/theme'
 import { headroomChart } from './headroomChart'
-import { LazyChart } from '../../ui/chart/LazyChart'
+
 interface Props {
   readonly view: SupplyView
   readonly question: SupplyQuestion

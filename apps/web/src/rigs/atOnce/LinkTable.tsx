@@ -1,5 +1,6 @@
 import type { Rig } from '@even-watt/contract'
-import { type LinkRating, say, minimumBms } from '@even-watt/core'
+import { minimumBms, say, type LinkRating } from '@even-watt/core'
+
 interface Props {
   readonly rig: Rig
   readonly links: readonly LinkRating[]

@@ -1,5 +1,6 @@
 import type { Rig } from '@even-watt/contract'
-import { takeOffs, sharing, describeBank } from '@even-watt/core'
+import { describeBank, sharing, takeOffs } from '@even-watt/core'
+
 /** How the current divides between strings, as the bank is and for each take-off. */
 export function Sharing({ rig, current }: { rig: Rig; current: number }) {
   const { strings } = rig.bank

@@ -1,8 +1,8 @@
 import { demo } from '@even-watt/bench'
 import { promisedSupply, viewSupply } from '@even-watt/core'
-import { lossesAt } from '../drawing/losses'
-import type { ChartTheme } from '../../ui/chart/theme'
 import { dcMeters } from '../../meters/dcMeters'
+import type { ChartTheme } from '../../ui/chart/theme'
+import { lossesAt } from '../drawing/losses'
 import { headroomChart } from './headroomChart'
 
 const theme = new Proxy({} as ChartTheme, { get: (_, name) => String(name) })

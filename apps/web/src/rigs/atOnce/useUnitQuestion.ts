@@ -1,13 +1,13 @@
 import {
   alarmVoltage,
   bankNominal,
+  claimedValue,
   efficiencyAt,
   hasFit,
+  ratedPower,
   say,
   type Analysis,
   type SupplyQuestion,
-  claimedValue,
-  ratedPower,
 } from '@even-watt/core'
 import { useMemo } from 'react'
 

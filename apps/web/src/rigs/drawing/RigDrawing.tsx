@@ -1,11 +1,11 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { useWidth } from '../../ui/useWidth'
 import { BankBlock } from '../BankBlock'
-import { layOut, size, spotAt, type Drawing, type PlacedElement } from './drawing'
 import type { Spot } from '../editor/edit'
 import type { RigForm } from '../editor/form'
-import { Glyph } from './glyph'
+import { layOut, size, spotAt, type Drawing, type PlacedElement } from './drawing'
 import { cut, Ring } from './drawingParts'
+import { Glyph } from './glyph'
 import type { Hung } from './hung'
 
 /** What an element loses at the current on screen. */

@@ -1,5 +1,5 @@
-import type { RigForm } from '../editor/form'
 import type { Side, Spot } from '../editor/edit'
+import type { RigForm } from '../editor/form'
 
 /** Sizes of the drawing, px. */
 export const size = {

@@ -1,6 +1,6 @@
 import { chemistries } from '@even-watt/contract'
-import { v7 } from 'uuid'
 import { memo } from 'react'
+import { v7 } from 'uuid'
 import type { FieldsProps } from '../../ui/DocumentEditor'
 import { fieldOf, same, SelectField, TextField } from '../../ui/form'
 import { addInSeries, removeBattery } from './edit'

@@ -1,10 +1,10 @@
 import { assignables, type Assignable } from '@even-watt/contract'
 import { quantityData } from '@even-watt/core'
+import { memo } from 'react'
 import { useFieldArray } from 'react-hook-form'
 import { api } from '../../api/api'
-import { memo } from 'react'
 import type { FieldsProps } from '../../ui/DocumentEditor'
-import { RemoveButton, fieldOf, SelectField } from '../../ui/form'
+import { fieldOf, RemoveButton, SelectField } from '../../ui/form'
 import type { RigForm } from './form'
 
 const wordsFor = (quantity: Assignable) =>

@@ -6,6 +6,13 @@ import { safeParse } from 'zod/mini'
 import { api } from '../../api/api'
 import type { FieldsProps } from '../../ui/DocumentEditor'
 import { TextField } from '../../ui/form'
+import { LoadSlider } from '../atOnce/LoadSlider'
+import { useSlidLoad } from '../atOnce/useSlidLoad'
+import { hungMeters } from '../drawing/hung'
+import { lossesAt } from '../drawing/losses'
+import { RigDrawing } from '../drawing/RigDrawing'
+import { Remarks } from '../Remarks'
+import { BatteryFields, JoinFields, SupportFields } from './BankFields'
 import {
   addElement,
   addString,
@@ -17,17 +24,10 @@ import {
   type Side,
   type Sides,
 } from './edit'
-import { BatteryFields, JoinFields, SupportFields } from './BankFields'
 import { ElementFields } from './ElementFields'
+import { formToRig, type RigForm } from './form'
 import { MeterHanging } from './MeterHanging'
 import { TypicalFields } from './TypicalFields'
-import { formToRig, type RigForm } from './form'
-import { hungMeters } from '../drawing/hung'
-import { lossesAt } from '../drawing/losses'
-import { RigDrawing } from '../drawing/RigDrawing'
-import { LoadSlider } from '../atOnce/LoadSlider'
-import { useSlidLoad } from '../atOnce/useSlidLoad'
-import { Remarks } from '../Remarks'
 
 const AtOnce = lazy(async () => ({ default: (await import('../atOnce/AtOnce')).AtOnce }))
 

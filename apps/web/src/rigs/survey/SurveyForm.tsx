@@ -1,10 +1,11 @@
-import { useTrial } from '../../trials/useTrial'
-import { dcMeters } from '../../meters/dcMeters'
-import { placed } from '@even-watt/core'
-import { useCaptureForm } from '../../trials/useCaptureForm'
 import { Survey } from '@even-watt/contract'
+import { placed } from '@even-watt/core'
+import { dcMeters } from '../../meters/dcMeters'
+import { useCaptureForm } from '../../trials/useCaptureForm'
+import { useTrial } from '../../trials/useTrial'
 import { SelectField, TextField } from '../../ui/form'
 import { Notice } from '../../ui/Notice'
+
 /** Volts across each element, or at points along the path, at one steady current. */
 export function SurveyForm() {
   const { analysis } = useTrial()

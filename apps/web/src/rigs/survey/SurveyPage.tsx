@@ -1,13 +1,13 @@
 import { sayFigure, warming } from '@even-watt/core'
 import { useState } from 'react'
+import { StageHead } from '../../trials/StageHead'
 import { TakingBack } from '../../trials/TakingBack'
 import { useTrial } from '../../trials/useTrial'
 import { shortTime } from '../../ui/dates'
 import { Notice } from '../../ui/Notice'
-import { StageHead } from '../../trials/StageHead'
+import { SurveyForm } from './SurveyForm'
 import { SurveyTable } from './SurveyTable'
 import { WhatToFix } from './WhatToFix'
-import { SurveyForm } from './SurveyForm'
 
 /** Drops across the path at a steady current: which joint to fix first, and what that gives back. */
 export function SurveyPage() {

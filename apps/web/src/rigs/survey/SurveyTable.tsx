@@ -1,5 +1,6 @@
 import type { SurveyFigures, SurveyLine } from '@even-watt/core'
 import { Fig } from '../../ui/Fig'
+
 /** Each element of the path as it was surveyed, beside what is expected of it. */
 export function SurveyTable({ survey }: { survey: SurveyFigures }) {
   return (

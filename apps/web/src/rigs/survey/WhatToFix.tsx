@@ -1,13 +1,14 @@
 import {
-  type SurveyFigures,
-  type Analysis,
-  predictSupply,
   isFigure,
-  sayFigure,
   predictSteps,
+  predictSupply,
+  sayFigure,
+  type Analysis,
+  type SurveyFigures,
 } from '@even-watt/core'
-import { useLoadsToPredict } from '../whatIf/useLoadsToPredict'
 import { PredictedTable } from '../whatIf/PredictedTable'
+import { useLoadsToPredict } from '../whatIf/useLoadsToPredict'
+
 /** The first to fix, and what fixing it returns. */
 export function WhatToFix({ survey, analysis }: { survey: SurveyFigures; analysis: Analysis }) {
   const [first, ...others] = survey.toFix

@@ -1,6 +1,6 @@
 import { RigChange, type StoredRig } from '@even-watt/contract'
+import { describeElement, isCable, parseGauge, placed } from '@even-watt/core'
 import { useForm, useWatch } from 'react-hook-form'
-import { placed, isCable, parseGauge, describeElement } from '@even-watt/core'
 import { readNumber, SelectField, TextField } from '../../ui/form'
 import { contractResolver } from '../../ui/resolver'
 

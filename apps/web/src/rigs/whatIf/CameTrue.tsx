@@ -1,5 +1,6 @@
 import type { EntryOf } from '@even-watt/contract'
-import { type Analysis, uncertain, isFigure, say, sayFigure, normalisedError } from '@even-watt/core'
+import { isFigure, normalisedError, say, sayFigure, uncertain, type Analysis } from '@even-watt/core'
+
 /** Loads closer than this share are the same load. */
 const sameLoad = 0.02
 

@@ -1,8 +1,9 @@
-import { type Analysis, readingsOf } from '@even-watt/core'
-import { useTrial } from '../../trials/useTrial'
+import { readingsOf, type Analysis } from '@even-watt/core'
 import { useState } from 'react'
-import { CameTrue } from './CameTrue'
 import { TakingBack } from '../../trials/TakingBack'
+import { useTrial } from '../../trials/useTrial'
+import { CameTrue } from './CameTrue'
+
 /** Predictions kept on one revision, beside what the next one then showed. */
 export function KeptPredictions({ analysis }: { analysis: Analysis }) {
   const { view } = useTrial()

@@ -9,8 +9,8 @@ import {
   type KnownSupply,
   type PredictedStep,
 } from '@even-watt/core'
-import { useUnitQuestion } from '../atOnce/useUnitQuestion'
 import { Fig } from '../../ui/Fig'
+import { useUnitQuestion } from '../atOnce/useUnitQuestion'
 
 interface Props {
   readonly steps: readonly PredictedStep[]

@@ -1,23 +1,24 @@
-import { useTrial } from '../../trials/useTrial'
-import { useState, useMemo } from 'react'
 import type { RigChange } from '@even-watt/contract'
-import { useUnitQuestion } from '../atOnce/useUnitQuestion'
-import { useLoadsToPredict } from './useLoadsToPredict'
 import {
-  predictSupply,
   changedRig,
-  predictSteps,
   describeChanges,
-  viewSupply,
-  keepPrediction,
   isFigure,
+  keepPrediction,
+  predictSteps,
+  predictSupply,
+  viewSupply,
 } from '@even-watt/core'
-import { capture } from '../../outbox/outbox'
+import { useMemo, useState } from 'react'
 import { v7 } from 'uuid'
-import { AddChange } from './AddChange'
+import { capture } from '../../outbox/outbox'
+import { useTrial } from '../../trials/useTrial'
 import { Notice } from '../../ui/Notice'
-import { PredictedTable } from './PredictedTable'
+import { useUnitQuestion } from '../atOnce/useUnitQuestion'
 import { ChangeRig } from '../ChangeRig'
+import { AddChange } from './AddChange'
+import { PredictedTable } from './PredictedTable'
+import { useLoadsToPredict } from './useLoadsToPredict'
+
 /** Changes put together one by one, with what they would do. */
 export function Trying() {
   const { trial, analysis } = useTrial()

@@ -1,7 +1,7 @@
-import { useTrial } from '../../trials/useTrial'
 import { StageHead } from '../../trials/StageHead'
-import { Trying } from './Trying'
+import { useTrial } from '../../trials/useTrial'
 import { KeptPredictions } from './KeptPredictions'
+import { Trying } from './Trying'
 
 /** Changes tried out on the measured supply before a spanner is lifted. */
 export function WhatIfPage() {

@@ -1,8 +1,8 @@
 import { loadsToPredict, sayUses, type Analysis, type LoadToPredict } from '@even-watt/core'
 import { useMemo } from 'react'
 import { api } from '../../api/api'
-import { useUnitQuestion } from '../atOnce/useUnitQuestion'
 import { useTrial } from '../../trials/useTrial'
+import { useUnitQuestion } from '../atOnce/useUnitQuestion'
 
 /** The steps of the ladder and those still planned, to predict what a change of the rig does to them. */
 export function useLoadsToPredict(analysis: Analysis): LoadToPredict[] {

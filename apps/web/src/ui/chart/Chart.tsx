@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useRef } from 'react'
+import { saveFile } from '../saveFile'
 import { useTheme } from '../theme'
 import { exportChart, init, type ChartOption, type ECharts, type ExportKind } from './engine'
 import { chartTheme, type ChartTheme } from './theme'
-import { saveFile } from '../saveFile'
 
 export interface ChartProps {
   readonly title: string

@@ -1,9 +1,9 @@
 import type { Quantity, Revision, Value } from '@even-watt/contract'
 import { quantityData, unfitOnWave } from '../../evidence'
-import { type Figure, isFigure, sayFigure } from '../../figures'
+import { isFigure, sayFigure, type Figure } from '../../figures'
 import { eachStep, placeOfStep, type StepFigures } from '../../ladder'
 import { arbitrate, divide, measured, multiply, rangeFor, type Route, type Uncertain } from '../../meters'
-import { type Keyed, type Notice, onceEach } from '../../oddities'
+import { onceEach, type Keyed, type Notice } from '../../oddities'
 
 /** Every meter of one quantity at one step, each as a way of its own to know it. */
 function metersOf(quantity: Quantity, step: StepFigures, revision: Revision): Route[] {

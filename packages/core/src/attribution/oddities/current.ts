@@ -2,6 +2,7 @@ import type { Rig } from '@even-watt/contract'
 import { isFigure, say, sayFigure } from '../../figures'
 import type { Notice, Oddity } from '../../oddities'
 import { cables, weakestLinks } from '../../rigs'
+
 const protective = ['fuse', 'breaker', 'BMS']
 
 /** Protective devices that a current exceeds by more than a tenth. */

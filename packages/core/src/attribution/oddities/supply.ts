@@ -1,6 +1,7 @@
 import { sayFigure } from '../../figures'
 import type { Notice } from '../../oddities'
 import { warming } from '../../rigs'
+
 /** 13: a drop that grows at steady current. */
 export const noticeWarming: Notice = ({ analysis }) =>
   warming(analysis.supply.surveys).map(({ element, from, to }) => ({

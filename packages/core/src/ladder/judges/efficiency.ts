@@ -1,5 +1,5 @@
-import { derive, type Figure, isFigure, say, sayFigure } from '../../figures'
-import { type Judge, judge, notMeasured, notTested, type Verdict } from '../../findings'
+import { derive, isFigure, say, sayFigure, type Figure } from '../../figures'
+import { judge, notMeasured, notTested, type Judge, type Verdict } from '../../findings'
 import type { Analysis } from '../../trials'
 import { claimValue, sayClaim } from '../../units'
 import { efficiencyAt, peakOf, rangeAbove } from '../curve'

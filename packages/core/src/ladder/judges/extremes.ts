@@ -1,5 +1,5 @@
-import { type Figure, isFigure, say } from '../../figures'
-import { type Evidence, type Judge, judgeFigure, notTested } from '../../findings'
+import { isFigure, say, type Figure } from '../../figures'
+import { judgeFigure, notTested, type Evidence, type Judge } from '../../findings'
 import type { StepFigures } from '../step'
 
 /** The figure of largest size over the ladder and no load, measured ones first. */

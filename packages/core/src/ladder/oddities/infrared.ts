@@ -1,4 +1,5 @@
 import type { Notice } from '../../oddities'
+
 /** A rise over ambient, K, from which the emissivity of bare metal spoils the reading. */
 const tellingRise = 15
 

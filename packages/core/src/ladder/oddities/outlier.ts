@@ -1,5 +1,6 @@
 import type { Notice } from '../../oddities'
 import { hasFit } from '../hasFit'
+
 /** Points the fitted curve does not explain: part of 18, for re-reading. */
 export const noticeOutlier: Notice = ({ analysis }) => {
   const fit = analysis.ladder.unitFit

@@ -1,5 +1,5 @@
 import type { Quantity } from '@even-watt/contract'
-import { type Derived, type Figure, isFigure, sayFigure } from '../../figures'
+import { isFigure, sayFigure, type Derived, type Figure } from '../../figures'
 import { exact, expanded, subtract } from '../../meters'
 import type { Notice, Oddity } from '../../oddities'
 import type { StepFigures } from '../step'

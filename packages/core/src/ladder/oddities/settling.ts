@@ -1,5 +1,6 @@
 import { rangeFor, rounding } from '../../meters'
 import type { Notice } from '../../oddities'
+
 /** 9: repeats that still drift one way. */
 export const noticeDrift: Notice = ({ analysis }) => {
   const { revision } = analysis.record

@@ -1,5 +1,5 @@
 import { isFigure, sayFigure } from '../../figures'
-import { type Judge, judgeFigure } from '../../findings'
+import { judgeFigure, type Judge } from '../../findings'
 
 /** Amps in amps, watts in watts; the other is shown for information (docs/method/no-load.md). */
 export const judgeIdle: Judge = (evidence) => {

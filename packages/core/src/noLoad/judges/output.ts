@@ -1,5 +1,5 @@
-import { derive, type Derived, isFigure } from '../../figures'
-import { type Judge, judgeFigure } from '../../findings'
+import { derive, isFigure, type Derived } from '../../figures'
+import { judgeFigure, type Judge } from '../../findings'
 import { combine } from '../../meters'
 
 /** A "within ±" claim is judged by the deviation from nominal: in %, or in the quantity's own unit. */
