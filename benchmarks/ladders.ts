@@ -7,6 +7,7 @@ import {
   stationUnits,
   unitModels,
 } from '@even-watt/bench'
+import { viewTrial } from '@even-watt/core'
 import type { EntryOf, Trial, TrialDocument } from '@even-watt/contract'
 
 /** A ladder of the given size on the stand-in bench. */
@@ -52,4 +53,11 @@ export function ladderOf(steps: number, repeats: number): TrialDocument {
     trial,
     entries: [hand.noLoad(bench, rig, 1), ...entries],
   }
+}
+
+/** Works everything out that a page may ask of a trial: what a view only promises is read. */
+export function workOut({ trial, entries }: Pick<TrialDocument, 'trial' | 'entries'>): void {
+  const { analyses, findings, oddities } = viewTrial(trial, entries)
+  if (analyses.some(({ ladder, supply }) => !ladder.steps.length || !supply.known) || !findings || !oddities)
+    throw new Error('Nothing was worked out.')
 }
