@@ -1,11 +1,11 @@
 import type { Entry } from '@even-watt/contract'
 import { useEffect, useState } from 'react'
-import { get, useForm } from 'react-hook-form'
+import { useForm } from 'react-hook-form'
 import { v7 } from 'uuid'
 import type { ZodMiniType } from 'zod/mini'
 import { capture } from '../outbox/outbox'
 import { readNumber } from '../ui/form'
-import { contractResolver, type Report } from '../ui/resolver'
+import { contractResolver, messageAt, type Report } from '../ui/resolver'
 import { useTrial } from './useTrial'
 
 type Typed = Record<string, string>
@@ -65,14 +65,13 @@ export function useCaptureForm<Reading>({ start, schema, read, entry, draftKey }
     [form, draftKey],
   )
   const { errors } = form.formState
-  const errorAt = (name: string) => {
-    const fault = get(errors, name) as { message?: string } | undefined
-    return typeof fault?.message === 'string' ? fault.message : undefined
-  }
+  const errorAt = (name: string) => messageAt(errors, name)
   const submit = form.handleSubmit((reading) => {
     const base = { id: v7(), revision: analysis.record.revision.number, at: new Date().toISOString() }
-    void capture(trial.id, [{ ...base, ...entry(reading) } as Entry])
-    if (draftKey !== undefined) localStorage.removeItem(draftKey)
+    // The draft goes only when what was captured is kept.
+    void capture(trial.id, [{ ...base, ...entry(reading) } as Entry]).then(() => {
+      if (draftKey !== undefined) localStorage.removeItem(draftKey)
+    })
     form.reset(start)
   })
   return {

@@ -39,3 +39,9 @@ export function faultsOf(errors: object, below = ''): { path: string; message: s
     return [...own, ...faultsOf(error, path)]
   })
 }
+
+/** The sentence at a field, if it has one. */
+export function messageAt(errors: object, path: string): string | undefined {
+  const fault = get(errors, path) as { message?: unknown } | undefined
+  return typeof fault?.message === 'string' ? fault.message : undefined
+}

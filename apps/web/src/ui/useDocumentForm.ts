@@ -1,9 +1,9 @@
 import type { Problem } from '@even-watt/contract'
 import { useEffect, useState } from 'react'
-import { get, useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form'
+import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form'
 import type { ZodMiniType } from 'zod/mini'
 import { problemOf } from '../api/api'
-import { contractResolver, faultsOf, type Report } from './resolver'
+import { contractResolver, faultsOf, messageAt, type Report } from './resolver'
 
 interface Options<Form extends FieldValues, Content> {
   /** Names the draft kept in the browser. */
@@ -98,9 +98,6 @@ export function useDocumentForm<Form extends FieldValues, Content>({
       form.reset(start as DefaultValues<Form>)
       setRestored(false)
     },
-    errorAt: (path) => {
-      const fault = get(errors, path) as { message?: string } | undefined
-      return typeof fault?.message === 'string' ? fault.message : undefined
-    },
+    errorAt: (path) => messageAt(errors, path),
   }
 }
