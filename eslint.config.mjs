@@ -44,11 +44,13 @@ const ranks = {
     'motors',
     'endurance',
     'ports',
+    'files',
   ],
   'apps/web/src': [
     'api',
     'outbox',
     'ui',
+    'setAside',
     'method',
     'oddities',
     'attribution',
@@ -68,10 +70,23 @@ const ranks = {
     'readings',
     'schedule',
     'motors',
+    'files',
     'report',
     'bench',
   ],
-  'apps/server/src': ['database', 'http', 'documents', 'units', 'meters', 'rigs', 'loads', 'trials', 'demo'],
+  'apps/server/src': [
+    'database',
+    'http',
+    'documents',
+    'units',
+    'meters',
+    'rigs',
+    'loads',
+    'files',
+    'trials',
+    'demo',
+    'backup',
+  ],
 }
 
 const zones = Object.entries(ranks).flatMap(([layer, folders]) =>

@@ -1,4 +1,4 @@
-import { ladderOf, workOut } from './ladders'
+import { ladderOf, workOutAll } from './ladders'
 import { medianTime, say } from './report'
 
 /** Deriving and fitting a long ladder, beside the same products and quotients without uncertainty. */
@@ -15,12 +15,12 @@ export async function benchDerive(): Promise<void> {
       sum += P / (V_B * I) + P / (V_A * I) + (V_A - V_B) * I
     }
   })
-  const whole = await medianTime(3, () => workOut(structuredClone({ trial, entries })))
+  const whole = await medianTime(3, () => workOutAll(structuredClone({ trial, entries })))
   say(`derive, fit and judge ${steps} steps, per step`, whole / steps, 'bare arithmetic', bare / steps, 'ms')
   const bench = ladderOf(200, 3)
   say(
     'derive and fit 200 steps × 3 repeats',
-    await medianTime(5, () => workOut(structuredClone({ trial: bench.trial, entries: bench.entries }))),
+    await medianTime(5, () => workOutAll(structuredClone({ trial: bench.trial, entries: bench.entries }))),
     'one frame',
     1000 / 60,
     'ms',

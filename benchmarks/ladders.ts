@@ -7,7 +7,7 @@ import {
   stationUnits,
   unitModels,
 } from '@even-watt/bench'
-import { viewTrial } from '@even-watt/core'
+import { viewTrial, workOut } from '@even-watt/core'
 import type { EntryOf, Trial, TrialDocument } from '@even-watt/contract'
 
 /** A ladder of the given size on the stand-in bench. */
@@ -47,7 +47,7 @@ export function ladderOf(steps: number, repeats: number): TrialDocument {
   }
   return {
     format: 'even-watt-trial',
-    formatVersion: 2,
+    formatVersion: 3,
     madeBy: 'benchmark',
     madeAt: trial.startedAt,
     trial,
@@ -55,9 +55,8 @@ export function ladderOf(steps: number, repeats: number): TrialDocument {
   }
 }
 
-/** Works everything out that a page may ask of a trial: what a view only promises is read. */
-export function workOut({ trial, entries }: Pick<TrialDocument, 'trial' | 'entries'>): void {
-  const { analyses, findings, oddities } = viewTrial(trial, entries)
-  if (analyses.some(({ ladder, supply }) => !ladder.steps.length || !supply.known) || !findings || !oddities)
-    throw new Error('Nothing was worked out.')
+/** Works everything out that a page may ask of a trial. */
+export function workOutAll({ trial, entries }: Pick<TrialDocument, 'trial' | 'entries'>): void {
+  const work = workOut(viewTrial(trial, entries), trial)
+  while (!work.next().done);
 }

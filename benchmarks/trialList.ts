@@ -2,6 +2,7 @@ import { stationRigs, stationUnits } from '@even-watt/bench'
 import type { TrialPage } from '@even-watt/contract'
 import { createApp } from '@even-watt/server/app'
 import { startCluster } from '@even-watt/server/cluster/cluster'
+import { openFeed } from '@even-watt/server/database/feed'
 import { migrate } from '@even-watt/server/database/migrate'
 import { createPool } from '@even-watt/server/database/pool'
 import { close, listen, portOf } from '@even-watt/server/listen'
@@ -33,20 +34,22 @@ export async function benchTrialList(): Promise<void> {
       await addRevision(pool, id, { number: 1, why: 'benchmark', madeAt: startedAt, unit, rig, meters: [] })
     }
     await pool.query('analyze trial')
-    const server = await listen(createApp({ pool, log }), '127.0.0.1', 0)
+    const feed = openFeed(cluster.url, log)
+    const server = await listen(createApp({ pool, feed, log }), '127.0.0.1', 0)
     const port = portOf(server)
     const overApi = await medianTime(15, async () => {
       const answer = await fetch(`http://127.0.0.1:${port}/api/trials?limit=${trials}`)
       const { trials: lines } = (await answer.json()) as TrialPage
       if (lines.length !== trials) throw new Error(`${lines.length} trials came back.`)
     })
-    const bare = await medianTime(15, () => pool.query(sql, ['', trials, 0]))
+    const bare = await medianTime(15, () => pool.query(sql, ['', trials, 0, false]))
     say(`list ${trials} trials over the API`, overApi, 'the same SQL bare', bare, 'ms')
     const plan = await pool.query<{ 'QUERY PLAN': string }>(
-      `explain ${sql.replaceAll('$1', "''").replace('$2', '100').replace('$3', '0')}`,
+      `explain ${sql.replaceAll('$1', "''").replace('$2', '100').replace('$3', '0').replace('$4', 'false')}`,
     )
     console.log(`  plan: ${plan.rows.map((row) => row['QUERY PLAN'].trim()).join(' | ')}`)
     await close(server)
+    await feed.end()
   } finally {
     await pool.end()
     await cluster.stop()

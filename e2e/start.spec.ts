@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { readFileSync, writeFileSync } from 'node:fs'
+import { writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
 import { Installation } from './support/installation'
@@ -28,6 +28,26 @@ test('a second start says where it runs already', async () => {
   const second = await place.start()
   expect(second.code).toBe(1)
   expect(second.output).toContain(`Even Watt is running already, at ${place.url}`)
+})
+
+test('of many starts at once on one folder one serves, and each other says so in a sentence', async () => {
+  await place.stop()
+  const port = place.port
+  const starts = await Promise.all(
+    Array.from({ length: 4 }, async () => {
+      const other = Installation.at(place.folder)
+      return { other, ...(await other.start()) }
+    }),
+  )
+  const serving = starts.filter(({ code }) => code === null)
+  expect(serving).toHaveLength(1)
+  for (const { code, output } of starts.filter((one) => one.code !== null)) {
+    expect(code).toBe(1)
+    expect(output).toMatch(/Even Watt is (starting already|running already, at http\S+) \(process \d+\)\./)
+  }
+  await serving[0]?.other.stop()
+  place.port = port
+  await place.start()
 })
 
 test('a busy port is named, and the database is stopped again', async () => {
@@ -60,7 +80,6 @@ test('a killed run is taken over by the next', async ({ page }) => {
 
 test('a stop is clean', async () => {
   await place.stop()
-  expect(() => readFileSync(join(place.folder, 'run.json'))).toThrow()
   expect(() => place.postgresPid).toThrow()
 })
 

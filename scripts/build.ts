@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { alone } from './install.mjs'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 const stamp = join(root, '.stamp', 'web')
@@ -29,7 +30,9 @@ function fingerprint(): string {
 }
 
 /** Builds the interface for production when its sources changed since the last build. */
-export async function buildWhenStale(): Promise<void> {
+export const buildWhenStale = (): Promise<void> => alone(build)
+
+async function build(): Promise<void> {
   const wanted = fingerprint()
   if (
     existsSync(join(webFolder, 'index.html')) &&
@@ -38,8 +41,8 @@ export async function buildWhenStale(): Promise<void> {
   )
     return
   console.log('Building the interface …')
-  const { build } = await import('vite')
-  await build({ root: join(root, 'apps/web'), logLevel: 'warn' })
+  const vite = await import('vite')
+  await vite.build({ root: join(root, 'apps/web'), logLevel: 'warn' })
   mkdirSync(join(root, '.stamp'), { recursive: true })
   writeFileSync(stamp, wanted)
 }

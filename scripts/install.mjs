@@ -1,6 +1,7 @@
 // Plain JavaScript: it runs before anything is installed.
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
+import { createServer } from 'node:net'
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -14,8 +15,33 @@ export function fail(sentence) {
   process.exit(1)
 }
 
+/**
+ * Does work that two commands started at once must not do at the same time, such as installing into one folder. The
+ * lock is a socket, which the system takes away with its holder, however that ends.
+ */
+export async function alone(work) {
+  const name = `\0even-watt-install-${createHash('sha256').update(root).digest('hex').slice(0, 32)}`
+  for (;;) {
+    const lock = createServer()
+    const held = await new Promise((resolve) => {
+      lock.once('error', () => resolve(false))
+      lock.listen(name, () => resolve(true))
+    })
+    if (held) {
+      try {
+        return await work()
+      } finally {
+        lock.close()
+      }
+    }
+    await new Promise((resolve) => setTimeout(resolve, 500))
+  }
+}
+
 /** Installs packages when they are missing or the lock file changed since. Works offline when nothing changed. */
-export function ensurePackages() {
+export const ensurePackages = () => alone(installPackages)
+
+function installPackages() {
   const [major, minor] = process.versions.node.split('.').map(Number)
   if (major < 20 || (major === 20 && minor < 19))
     fail(`Even Watt needs Node.js 20.19 or newer; this is ${process.version}.`)

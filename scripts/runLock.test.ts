@@ -1,30 +1,39 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { currentRun, holdRun, releaseRun } from './runLock'
+import { holdRun } from './runLock'
 
 describe('the lock of a run', () => {
   const folder = mkdtempSync(join(tmpdir(), 'even-watt-lock-'))
   afterAll(() => rmSync(folder, { recursive: true }))
-  const write = (text: string) => writeFileSync(join(folder, 'run.json'), text)
 
-  it('is held by a living process and gone when released', () => {
-    expect(currentRun(folder)).toBeUndefined()
-    holdRun(folder, 'http://127.0.0.1:4600')
-    expect(currentRun(folder)).toMatchObject({ pid: process.pid, address: 'http://127.0.0.1:4600' })
-    releaseRun(folder)
-    expect(currentRun(folder)).toBeUndefined()
+  it('is held once, says by whom and where, and can be had again when it is released', async () => {
+    const first = await holdRun(folder)
+    await expect(holdRun(folder)).rejects.toThrow(`Even Watt is starting already (process ${process.pid}).`)
+    first.say('http://127.0.0.1:4600')
+    await expect(holdRun(folder)).rejects.toThrow('Even Watt is running already, at http://127.0.0.1:4600')
+    await first.release()
+    await (await holdRun(folder)).release()
   })
 
-  it('does not bind a later process of the same number, nor outlive its own', () => {
-    write(JSON.stringify({ pid: process.pid, ticks: '1', address: 'x' }))
-    expect(currentRun(folder)).toBeUndefined()
-    write(JSON.stringify({ pid: 2 ** 22 - 1, ticks: '1', address: 'x' }))
-    expect(currentRun(folder)).toBeUndefined()
+  it('goes to one of many that ask at once', async () => {
+    const tries = await Promise.allSettled(Array.from({ length: 20 }, () => holdRun(folder)))
+    const held = tries.filter((one) => one.status === 'fulfilled')
+    expect(held).toHaveLength(1)
+    await held[0]?.value.release()
   })
 
-  it('cut off by a power cut is no lock', () => {
-    write('{"pid": 12')
-    expect(currentRun(folder)).toBeUndefined()
+  it('ends with its holder, even one that is killed', async () => {
+    const script = `
+      const { register } = require('tsx/cjs/api'); register()
+      require('./scripts/runLock.ts').holdRun(process.argv[1]).then(() => { console.log('held'); setInterval(() => {}, 1000) })`
+    const holder = spawn(process.execPath, ['-e', script, folder], { stdio: ['ignore', 'pipe', 'inherit'] })
+    await new Promise((resolve) => holder.stdout.once('data', resolve))
+    await expect(holdRun(folder)).rejects.toThrow('is starting already')
+    const gone = new Promise((resolve) => holder.once('exit', resolve))
+    holder.kill('SIGKILL')
+    await gone
+    await (await holdRun(folder)).release()
   })
 })

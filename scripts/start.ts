@@ -1,15 +1,19 @@
 import { createApp } from '@even-watt/server/app'
-import { startCluster, StartError, type Cluster } from '@even-watt/server/cluster/cluster'
+import { databaseAccount } from '@even-watt/server/cluster/account'
+import { startCluster, type Cluster } from '@even-watt/server/cluster/cluster'
+import { prepareFolder } from '@even-watt/server/cluster/folder'
+import { StartError } from '@even-watt/server/cluster/startError'
+import { openFeed } from '@even-watt/server/database/feed'
 import { migrate } from '@even-watt/server/database/migrate'
 import { createPool } from '@even-watt/server/database/pool'
-import { loadDemo, recall, remember } from '@even-watt/server/demo/load'
+import { demoFolder, loadDemo, recall, remember } from '@even-watt/server/demo/load'
+import { sweepBlobs } from '@even-watt/server/files/blobs'
 import { close, listen, portOf } from '@even-watt/server/listen'
-import { existsSync } from 'node:fs'
-import { homedir } from 'node:os'
-import { join } from 'node:path'
 import { pino } from 'pino'
 import { buildWhenStale, webFolder } from './build'
-import { currentRun, holdRun, releaseRun } from './runLock'
+import { dataFolder } from './dataFolder'
+import { holdRun, type RunLock } from './runLock'
+import { becomeAccount } from './unprivileged'
 
 const log = pino(
   { level: process.env['LOG_LEVEL'] ?? 'info' },
@@ -27,13 +31,6 @@ function portFrom(text: string | undefined): number {
   return port
 }
 
-/** EVEN_WATT_DATA, else where the system keeps such data: under /var/lib for root, the home folder for others. */
-function dataFolder(): string {
-  if (process.env['EVEN_WATT_DATA']) return process.env['EVEN_WATT_DATA']
-  if (process.getuid?.() === 0) return '/var/lib/even-watt'
-  return join(process.env['XDG_DATA_HOME'] ?? join(homedir(), '.local', 'share'), 'even-watt')
-}
-
 /** Undone in reverse when the run ends, however far it came. */
 const undo: (() => Promise<void> | void)[] = []
 let ending = false
@@ -45,25 +42,22 @@ async function end(code: number): Promise<void> {
   process.exit(code)
 }
 
-/** The data folder, where the database is this run's own. */
-let ownFolder: string | undefined
-
-async function openCluster(): Promise<Cluster['url']> {
-  const folder = dataFolder()
-  const other = existsSync(folder) ? currentRun(folder) : undefined
-  if (other) throw new StartError(`Even Watt is running already, at ${other.address} (process ${other.pid}).`)
+/** Takes the data folder for this run alone, then starts the database in it. */
+async function openCluster(folder: string): Promise<{ cluster: Cluster; lock: RunLock }> {
+  prepareFolder(folder, databaseAccount())
+  const lock = await holdRun(folder)
+  undo.push(() => lock.release())
   const cluster = await startCluster(folder, (message) => log.warn(message))
   undo.push(() => cluster.stop())
-  holdRun(folder, `http://${host}:${portFrom(process.env['PORT'])}`)
-  undo.push(() => releaseRun(folder))
-  ownFolder = folder
-  return cluster.url
+  return { cluster, lock }
 }
 
 async function run(): Promise<void> {
   const port = portFrom(process.env['PORT'])
+  const folder = dataFolder()
+  const own = process.env['DATABASE_URL'] === undefined ? await openCluster(folder) : undefined
   await buildWhenStale()
-  const databaseUrl = process.env['DATABASE_URL'] ?? (await openCluster())
+  const databaseUrl = own?.cluster.url ?? process.env['DATABASE_URL'] ?? ''
   await migrate(databaseUrl, log)
   const pool = createPool(databaseUrl, log)
   undo.push(() => pool.end())
@@ -77,10 +71,29 @@ async function run(): Promise<void> {
   if (empty) await remember(pool, 'demo', 'declined')
   else if (demo === undefined) await loadDemo(pool)
 
-  const server = await listen(createApp({ pool, log, web: webFolder }), host, port)
+  const swept = () =>
+    void sweepBlobs(pool).catch((err: unknown) => log.warn({ err }, 'sweeping files failed'))
+  swept()
+  setInterval(swept, 86_400_000).unref()
+  const feed = openFeed(databaseUrl, log)
+  undo.push(() => feed.end())
+  const checkout = { web: webFolder, demo: demoFolder }
+  const account = own?.cluster.account
+  const served = account ? becomeAccount(account, folder, checkout) : checkout
+  const server = await listen(
+    createApp({ pool, feed, log, ...served, ...(own ? { backup: own.cluster } : {}) }),
+    host,
+    port,
+  )
   undo.push(() => close(server))
   const address = `http://${host}:${portOf(server)}`
-  if (ownFolder !== undefined) holdRun(ownFolder, address)
+  own?.lock.say(address)
+  const before = await recall(pool, 'address')
+  if (before !== undefined && before !== address)
+    console.log(
+      `\nThe run before was at ${before}. What a browser kept unsent there is sent when that address is open again: PORT=${new URL(before).port} npm start`,
+    )
+  await remember(pool, 'address', address)
   console.log(`\nEven Watt is at ${address}\nCtrl-C stops it.`)
 }
 

@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureDebian, ensurePackages, root } from './install.mjs'
 
-ensurePackages()
+await ensurePackages()
 ensureDebian('postgresql', 'chromium')
 
 const bin = (name) => join(root, 'node_modules', '.bin', name)

@@ -22,6 +22,11 @@ export class Installation {
     return new Installation(folder)
   }
 
+  /** Another start on the data of one that is there. */
+  static at(folder: string): Installation {
+    return new Installation(folder)
+  }
+
   get url(): string {
     return `http://127.0.0.1:${this.port}`
   }

@@ -5,7 +5,11 @@ import { join } from 'node:path'
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
+import type { Ground } from './backup/backup'
+import { backupRoutes } from './backup/routes'
+import type { Feed } from './database/feed'
 import { loadDemo } from './demo/load'
+import { fileRoutes } from './files/routes'
 import { guard, headers } from './http/guard'
 import { answerProblems, notFound } from './http/problem'
 import { loadRoutes } from './loads/routes'
@@ -16,13 +20,19 @@ import { unitRoutes } from './units/routes'
 
 export interface AppOptions {
   readonly pool: Pool
+  /** What happens to trials, for the pages that follow them. */
+  readonly feed: Feed
   readonly log: Logger
   /** Folder of the built interface; absent in tests of the API alone. */
   readonly web?: string
+  /** Folder of the demo, where it is not read from the checkout. */
+  readonly demo?: string
+  /** Where PostgreSQL's own programs are, where this installation has a cluster of its own to back up. */
+  readonly backup?: Ground
 }
 
 /** The whole server: API, health, and the built interface. It keeps no state of its own. */
-export function createApp({ pool, log, web }: AppOptions): Express {
+export function createApp({ pool, feed, log, web, demo, backup }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -41,7 +51,7 @@ export function createApp({ pool, log, web }: AppOptions): Express {
   // Routes that take large files read their body themselves.
   const small = express.json({ limit: '1mb' })
   app.use('/api', (request, response, next) => {
-    const large = /^\/trials\/(import$|[^/]+\/entries$)/.test(request.path)
+    const large = /^\/(trials\/(import$|[^/]+\/entries$)|blobs\/)/.test(request.path)
     if (large) next()
     else small(request, response, next)
   })
@@ -49,9 +59,11 @@ export function createApp({ pool, log, web }: AppOptions): Express {
   app.use('/api/meters', meterRoutes(pool))
   app.use('/api/rigs', rigRoutes(pool))
   app.use('/api/loads', loadRoutes(pool))
-  app.use('/api/trials', trialRoutes(pool))
+  if (backup) app.use('/api/backup', backupRoutes(backup))
+  app.use('/api/blobs', fileRoutes(pool))
+  app.use('/api/trials', trialRoutes(pool, feed))
   app.post('/api/demo', async (_request, response) => {
-    await loadDemo(pool)
+    await loadDemo(pool, demo)
     response.status(204).end()
   })
   app.get('/api/schema/trial.json', (_request, response) => {

@@ -1,6 +1,6 @@
 import type { Express } from 'express'
 import { createServer, type Server } from 'node:http'
-import { StartError } from './cluster/cluster'
+import { StartError } from './cluster/startError'
 import { isLoopback } from './http/guard'
 
 /** Listens on loopback; another address would need a passphrase and TLS, so it is refused. */

@@ -5,9 +5,12 @@ import { join } from 'node:path'
 import express from 'express'
 import pg from 'pg'
 import { canWrite } from '../src/cluster/account'
-import { findPostgres } from '../src/cluster/binaries'
-import { freePort, startCluster, StartError, type Cluster } from '../src/cluster/cluster'
-import { commandLine, pause, startTicks } from '../src/cluster/processes'
+import { installedPostgres } from '../src/cluster/binaries'
+import { freePort, startCluster, type Cluster } from '../src/cluster/cluster'
+import { onDisk, StartError } from '../src/cluster/startError'
+import { supervise } from '../src/cluster/supervise'
+import { refuseNewer } from '../src/database/newer'
+import { commandLine, pause, runningIn, startTicks } from '../src/cluster/processes'
 import { close, listen } from '../src/listen'
 
 jest.setTimeout(60_000)
@@ -66,12 +69,120 @@ describe('the private cluster', () => {
     expect(events).toEqual(['PostgreSQL ended unexpectedly; starting it again.'])
   })
 
+  it('is not started beside processes that its dead postmaster left at work', async () => {
+    const { url } = running as Cluster
+    await ask(url, 'create table if not exists busy (x int)')
+    const client = new pg.Client({ connectionString: url })
+    client.on('error', () => undefined)
+    await client.connect()
+    // A backend in the midst of something long does not see at once that its postmaster is gone.
+    const busy = client.query('select sum(x) from generate_series(1, 200000000) as x').catch(() => 'ended')
+    await pause(300)
+    const before = runningIn(join(folder, 'postgres'))
+    expect(before.length).toBeGreaterThan(3)
+    process.kill(pid(), 'SIGKILL')
+    let answer: unknown
+    for (let i = 0; i < 200 && !answer; i++) {
+      await pause(100)
+      answer = await ask(url, 'select 1 as one').catch(() => undefined)
+    }
+    expect(answer).toEqual([{ one: 1 }])
+    expect(await busy).toBe('ended')
+    const now = runningIn(join(folder, 'postgres'))
+    expect(now.filter((one) => before.includes(one))).toEqual([])
+  })
+
   it('says which folder it cannot use', async () => {
     const file = join(folder, 'a-file')
     writeFileSync(file, '')
     await expect(startCluster(join(file, 'below'), () => undefined)).rejects.toThrow(StartError)
     expect(canWrite('/nowhere-at-all', undefined)).toBe(false)
-    expect(findPostgres()).toMatch(/\/usr\/lib\/postgresql\/\d+\/bin/)
+    expect(installedPostgres()[0]?.bin).toMatch(/\/usr\/lib\/postgresql\/\d+\/bin/)
+  })
+})
+
+describe('data of before', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'even-watt-before-'))
+  let running: Cluster | undefined
+  const start = async () => {
+    await running?.stop()
+    return (running = await startCluster(folder, () => undefined))
+  }
+  afterAll(async () => {
+    await running?.stop()
+    rmSync(folder, { recursive: true, force: true })
+  })
+
+  it('begin anew after a first start that was cut before its password was whole', async () => {
+    writeFileSync(join(folder, 'password'), '')
+    const { url } = await start()
+    expect(
+      await ask(url, 'select current_user::text as me, rolsuper from pg_roles where rolname = current_user'),
+    ).toEqual([{ me: 'even_watt_app', rolsuper: false }])
+    expect(await ask(url, 'show data_checksums')).toEqual([{ data_checksums: 'on' }])
+  })
+
+  it('that stood in another database and belonged to the superuser are handed over, whole', async () => {
+    const { adminUrl, url } = running as Cluster
+    const inPostgres = Object.assign(new URL(adminUrl), { pathname: 'postgres' }).href
+    await ask(adminUrl, 'drop database even_watt')
+    await ask(inPostgres, 'create table trial (id bigint generated always as identity, title text)')
+    await ask(inPostgres, `insert into trial (title) values ('kept')`)
+    await ask(inPostgres, 'create function refuse() returns int language sql as $$ select 1 $$')
+    const again = await start()
+    expect(await ask(again.url, 'select title from trial')).toEqual([{ title: 'kept' }])
+    await ask(again.url, `insert into trial (title) values ('mine')`)
+    await ask(again.url, 'alter table trial add column more int')
+    expect(url.split('/').at(-1)).toBe('even_watt')
+  })
+
+  it('of a newer Even Watt are refused before anything is changed', async () => {
+    const { url } = running as Cluster
+    await ask(url, 'create table migration (id int, name text, run_on timestamp)')
+    await ask(url, `insert into migration values (1, '999_later', now())`)
+    await expect(refuseNewer(url)).rejects.toThrow('newer Even Watt (999_later is not known here)')
+  })
+
+  it('of another version of PostgreSQL are refused with what to install', async () => {
+    await running?.stop()
+    const version = join(folder, 'postgres/PG_VERSION')
+    const own = readFileSync(version, 'utf8')
+    writeFileSync(version, '9\n')
+    await expect(start()).rejects.toThrow('are of PostgreSQL 9')
+    await expect(start()).rejects.toThrow('Install postgresql-9')
+    writeFileSync(version, own)
+    await start()
+  })
+
+  it('on a full disk are left alone, and the disk is named', () => {
+    const full = () => {
+      throw Object.assign(new Error('write'), { code: 'ENOSPC' })
+    }
+    expect(() => onDisk('/data', full)).toThrow('The disk that holds /data is full.')
+  })
+})
+
+describe('a server that does not stay up', () => {
+  it('is tried again with growing pauses, which is said once', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'even-watt-dies-'))
+    const events: string[] = []
+    const from = Date.now()
+    const at: number[] = []
+    const supervised = supervise(
+      { bin: '/nowhere', data: folder, folder, port: 1, account: () => undefined },
+      undefined,
+      (message) => {
+        at.push(Date.now() - from)
+        events.push(message)
+      },
+    )
+    for (let i = 0; i < 200 && events.length < 2; i++) await pause(100)
+    await supervised.stop()
+    rmSync(folder, { recursive: true, force: true })
+    expect(events[0]).toMatch(/ended unexpectedly \(.*ENOENT.*\); starting it again/)
+    expect(events[1]).toContain('does not stay up')
+    // 0.5 + 1 + 2 + 4 s of pauses lie between the first failure and the fifth.
+    expect(at[1]).toBeGreaterThan(7000)
   })
 })
 

@@ -26,6 +26,19 @@ describe('readings as CSV', () => {
     expect(rows(ottrel).filter((row) => row.includes('Two digits of V_B exchanged'))).toHaveLength(1)
   })
 
+  it('keep two meters of one name apart on one quantity', () => {
+    const [revision] = pellam.trial.revisions
+    if (!revision) throw new Error('no revision')
+    const meters = revision.meters.map((meter) => ({ ...meter, name: 'DMM' }))
+    const trial = { ...pellam.trial, revisions: pellam.trial.revisions.map((one) => ({ ...one, meters })) }
+    const columns =
+      rows({ ...pellam, trial })[0]
+        ?.split(',')
+        .filter((head) => head.startsWith('V_C [V]')) ?? []
+    expect(columns.length).toBeGreaterThan(1)
+    expect(new Set(columns).size).toBe(columns.length)
+  })
+
   it('of an empty trial are nothing but empty', () => {
     expect(readingsCsv({ ...ottrel, entries: [] })).toBe('')
   })
@@ -36,7 +49,8 @@ describe('readings as CSV', () => {
     const with_ = (note: string) =>
       readingsCsv({ ...ottrel, entries: [{ ...ladder, reading: { ...ladder.reading, note } }] })
     expect(with_('a "quoted", note')).toContain('"a ""quoted"", note"')
-    for (const formula of ['=1+1', '+1', '-1+2', '@SUM(A1)']) expect(with_(formula)).toContain(`'${formula}`)
+    for (const formula of ['=1+1', '+1', '-1+2', '@SUM(A1)', '=1\n+2', ' =1', '\n@SUM(A1)'])
+      expect(with_(formula)).toContain(`'${formula}`)
   })
 })
 
@@ -66,7 +80,7 @@ describe('entries that do not fit', () => {
 
 describe('documents from strangers', () => {
   it('are told by their version before anything else', () => {
-    expect(() => readDocument({ formatVersion: 3 })).toThrow('Open it with a newer Even Watt.')
+    expect(() => readDocument({ formatVersion: 4 })).toThrow('Open it with a newer Even Watt.')
     expect(() => readDocument({ ...ottrel, formatVersion: 1.5 })).toThrow(ProblemError)
     for (const junk of [null, 7, 'text', [], { format: 'even-watt-trial' }])
       expect(() => readDocument(junk)).toThrow(ProblemError)

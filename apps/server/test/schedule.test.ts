@@ -8,7 +8,7 @@ import { settingsOf } from '../src/trials/exchange'
 import { ownDatabase, silent } from './ownDatabase'
 
 const database = ownDatabase()
-const api = () => request(createApp({ pool: database.pool(), log: silent }))
+const api = () => request(createApp({ pool: database.pool(), feed: database.feed(), log: silent }))
 
 const varnock = demo().trials.find(({ trial }) => trial.title.startsWith('Varnock'))
 const ottrel = demo().trials.find(({ trial }) => trial.title.startsWith('Ottrel'))

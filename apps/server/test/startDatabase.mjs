@@ -13,11 +13,11 @@ export default async function startDatabase() {
   const folder = mkdtempSync(join(tmpdir(), 'even-watt-test-'))
   const cluster = await startCluster(folder, () => undefined)
   // Prepared once; each test file works on a copy of it.
-  const admin = new pg.Client({ connectionString: cluster.url })
+  const admin = new pg.Client({ connectionString: cluster.adminUrl })
   await admin.connect()
   await admin.query('create database prepared')
   await admin.end()
-  const prepared = Object.assign(new URL(cluster.url), { pathname: 'prepared' }).href
+  const prepared = Object.assign(new URL(cluster.adminUrl), { pathname: 'prepared' }).href
   await migrate(prepared, pino({ level: 'silent' }))
   process.env.EVEN_WATT_TEST_DATABASE = prepared
   globalThis.evenWattTest = { cluster, folder }

@@ -5,6 +5,7 @@ import { BenchPage } from './bench/BenchPage'
 import { stages } from './stages'
 import { store } from './store'
 import { StageContext } from './trials/stageContext'
+import { drafts } from './ui/browserStore'
 import { Notice } from './ui/Notice'
 import { Page } from './ui/Page'
 import { Shell } from './ui/Shell'
@@ -23,6 +24,8 @@ const LoadsPage = page(async () => (await import('./loads/LoadsPage')).LoadsPage
 const LoadPage = page(async () => (await import('./loads/LoadPage')).LoadPage)
 const CablePage = page(async () => (await import('./conductors/CablePage')).CablePage)
 const MethodPage = page(async () => (await import('./method/MethodPage')).MethodPage)
+const BackupPage = page(async () => (await import('./bench/BackupPage')).BackupPage)
+const SetAsidePage = page(async () => (await import('./setAside/SetAsidePage')).SetAsidePage)
 const loadLayout = async () => ({ default: (await import('./trials/TrialLayout')).TrialLayout })
 const TrialLayout = lazy(loadLayout)
 
@@ -75,6 +78,19 @@ function Failed() {
         captured is kept. Load the page again; if it fails again, export the trial from the bench and tell us
         what you did.
       </Notice>
+      <p>
+        If something half typed is what makes it fail:{' '}
+        <button
+          type="button"
+          className="action"
+          onClick={() => {
+            drafts.dropAll()
+            location.reload()
+          }}
+        >
+          Forget what is half typed in this tab, and load again
+        </button>
+      </p>
     </Page>
   )
 }
@@ -96,6 +112,8 @@ export const router = createBrowserRouter([
       { path: '/cable', element: wait(<CablePage />) },
       { path: '/method/:subject?', element: wait(<MethodPage />) },
       { path: '/import', element: wait(<ImportPage />) },
+      { path: '/backup', element: wait(<BackupPage />) },
+      { path: '/set-aside', element: wait(<SetAsidePage />) },
       { path: '/trials/new', element: wait(<NewTrialPage />) },
       {
         path: '/trials/:id',

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { AttachedFile } from './files'
 import { LadderReading } from './ladder'
 import { MotorAttempt } from './motors'
 import { NoLoadReading } from './noLoad'
@@ -6,7 +7,7 @@ import { OddityNumber } from './oddities'
 import { Prediction, Survey } from './rigs'
 import { Acknowledged } from './safety'
 import { RunEvent } from './schedule'
-import { Id, instant, whole, words } from './shared'
+import { Id, instant, number, whole, words } from './shared'
 import { LoadTest } from './supply'
 
 /** Every kind of entry and what it carries. A new kind is one line here; all else is derived. */
@@ -19,6 +20,7 @@ const entryKinds = {
   prediction: Prediction,
   'make safe': Acknowledged,
   run: RunEvent,
+  file: AttachedFile,
 }
 type Readings = typeof entryKinds
 export type ReadingKind = keyof Readings
@@ -27,6 +29,8 @@ const entryBase = {
   id: Id,
   revision: whole('Revision', 1, 1000),
   at: instant('Taken at'),
+  /** The page that captured it and the seconds since that page was opened: a clock that nobody sets. */
+  clock: z.optional(z.object({ page: Id, seconds: number('Seconds since the page was opened', 0, 1e9) })),
   /** The entry this one corrects, with why. */
   replaces: z.optional(z.object({ entry: Id, why: words('Why it is corrected', 300) })),
 }
@@ -69,6 +73,9 @@ export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>
 
 /** Whether an entry carries a reading, rather than speaking of another entry. */
 export const isReading = (entry: Entry): entry is EntryOf<ReadingKind> => entry.kind in entryKinds
+
+/** Entries of one trial, at most: what a page still opens. Logs of thousands of lines are files. */
+export const mostEntries = 20_000
 
 export const Entries = z
   .array(Entry)

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Entry } from './entries'
+import { Entry, mostEntries } from './entries'
 import { formatName, formatVersion } from './format'
 import { instant, words } from './shared'
 import { Trial } from './trials'
@@ -11,7 +11,7 @@ export const TrialDocument = z.object({
   madeBy: words('Made by', 60),
   madeAt: instant('Made at'),
   trial: Trial,
-  entries: z.array(Entry).check(z.maxLength(100_000, 'Entries: 100000 at most.')),
+  entries: z.array(Entry).check(z.maxLength(mostEntries, `Entries: ${mostEntries} at most.`)),
 })
 export type TrialDocument = z.infer<typeof TrialDocument>
 

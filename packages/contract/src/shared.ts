@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 
-/** Ids are made by the browser (UUIDv7), so sending the same thing twice is harmless. */
-export const Id = z.uuid('This id is not a UUID.')
+/** Ids are made by the browser (UUIDv7), so sending the same thing twice is harmless. In capitals it is the same id. */
+export const Id = z.uuid('This id is not a UUID.').check(z.toLowerCase())
 export type Id = z.infer<typeof Id>
 
 const say = (what: string, accepted: string) => `${what}: ${accepted}.`
@@ -28,6 +28,19 @@ export const whole = (what: string, low: number, high: number) => {
   return z.int(say(what, accepted)).check(z.gte(low, say(what, accepted)), z.lte(high, say(what, accepted)))
 }
 
+/** What a database cannot hold as text: a character of number 0, or half of one that takes two places. */
+const holdable = (what: string) =>
+  z.refine<string>(
+    (typed) => typed.isWellFormed() && !typed.includes('\0'),
+    `${what}: it holds a damaged character, which cannot be stored; type it again.`,
+  )
+
+/** Text as it was typed, perhaps nothing. */
+export const plain = (what: string, longest: number) =>
+  z
+    .string(`${what}: text.`)
+    .check(z.maxLength(longest, `${what}: ${longest} characters at most.`), holdable(what))
+
 /** Required words of one line. */
 export const words = (what: string, longest = 120) =>
   z
@@ -36,13 +49,11 @@ export const words = (what: string, longest = 120) =>
       z.trim(),
       z.minLength(1, `${what}: some words are needed here.`),
       z.maxLength(longest, `${what}: ${longest} characters at most.`),
+      holdable(what),
     )
 
 /** Optional free text. */
-export const text = (what: string, longest = 2000) =>
-  z.optional(
-    z.string(`${what}: text.`).check(z.maxLength(longest, `${what}: ${longest} characters at most.`)),
-  )
+export const text = (what: string, longest = 2000) => z.optional(plain(what, longest))
 
 export const oneOf = <const T extends readonly string[]>(what: string, values: T) =>
   z.enum(values, `${what}: one of ${values.join(', ')}.`)

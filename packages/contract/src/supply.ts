@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Id, number, oneOf, positive, whole, words } from './shared'
+import { Id, number, oneOf, positive, text, whole, words } from './shared'
 
 export const chemistries = [
   'lithium iron phosphate',
@@ -116,6 +116,6 @@ export const LoadTest = z.object({
   recoveredVoltage: z.optional(positive('Volts recovered', 1000)),
   voltmeter: z.optional(Id),
   ammeter: z.optional(Id),
-  note: z.optional(z.string().check(z.maxLength(1000, 'Note: 1000 characters at most.'))),
+  note: text('Note', 1000),
 })
 export type LoadTest = z.infer<typeof LoadTest>

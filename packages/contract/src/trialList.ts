@@ -18,6 +18,8 @@ export type TrialOrder = (typeof trialOrders)[number]
 export interface TrialPage {
   readonly trials: TrialLine[]
   readonly total: number
+  /** How many are put away. */
+  readonly away: number
 }
 
 /** How many claims of a trial stand at each outcome, by the trial's id. */

@@ -8,6 +8,15 @@ const old = JSON.parse(readFileSync('apps/server/test/files/trial-format-1.json'
 }
 
 describe('documents of older formats', () => {
+  it('of every version that there was still open', () => {
+    for (let version = 1; version < formatVersion; version++) {
+      const file = `apps/server/test/files/trial-format-${version}.json`
+      const document = JSON.parse(readFileSync(file, 'utf8')) as { formatVersion: number }
+      expect(document.formatVersion).toBe(version)
+      expect(safeParse(TrialDocument, upgradeDocument(document)).success).toBe(true)
+    }
+  })
+
   it('come forward to the newest one and are then as the contract knows them', () => {
     expect(old.formatVersion).toBe(1)
     const document = upgradeDocument(old)

@@ -18,6 +18,8 @@ const steps: Readonly<Record<number, (document: Loose) => Loose>> = {
     ...document,
     entries: Array.isArray(document['entries']) ? document['entries'].map(upgradeEntry) : document['entries'],
   }),
+  // Format 3 may name files, the page's clock, and what a plan used; none of it was there before.
+  2: (document) => document,
 }
 
 /**

@@ -2,7 +2,7 @@ import type { Entry, Trial } from '@even-watt/contract'
 import { analyseTrial } from './analyse'
 import { findAll, type ClaimFindings } from './judge'
 import { lazily } from './lazily'
-import { notice } from './notice'
+import { notice, noticing } from './notice'
 import type { Oddity } from './oddities'
 import { replay, type Analysis, type TrialRecord } from './trials'
 
@@ -29,3 +29,26 @@ export function viewTrial(trial: Trial, entries: readonly Entry[]): TrialView {
     oddities: () => analyses.map((analysis) => notice(analysis, trial.plan)),
   })
 }
+
+/**
+ * Works out, piece by piece, all that a view only promises, so that reading it afterwards costs nothing. Each yield is
+ * a place to pause: a page does it between frames, for on a long ladder the whole would hold up the hand.
+ */
+export function* workOut(view: TrialView, { plan }: Trial): Generator<void, void> {
+  for (const analysis of view.analyses) {
+    for (const part of namesIn(analysis)) {
+      const promised = analysis[part]
+      yield
+      for (const name of namesIn(promised)) {
+        void promised[name]
+        yield
+      }
+    }
+    yield* noticing(analysis, plan)
+  }
+  void view.findings
+  yield
+  void view.oddities
+}
+
+const namesIn = <T extends object>(whole: T) => Object.keys(whole) as (keyof T)[]

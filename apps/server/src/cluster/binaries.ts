@@ -3,11 +3,16 @@ import { join } from 'node:path'
 
 const debianRoot = '/usr/lib/postgresql'
 
-/** Folder of Debian's newest PostgreSQL server programs; undefined when none is installed. */
-export function findPostgres(): string | undefined {
-  if (!existsSync(debianRoot)) return undefined
+export interface Binaries {
+  readonly major: number
+  readonly bin: string
+}
+
+/** Debian's PostgreSQL server programs, the newest version first. */
+export function installedPostgres(): Binaries[] {
+  if (!existsSync(debianRoot)) return []
   return readdirSync(debianRoot)
-    .sort((a, b) => Number(b) - Number(a))
-    .map((version) => join(debianRoot, version, 'bin'))
-    .find((bin) => existsSync(join(bin, 'postgres')) && existsSync(join(bin, 'initdb')))
+    .map((version) => ({ major: Number(version), bin: join(debianRoot, version, 'bin') }))
+    .filter(({ bin }) => existsSync(join(bin, 'postgres')) && existsSync(join(bin, 'initdb')))
+    .sort((a, b) => b.major - a.major)
 }

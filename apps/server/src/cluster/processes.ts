@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync, readlinkSync, realpathSync } from 'node:fs'
 
 /** Command line of a running process, or undefined when there is none of that number. */
 export function commandLine(pid: number): string | undefined {
@@ -20,3 +20,26 @@ export function startTicks(pid: number): string | undefined {
 
 export const pause = (milliseconds: number) =>
   new Promise<void>((resolve) => setTimeout(resolve, milliseconds))
+
+/** Processes whose working folder is this one; those of others that may not be looked at are passed over. */
+export function runningIn(folder: string): number[] {
+  const real = realpathSync(folder)
+  return readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .filter((pid) => {
+      try {
+        return readlinkSync(`/proc/${pid}/cwd`) === real
+      } catch {
+        return false
+      }
+    })
+    .map(Number)
+}
+
+export function signal(pid: number, name: NodeJS.Signals): void {
+  try {
+    process.kill(pid, name)
+  } catch {
+    // Already gone.
+  }
+}

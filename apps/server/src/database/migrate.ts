@@ -1,16 +1,18 @@
-import { fileURLToPath } from 'node:url'
 import { runner } from 'node-pg-migrate'
 import type { Logger } from 'pino'
+import { migrations, migrationTable, refuseNewer } from './newer'
 
-const folder = fileURLToPath(new URL('../../../../db/migrations', import.meta.url))
-
-/** Brings the database forward to the newest numbered migration; safe when several instances start together. */
+/**
+ * Brings the database forward to the newest numbered migration; safe when several instances start together. Data that
+ * a newer Even Watt has worked on are left alone, and that is said.
+ */
 export async function migrate(databaseUrl: string, log: Logger): Promise<void> {
+  await refuseNewer(databaseUrl)
   const done = await runner({
     databaseUrl,
-    dir: folder,
+    dir: migrations,
     direction: 'up',
-    migrationsTable: 'migration',
+    migrationsTable: migrationTable,
     log: (message) => log.debug(message),
     count: Infinity,
   })

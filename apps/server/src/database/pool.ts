@@ -1,5 +1,7 @@
-import pg, { type Pool, type PoolClient } from 'pg'
+import pg, { type Client, type Pool, type PoolClient } from 'pg'
 import type { Logger } from 'pino'
+
+export type Queryable = Pick<Pool, 'query'> | PoolClient | Client
 
 /** Connections to the one database that holds everything. */
 export function createPool(connectionString: string, log: Logger): Pool {
@@ -9,8 +11,10 @@ export function createPool(connectionString: string, log: Logger): Pool {
     connectionTimeoutMillis: 5000,
     statement_timeout: 30_000,
   })
-  // An idle connection that breaks must not end the process: the next request opens another.
-  pool.on('error', (err) => log.warn({ err }, 'an idle database connection broke'))
+  const broke = (err: Error) => log.warn({ err }, 'a database connection broke')
+  // A connection that breaks, idle or in the midst of work, must not end the process: the next request opens another.
+  pool.on('error', broke)
+  pool.on('connect', (client) => client.on('error', broke))
   return pool
 }
 

@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import {
   Load,
   Meter,
@@ -17,11 +19,12 @@ import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
 import { importTrial } from '../trials/exchange'
 
-const read = (name: string): unknown =>
-  JSON.parse(readFileSync(new URL(`../../../../demo/${name}.json`, import.meta.url), 'utf8'))
+/** Where the scenario stands in a checkout. */
+export const demoFolder = fileURLToPath(new URL('../../../../demo', import.meta.url))
 
-/** Loads the scenario from demo/ beside whatever is here; parts already here are left as they are. */
-export async function loadDemo(pool: Pool): Promise<void> {
+/** Loads the scenario from a folder beside whatever is here; parts already here are left as they are. */
+export async function loadDemo(pool: Pool, folder = demoFolder): Promise<void> {
+  const read = (name: string): unknown => JSON.parse(readFileSync(join(folder, `${name}.json`), 'utf8'))
   const take = async (table: DocumentTable, documents: { id: string }[], content: z.ZodMiniType<object>) => {
     for (const document of documents) {
       await saveDocument(pool, table, document.id, 0, parse(document, content)).catch(ignoreConflict)

@@ -2,8 +2,9 @@ import { EditedFrom, whole } from '@even-watt/contract'
 import { Router } from 'express'
 import type { Pool } from 'pg'
 import * as z from 'zod/mini'
-import { notFound } from '../http/problem'
+import { notFound, ProblemError } from '../http/problem'
 import { body, idOf, parse } from '../http/validate'
+import { usesOf } from './uses'
 import { deleteDocument, findDocument, listDocuments, saveDocument, type DocumentTable } from './documents'
 
 /** List, read, save and delete one kind of document. */
@@ -26,6 +27,9 @@ export function documentRoutes<Content extends object>(
     if (!document) throw notFound(`This ${table}`)
     response.json(document)
   })
+  router.get('/:id/uses', async (request, response) => {
+    response.json(await usesOf(pool, table, idOf(request, `This ${table}`)))
+  })
   router.put('/:id', async (request, response) => {
     const edit = body(request, Edit)
     response.json(
@@ -34,7 +38,15 @@ export function documentRoutes<Content extends object>(
   })
   router.delete('/:id', async (request, response) => {
     const { editedFrom } = parse(request.query, Query)
-    await deleteDocument(pool, table, idOf(request, `This ${table}`), editedFrom)
+    const id = idOf(request, `This ${table}`)
+    const uses = await usesOf(pool, table, id)
+    if (uses.held)
+      throw new ProblemError(
+        409,
+        `This ${table} is in use, by ${uses.by.join(', ')}.`,
+        'Take it out there first; nothing was deleted.',
+      )
+    await deleteDocument(pool, table, id, editedFrom)
     response.status(204).end()
   })
   return router

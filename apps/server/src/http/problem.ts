@@ -23,7 +23,7 @@ export const conflict = (detail: string) =>
   new ProblemError(409, 'This was changed meanwhile.', detail, undefined, 'even-watt:conflict')
 
 export const invalid = (error: $ZodError) =>
-  new ProblemError(422, 'Some of this cannot be taken as it is.', undefined, sentences(error))
+  new ProblemError(422, 'Some of this cannot be taken as it is.', undefined, sentences(error).slice(0, 20))
 
 export function sendProblem(response: Response, problem: ProblemError): void {
   const body: Problem = {
@@ -51,6 +51,13 @@ function databaseAway(error: unknown): boolean {
 
 function problemOf(error: unknown): ProblemError | undefined {
   if (error instanceof ProblemError) return error
+  if (hasCode(error) && error.code === '53100') {
+    return new ProblemError(
+      503,
+      'The disk of the database is full.',
+      'Make some room on the server. Nothing you sent is lost in the browser; it is sent again.',
+    )
+  }
   if (databaseAway(error)) {
     return new ProblemError(
       503,
@@ -58,7 +65,12 @@ function problemOf(error: unknown): ProblemError | undefined {
       'Nothing you sent is lost in the browser; it is sent again.',
     )
   }
-  if (typeof error !== 'object' || error === null || !('type' in error)) return undefined
+  if (typeof error !== 'object' || error === null) return undefined
+  return problemOfRequest(error as { type?: unknown; status?: unknown })
+}
+
+/** What Express and its parts found wrong with a request. */
+function problemOfRequest(error: { type?: unknown; status?: unknown }): ProblemError | undefined {
   if (error.type === 'entity.too.large') return new ProblemError(413, 'This is too large to be taken.')
   if (error.type === 'entity.parse.failed') {
     return new ProblemError(
@@ -69,6 +81,13 @@ function problemOf(error: unknown): ProblemError | undefined {
   }
   if (error.type === 'charset.unsupported' || error.type === 'encoding.unsupported')
     return new ProblemError(415, 'Only JSON in UTF-8 is taken here.')
+  if (error.status === 404) return notFound('This address')
+  if (typeof error.status === 'number' && error.status >= 400 && error.status < 500)
+    return new ProblemError(
+      error.status,
+      'This request is damaged, or cut off on the way.',
+      'Nothing was changed. Send it again.',
+    )
   return undefined
 }
 

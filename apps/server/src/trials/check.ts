@@ -1,8 +1,10 @@
-import type { Entry } from '@even-watt/contract'
-import type { Pool, PoolClient } from 'pg'
+import { mostEntries, type Entry } from '@even-watt/contract'
+import { isDeepStrictEqual } from 'node:util'
+import type { PoolClient } from 'pg'
+import { faultsOfFiles } from '../files/check'
 import { ProblemError } from '../http/problem'
+import { appendEntries, lockTrial, revisionNumbers } from './record'
 
-type Queryable = Pick<Pool, 'query'> | PoolClient
 type Fields = NonNullable<ProblemError['fields']>
 
 /** The other entry an entry speaks of, when it does. */
@@ -35,26 +37,72 @@ export function faultsIn(
   })
 }
 
-/** Throws a problem when entries do not fit the trial, or an id already belongs to another one. */
-export async function checkEntries(
-  db: Queryable,
+/** At most so many faults are told of at once: a batch of thousands would be answered with megabytes. */
+const mostFaults = 20
+
+const doNotFit = (fields: Fields) =>
+  new ProblemError(422, 'Some entries do not fit this trial.', undefined, fields.slice(0, mostFaults))
+
+// As JSON has it: what is not there and what is undefined are the same, and so are 0 and −0.
+const asStored = (entry: Entry): unknown => JSON.parse(JSON.stringify(entry))
+const sameContent = (a: Entry, b: Entry) => isDeepStrictEqual(asStored(a), asStored(b))
+
+/** Entries as often as they count: the same one sent twice is one; two that share an id and nothing else are faults. */
+export function withoutRepeats(entries: readonly Entry[]): { entries: Entry[]; fields: Fields } {
+  const first = new Map<string, Entry>()
+  const fields: Fields = []
+  entries.forEach((entry, i) => {
+    const other = first.get(entry.id)
+    if (!other) first.set(entry.id, entry)
+    else if (!sameContent(other, entry))
+      fields.push({ path: `${i}.id`, message: `Entry ${i + 1} has the id of another one sent with it.` })
+  })
+  return { entries: [...first.values()], fields }
+}
+
+/**
+ * Appends entries to a trial, all of them or none. Those stored already are passed over, so that sending again is
+ * harmless; returns how many are new. What is acknowledged is stored: another content under an id that is known is
+ * refused, never taken for the same.
+ */
+export async function takeEntries(
+  client: PoolClient,
   trial: string,
-  entries: readonly Entry[],
-  revisions: ReadonlySet<number>,
-): Promise<void> {
+  sent: readonly Entry[],
+): Promise<number> {
+  await lockTrial(client, trial)
+  const { entries, fields } = withoutRepeats(sent)
   const ids = [
     ...entries.map((entry) => entry.id),
     ...entries.map(referenceOf).filter((id) => id !== undefined),
   ]
-  const { rows } = await db.query<{ id: string; trial: string }>(
-    'select id, trial from entry where id = any($1::uuid[])',
+  const { rows } = await client.query<{ id: string; trial: string; body: Entry }>(
+    'select id, trial, body from entry where id = any($1::uuid[])',
     [ids],
   )
-  const known = new Set(rows.filter((row) => row.trial === trial).map((row) => row.id))
-  const fields = faultsIn(entries, revisions, known)
-  if (fields.length) throw new ProblemError(422, 'Some entries do not fit this trial.', undefined, fields)
-  const sent = new Set(entries.map((entry) => entry.id))
-  if (rows.some((row) => row.trial !== trial && sent.has(row.id))) {
-    throw new ProblemError(409, 'An entry with the same id belongs to another trial.')
-  }
+  const stored = new Map(rows.map((row) => [row.id, row]))
+  const here = new Set(rows.filter((row) => row.trial === trial).map((row) => row.id))
+  const revisions = await revisionNumbers(client, trial)
+  entries.forEach((entry, i) => {
+    const known = stored.get(entry.id)
+    if (known && (known.trial !== trial || !sameContent(known.body, entry)))
+      fields.push({
+        path: `${i}.id`,
+        message: `Entry ${i + 1} has the id of another one that is stored here.`,
+      })
+  })
+  fields.push(...faultsIn(entries, revisions, here), ...(await faultsOfFiles(client, trial, entries)))
+  if (fields.length) throw doNotFit(fields)
+  const fresh = entries.filter(({ id }) => !stored.has(id))
+  const { rows: held } = await client.query<{ entries: number }>('select entries from trial where id = $1', [
+    trial,
+  ])
+  if ((held[0]?.entries ?? 0) + fresh.length > mostEntries)
+    throw new ProblemError(
+      422,
+      `A trial holds ${mostEntries} entries at most.`,
+      'Begin another trial for what follows.',
+    )
+  await appendEntries(client, trial, fresh)
+  return fresh.length
 }

@@ -19,9 +19,7 @@ const isValued = (entry: EntryOf<ReadingKind>): entry is Valued => 'values' in e
  * formula are neutralised.
  */
 export function readingsCsv({ trial, entries }: TrialDocument): string {
-  const names = new Map(
-    trial.revisions.flatMap((revision) => revision.meters.map((meter) => [meter.id, meter.name] as const)),
-  )
+  const names = distinctNames(trial)
   const struckWhy = struckBy(entries)
   const readings = entries.filter(isReading).filter((entry) => rowOf[entry.kind] !== null)
   const valuesOf = (entry: EntryOf<ReadingKind>) => (isValued(entry) ? entry.reading.values : [])
@@ -52,6 +50,21 @@ export function readingsCsv({ trial, entries }: TrialDocument): string {
       fields: rows.length ? columns : [],
       data: rows.map(({ own, base, values, end }) => ({ ...base, ...own, ...values, ...end })),
     },
-    { escapeFormulae: true, newline: '\r\n' },
+    { escapeFormulae: formula, newline: '\r\n' },
+  )
+}
+
+/** What a spreadsheet takes for a formula, over however many lines it runs. */
+const formula = /^\s*[=+\-@][^]*$/
+
+/** Names of all meters by id; where several meters share one, each has its number behind it. */
+function distinctNames({ revisions }: TrialDocument['trial']): ReadonlyMap<string, string> {
+  const idsByName = new Map<string, Set<string>>()
+  for (const { id, name } of revisions.flatMap(({ meters }) => meters))
+    idsByName.set(name, (idsByName.get(name) ?? new Set()).add(id))
+  return new Map(
+    [...idsByName].flatMap(([name, ids]) =>
+      [...ids].map((id, i) => [id, ids.size > 1 ? `${name} (${i + 1})` : name] as const),
+    ),
   )
 }

@@ -4,10 +4,14 @@ import {
   TrialDocument,
   TrialSettings,
   upgradeDocument,
+  type StoredLoad,
   type Trial,
 } from '@even-watt/contract'
+import { frozenPlan } from '@even-watt/core'
 import type { Pool } from 'pg'
 import { transaction } from '../database/pool'
+import { listDocuments } from '../documents/documents'
+import { readTaken } from '../loads/taken'
 import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
 import { faultsIn } from './check'
@@ -19,7 +23,7 @@ const madeBy = 'Even Watt 0.1.0'
 export const settingsOf = (trial: Trial): TrialSettings => parse(trial, TrialSettings)
 
 export async function exportTrial(pool: Pool, id: string): Promise<TrialDocument> {
-  const trial = await requireTrial(pool, id)
+  const trial = await withFrozenPlan(pool, await requireTrial(pool, id))
   return {
     format: formatName,
     formatVersion,
@@ -28,6 +32,17 @@ export async function exportTrial(pool: Pool, id: string): Promise<TrialDocument
     trial,
     entries: await readAllEntries(pool, id),
   }
+}
+
+/** A plan saved before plans kept their loads gets them now, as far as they are still here. */
+async function withFrozenPlan(pool: Pool, trial: Trial): Promise<Trial> {
+  if (!trial.plan || trial.plan.loads) return trial
+  const [loads, taken] = await Promise.all([
+    listDocuments(pool, 'load') as unknown as Promise<StoredLoad[]>,
+    readTaken(pool),
+  ])
+  const plan = frozenPlan(trial.plan, { loads, taken })
+  return plan.loads?.length ? { ...trial, plan } : trial
 }
 
 /** The document of a file from a stranger, or a problem that says what is wrong with it. */
@@ -75,13 +90,16 @@ export async function importTrial(pool: Pool, document: TrialDocument): Promise<
     })
     if (!inserted) throw new ProblemError(409, 'This trial is here already.', 'Nothing was changed.')
     for (const revision of trial.revisions) await addRevision(client, trial.id, revision)
-    const appended = entries.length ? await appendEntries(client, trial.id, entries) : []
-    if (appended.length !== entries.length)
+    const { rowCount } = await client.query('select 1 from entry where id = any($1::uuid[]) limit 1', [
+      entries.map(({ id }) => id),
+    ])
+    if (rowCount)
       throw new ProblemError(
         409,
         'Some entries of this file belong to another trial here.',
         'Nothing was taken in.',
       )
+    await appendEntries(client, trial.id, entries)
   })
   return trial.id
 }

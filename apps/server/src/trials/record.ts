@@ -9,16 +9,17 @@ import type {
   TrialPage,
   TrialSettings,
 } from '@even-watt/contract'
-import type { Pool, PoolClient } from 'pg'
+import type { PoolClient } from 'pg'
+import { tellOf } from '../database/feed'
+import type { Queryable } from '../database/pool'
 import { notFound } from '../http/problem'
-
-type Queryable = Pick<Pool, 'query'> | PoolClient
 
 interface TrialRow {
   id: string
   version: number
   settings: TrialSettings
   started_at: Date
+  put_away_at: Date | null
 }
 
 interface RevisionRow {
@@ -44,6 +45,8 @@ export interface ListQuery {
   readonly search: string
   readonly by: TrialOrder
   readonly descending: boolean
+  /** Those put away, or those that are not. */
+  readonly away: boolean
   readonly limit: number
   readonly offset: number
 }
@@ -70,20 +73,24 @@ export const listSql = (by: TrialOrder, descending: boolean) => {
   const way = descending ? 'desc' : 'asc'
   return `select id, settings->>'title' as title, settings->>'by' as by, started_at, unit_name, rig_name,
     revisions, entries, last_at
-  from trial where $1 = '' or ${searchSql} order by ${orderings[by]} ${way}, id ${way} limit $2 offset $3`
+  from trial where (put_away_at is not null) = $4 and ($1 = '' or ${searchSql}) order by ${orderings[by]} ${way}, id ${way} limit $2 offset $3`
 }
 
 /** One page of the trials that hold every word searched for. */
 export async function listTrials(db: Queryable, query: ListQuery): Promise<TrialPage> {
   const search = query.search.trim()
   const [{ rows }, counted] = await Promise.all([
-    db.query<LineRow>(listSql(query.by, query.descending), [search, query.limit, query.offset]),
-    db.query<{ total: number }>(`select count(*)::int as total from trial where $1 = '' or ${searchSql}`, [
-      search,
-    ]),
+    db.query<LineRow>(listSql(query.by, query.descending), [search, query.limit, query.offset, query.away]),
+    db.query<{ total: number; away: number }>(
+      `select count(*) filter (where (put_away_at is not null) = $2)::int as total,
+         (select count(*)::int from trial where put_away_at is not null) as away
+       from trial where $1 = '' or ${searchSql}`,
+      [search, query.away],
+    ),
   ])
   return {
     total: counted.rows[0]?.total ?? 0,
+    away: counted.rows[0]?.away ?? 0,
     trials: rows.map((row) => ({
       id: row.id,
       title: row.title,
@@ -127,6 +134,16 @@ export async function requireTrial(db: Queryable, id: string): Promise<Trial> {
   const trial = await findTrial(db, id)
   if (!trial) throw notFound('This trial')
   return trial
+}
+
+/** What tells a page that it must read a trial's settings and rigs again, as JSON. */
+export async function trialState(db: Queryable, trial: string): Promise<string> {
+  const { rows } = await db.query<{ version: number; revisions: number }>(
+    'select version, revisions from trial where id = $1',
+    [trial],
+  )
+  if (!rows[0]) throw notFound('This trial')
+  return JSON.stringify(rows[0])
 }
 
 /** The numbers of a trial's rig revisions, without what stands in them; a trial always has one. */
@@ -177,24 +194,30 @@ export async function addRevision(
     { unit, rig, meters },
   ])
   await db.query('update trial set revisions = $2, rig_name = $3 where id = $1', [trial, number, rig.name])
+  await tellOf(db, trial)
 }
 
 /**
- * Appends entries in the order given. Those already here are passed over, so sending again is harmless;
- * returns the ids that are new.
+ * Holds everybody else's appends to a trial back until this transaction ends, so that the order of sequence numbers is
+ * the order in which entries come to be seen.
  */
-export async function appendEntries(
-  db: Queryable,
-  trial: string,
-  entries: readonly Entry[],
-): Promise<string[]> {
-  const { rows } = await db.query<{ id: string }>(
+export async function lockTrial(client: PoolClient, trial: string): Promise<void> {
+  const { rowCount } = await client.query('select 1 from trial where id = $1 for update', [trial])
+  if (!rowCount) throw notFound('This trial')
+}
+
+/**
+ * Appends entries, none of which is here yet, in the order given, and tells whoever follows the trial once they are
+ * stored.
+ */
+export async function appendEntries(db: Queryable, trial: string, entries: readonly Entry[]): Promise<void> {
+  if (!entries.length) return
+  await db.query(
     `insert into entry (id, trial, revision, kind, body)
      select id, $1, revision, kind, body
      from rows from (unnest($2::uuid[]), unnest($3::int[]), unnest($4::text[]), unnest($5::jsonb[]))
        with ordinality as sent (id, revision, kind, body, place)
-     order by place
-     on conflict (id) do nothing returning id`,
+     order by place`,
     [
       trial,
       entries.map((entry) => entry.id),
@@ -203,31 +226,50 @@ export async function appendEntries(
       entries.map((entry) => JSON.stringify(entry)),
     ],
   )
-  if (rows.length) {
-    await db.query('update trial set entries = entries + $2, last_at = now() where id = $1', [
-      trial,
-      rows.length,
-    ])
-  }
-  return rows.map((row) => row.id)
+  await db.query('update trial set entries = entries + $2, last_at = now() where id = $1', [
+    trial,
+    entries.length,
+  ])
+  await tellOf(db, trial)
+}
+
+/** Entries after a sequence number, as JSON text, and the number to go on from. */
+export interface EntriesPage {
+  readonly entries: string
+  readonly cursor: string
+  readonly more: boolean
 }
 
 /**
- * A page of entries in the order they were received, after a sequence number, as the JSON that is answered: the bodies
- * pass through as the database has them, for parsing and printing thousands of them again is most of the work.
+ * A page of entries in the order they were received, as the JSON that is answered: the bodies pass through as the
+ * database has them, for parsing and printing thousands of them again is most of the work.
  */
 export async function readEntries(
   db: Queryable,
   trial: string,
   after: string,
   limit: number,
-): Promise<string> {
+): Promise<EntriesPage> {
   const { rows } = await db.query<{ sequence: string; body: string }>(
     'select sequence, body::text as body from entry where trial = $1 and sequence > $2 order by sequence limit $3',
     [trial, after, limit],
   )
-  const last = rows.length === limit ? (rows.at(-1)?.sequence ?? null) : null
-  return `{"entries":[${rows.map(({ body }) => body).join(',')}],"last":${JSON.stringify(last)}}`
+  return {
+    entries: `[${rows.map(({ body }) => body).join(',')}]`,
+    cursor: rows.at(-1)?.sequence ?? after,
+    more: rows.length === limit,
+  }
+}
+
+/** The highest sequence number of a trial that is here; 0 where it has no entry. */
+export async function lastSequence(db: Queryable, trial: string): Promise<string> {
+  const { rows } = await db.query<{ found: boolean; last: string }>(
+    `select coalesce((select max(sequence) from entry where trial = $1), 0)::text as last,
+      exists (select 1 from trial where id = $1) as found`,
+    [trial],
+  )
+  if (!rows[0]?.found) throw notFound('This trial')
+  return rows[0].last
 }
 
 export async function readAllEntries(db: Queryable, trial: string): Promise<Entry[]> {

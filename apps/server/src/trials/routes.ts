@@ -5,6 +5,7 @@ import {
   NewRevision,
   NewTrial,
   oneOf,
+  plain,
   StoredMeter,
   StoredRig,
   StoredUnit,
@@ -13,34 +14,38 @@ import {
   whole,
 } from '@even-watt/contract'
 import express, { Router } from 'express'
+import { pipeline } from 'node:stream/promises'
 import type { Pool, PoolClient } from 'pg'
 import * as z from 'zod/mini'
+import { tellOf, type Feed } from '../database/feed'
 import { transaction } from '../database/pool'
 import { findDocument, type DocumentTable } from '../documents/documents'
 import { conflict, ProblemError } from '../http/problem'
 import { body, idOf, parse } from '../http/validate'
-import { checkEntries } from './check'
+import { takeEntries } from './check'
 import { readingsCsv } from './csv'
+import { archiveOf, takeArchive } from './archive'
+import { streamTrial } from './events'
 import { exportTrial, importTrial, readDocument, settingsOf } from './exchange'
-import {
-  addRevision,
-  appendEntries,
-  insertTrial,
-  listTrials,
-  readEntries,
-  requireTrial,
-  revisionNumbers,
-} from './record'
+import { deleteTrial, isPutAway, putAway } from './keeping'
+import { addRevision, insertTrial, listTrials, lockTrial, readEntries, requireTrial } from './record'
 import { verdictsOf } from './verdicts'
 
 const numberIn = (what: string, low: number, high: number) =>
   z.pipe(z.pipe(z.string(), z.transform(Number)), whole(what, low, high))
 const ListQuery = z.object({
-  search: z._default(z.string().check(z.maxLength(200, 'Search: 200 characters at most.')), ''),
+  search: z._default(plain('Search', 200), ''),
   by: z._default(oneOf('Order', trialOrders), 'startedAt'),
   way: z._default(oneOf('Way', ['up', 'down'] as const), 'down'),
   limit: z._default(numberIn('Limit', 1, 1000), 100),
   offset: z._default(numberIn('Offset', 0, 1e6), 0),
+  away: z._default(
+    z.pipe(
+      oneOf('Away', ['yes', 'no'] as const),
+      z.transform((away) => away === 'yes'),
+    ),
+    false,
+  ),
 })
 const mostVerdicts = 100
 const VerdictsQuery = z.object({
@@ -57,7 +62,7 @@ const entriesPage = 1000
 
 const defaultHold = 600
 
-export function trialRoutes(pool: Pool): Router {
+export function trialRoutes(pool: Pool, feed: Feed): Router {
   const router = Router()
 
   router.get('/', async (request, response) => {
@@ -105,7 +110,9 @@ export function trialRoutes(pool: Pool): Router {
   })
 
   router.post('/import', express.json({ limit: '64mb' }), async (request, response) => {
-    const id = await importTrial(pool, readDocument(request.body))
+    const archive = request.is('application/zip') === 'application/zip'
+    const document: unknown = archive ? await takeArchive(pool, request) : request.body
+    const id = await importTrial(pool, readDocument(document))
     response.status(201).json({ id })
   })
 
@@ -129,14 +136,31 @@ export function trialRoutes(pool: Pool): Router {
         `This trial was saved elsewhere as version ${trial.version}; yours was made from version ${edit.editedFrom}.`,
       )
     }
+    if (rowCount) await tellOf(pool, id)
     response.json(trial)
+  })
+
+  router.get('/:id/put-away', async (request, response) => {
+    response.json({ away: await isPutAway(pool, idOf(request, 'This trial')) })
+  })
+
+  router.put('/:id/put-away', async (request, response) => {
+    const { away } = body(request, z.object({ away: z.boolean('Away: yes or no.') }))
+    await putAway(pool, idOf(request, 'This trial'), away)
+    response.json({ away })
+  })
+
+  router.delete('/:id', async (request, response) => {
+    const { title } = body(request, z.object({ title: plain('Title', 200) }))
+    await deleteTrial(pool, idOf(request, 'This trial'), title)
+    response.status(204).end()
   })
 
   router.post('/:id/revisions', async (request, response) => {
     const id = idOf(request, 'This trial')
     const { after, why, rig } = body(request, NewRevision)
     await transaction(pool, async (client) => {
-      await client.query('select 1 from trial where id = $1 for update', [id])
+      await lockTrial(client, id)
       const trial = await requireTrial(client, id)
       const last = trial.revisions.at(-1)
       if (!last || last.number !== after) {
@@ -159,17 +183,20 @@ export function trialRoutes(pool: Pool): Router {
 
   router.get('/:id/entries', async (request, response) => {
     const { after } = parse(request.query, EntriesQuery)
-    response.type('json').send(await readEntries(pool, idOf(request, 'This trial'), after, entriesPage))
+    const { entries, ...page } = await readEntries(pool, idOf(request, 'This trial'), after, entriesPage)
+    response.type('json').send(`{"entries":${entries},${JSON.stringify(page).slice(1)}`)
+  })
+
+  router.get('/:id/events', async (request, response) => {
+    const { after } = parse({ after: request.get('Last-Event-ID') ?? request.query['after'] }, EntriesQuery)
+    await streamTrial({ pool, feed }, { trial: idOf(request, 'This trial'), after, request, response })
   })
 
   router.post('/:id/entries', express.json({ limit: '24mb' }), async (request, response) => {
     const id = idOf(request, 'This trial')
     const entries = body(request, Entries)
-    const added = await transaction(pool, async (client) => {
-      await checkEntries(client, id, entries, await revisionNumbers(client, id))
-      return appendEntries(client, id, entries)
-    })
-    response.json({ kept: entries.length, added: added.length })
+    const added = await transaction(pool, (client) => takeEntries(client, id, entries))
+    response.json({ kept: entries.length, added })
   })
 
   router.get('/:id/export.json', async (request, response) => {
@@ -178,6 +205,12 @@ export function trialRoutes(pool: Pool): Router {
       .attachment(`${fileName(document.trial.title)}.trial.json`)
       .type('application/json')
       .send(JSON.stringify(document, null, 1))
+  })
+
+  router.get('/:id/export.zip', async (request, response) => {
+    const document = await exportTrial(pool, idOf(request, 'This trial'))
+    response.attachment(`${fileName(document.trial.title)}.trial.zip`).type('application/zip')
+    await pipeline(archiveOf(pool, document), response)
   })
 
   router.get('/:id/export.csv', async (request, response) => {

@@ -1,4 +1,5 @@
 import type {
+  DocumentUses,
   Entry,
   Load,
   Meter,
@@ -18,6 +19,7 @@ import type {
   TrialVerdicts,
   Unit,
 } from '@even-watt/contract'
+import { followTrial } from './following'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 
 export interface Edit<Content> {
@@ -33,6 +35,8 @@ export interface TrialsWanted {
   readonly way?: 'up' | 'down'
   readonly limit: number
   readonly offset?: number
+  /** Those put away, instead of the others. */
+  readonly away?: 'yes'
 }
 
 interface Deletion {
@@ -40,13 +44,16 @@ interface Deletion {
   editedFrom: number
 }
 
-interface EntriesPage {
+/** All entries of a trial, and the cursor from which what is new is followed. */
+export interface Followed {
   entries: Entry[]
-  last: string | null
+  cursor: string
 }
 
 const base = fetchBaseQuery({
   baseUrl: '/api',
+  // A connection that hangs is a server that is away.
+  timeout: 60_000,
   // Problem documents are JSON under another name.
   responseHandler: async (response) => {
     const text = await response.text()
@@ -89,6 +96,9 @@ export const api = createApi({
       query: ({ id, editedFrom }) => ({ url: `/rigs/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
       invalidatesTags: ['rig'],
     }),
+    uses: build.query<DocumentUses, { what: 'unit' | 'meter' | 'rig' | 'load'; id: string }>({
+      query: ({ what, id }) => `/${what}s/${id}/uses`,
+    }),
     loads: build.query<StoredLoad[], void>({ query: () => '/loads', providesTags: ['load'] }),
     taken: build.query<Taken[], void>({ query: () => '/loads/taken', providesTags: ['load', 'entries'] }),
     saveLoad: build.mutation<StoredLoad, Edit<Load>>({
@@ -111,6 +121,18 @@ export const api = createApi({
       query: (id) => `/trials/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'trial', id }],
     }),
+    putAway: build.query<{ away: boolean }, string>({
+      query: (id) => `/trials/${id}/put-away`,
+      providesTags: (_result, _error, id) => [{ type: 'trial', id }],
+    }),
+    setPutAway: build.mutation<{ away: boolean }, { id: string; away: boolean }>({
+      query: ({ id, away }) => ({ url: `/trials/${id}/put-away`, method: 'PUT', body: { away } }),
+      invalidatesTags: (_result, _error, { id }) => [{ type: 'trial', id }, 'trials'],
+    }),
+    deleteTrial: build.mutation<null, { id: string; title: string }>({
+      query: ({ id, title }) => ({ url: `/trials/${id}`, method: 'DELETE', body: { title } }),
+      invalidatesTags: ['trials'],
+    }),
     startTrial: build.mutation<Trial, NewTrial>({
       query: (body) => ({ url: '/trials', method: 'POST', body }),
       invalidatesTags: ['trials'],
@@ -123,26 +145,56 @@ export const api = createApi({
       query: ({ trial, ...body }) => ({ url: `/trials/${trial}/revisions`, method: 'POST', body }),
       invalidatesTags: (_result, _error, { trial }) => [{ type: 'trial', id: trial }, 'trials'],
     }),
-    entries: build.query<Entry[], string>({
+    entries: build.query<Followed, string>({
       queryFn: async (trial, _api, _options, fetch) => {
-        const all: Entry[] = []
-        let after = '0'
-        for (;;) {
-          const result = await fetch(`/trials/${trial}/entries?after=${after}`)
+        const entries: Entry[] = []
+        for (let cursor = '0'; ;) {
+          const result = await fetch(`/trials/${trial}/entries?after=${cursor}`)
           if (result.error) return { error: result.error }
-          const page = result.data as EntriesPage
-          all.push(...page.entries)
-          if (page.last === null) return { data: all }
-          after = page.last
+          const page = result.data as Followed & { more: boolean }
+          entries.push(...page.entries)
+          ;({ cursor } = page)
+          // Frozen here, or the store goes through every value of a long ladder to freeze it.
+          if (!page.more) return { data: { entries: Object.freeze(entries) as Entry[], cursor } }
         }
       },
       providesTags: (_result, _error, id) => [{ type: 'entries', id }],
+      onCacheEntryAdded: async (
+        trial,
+        { cacheDataLoaded, cacheEntryRemoved, updateCachedData, dispatch, getState },
+      ) => {
+        const loaded = await cacheDataLoaded.catch(() => undefined)
+        if (!loaded) return
+        const stop = followTrial(trial, loaded.data.cursor, {
+          entries: (found, cursor) =>
+            updateCachedData((draft) => {
+              const here = new Set(draft.entries.map(({ id }) => id))
+              draft.entries.push(...found.filter(({ id }) => !here.has(id)))
+              draft.cursor = cursor
+            }),
+          trial: ({ version, revisions }) => {
+            const known = api.endpoints.trial.select(trial)(
+              getState() as Parameters<ReturnType<typeof api.endpoints.trial.select>>[0],
+            ).data
+            if (known && (known.version !== version || known.revisions.length !== revisions))
+              dispatch(api.util.invalidateTags([{ type: 'trial', id: trial }]))
+          },
+          reset: () => dispatch(api.util.invalidateTags([{ type: 'entries', id: trial }])),
+        })
+        await cacheEntryRemoved
+        stop()
+      },
     }),
     sendEntries: build.mutation<{ kept: number }, { trial: string; entries: Entry[] }>({
       query: ({ trial, entries }) => ({ url: `/trials/${trial}/entries`, method: 'POST', body: entries }),
     }),
-    importTrial: build.mutation<{ id: string }, unknown>({
-      query: (body) => ({ url: '/trials/import', method: 'POST', body }),
+    importTrial: build.mutation<{ id: string }, Blob>({
+      query: (body) => ({
+        url: '/trials/import',
+        method: 'POST',
+        body,
+        headers: { 'Content-Type': body.type },
+      }),
       invalidatesTags: ['trials'],
     }),
     loadDemo: build.mutation<null, void>({

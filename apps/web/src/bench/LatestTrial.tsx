@@ -20,7 +20,7 @@ function Inside({ trial }: { trial: Trial }) {
   const { query, entries, view, unsent } = useTrialView(trial)
   const analysis = view.analyses.at(-1)
   if (!query.data || !analysis) return <p className="text-quiet py-2">Reading its entries …</p>
-  const state = { trial, entries, view, unsent, analysis, chooseRevision: () => undefined }
+  const state = { trial, entries, view, worked: view, unsent, analysis, chooseRevision: () => undefined }
   const worked = stages.map((stage) => ({ stage, ...stage.state(state) }))
   const next = worked.find(({ done, stage }) => done !== 'whole' && stage !== stages.at(-1)) ?? worked.at(-1)
   return (

@@ -49,12 +49,14 @@ function sayVerdicts(counts: TrialVerdicts[string] | undefined, ready: boolean):
 /** All trials, a page at a time; searched and sorted by the server, so that none is left out. */
 export function TrialList({ all }: { all: number }) {
   const [search, setSearch] = useState('')
+  const [away, setAway] = useState(false)
   const [sorting, setSorting] = useState<SortingState>([{ id: 'startedAt', desc: true }])
   const [pagination, setPagination] = useState<PaginationState>({ pageIndex: 0, pageSize })
   const wanted = useDeferredValue(search)
   const [order] = sorting
   const query = api.useTrialsQuery({
     ...(wanted.trim() ? { search: wanted.trim() } : {}),
+    ...(away ? { away: 'yes' as const } : {}),
     by: isOrder(order?.id) ? order.id : 'startedAt',
     way: order?.desc === false ? 'up' : 'down',
     limit: pageSize,
@@ -62,7 +64,7 @@ export function TrialList({ all }: { all: number }) {
   })
   return (
     <>
-      <h2>All trials</h2>
+      <h2>{away ? 'Trials put away' : 'All trials'}</h2>
       {all > pageSize / 5 && (
         <Find
           label="Find a trial"
@@ -74,19 +76,33 @@ export function TrialList({ all }: { all: number }) {
         />
       )}
       <Loaded query={query} what="the list">
-        {({ trials, total }) => (
-          <Lines
-            trials={trials}
-            total={total}
-            search={wanted}
-            sorting={sorting}
-            onSorting={(next) => {
-              setSorting(next)
-              setPagination((before) => ({ ...before, pageIndex: 0 }))
-            }}
-            pagination={pagination}
-            onPagination={setPagination}
-          />
+        {({ trials, total, away: putAway }) => (
+          <>
+            <Lines
+              trials={trials}
+              total={total}
+              search={wanted}
+              sorting={sorting}
+              onSorting={(next) => {
+                setSorting(next)
+                setPagination((before) => ({ ...before, pageIndex: 0 }))
+              }}
+              pagination={pagination}
+              onPagination={setPagination}
+            />
+            {(putAway > 0 || away) && (
+              <button
+                type="button"
+                className="plain-link no-print mt-3"
+                onClick={() => {
+                  setAway(!away)
+                  setPagination((before) => ({ ...before, pageIndex: 0 }))
+                }}
+              >
+                {away ? 'Back to the trials on the bench' : `${putAway} put away`}
+              </button>
+            )}
+          </>
         )}
       </Loaded>
     </>

@@ -28,7 +28,7 @@ const cellInput = 'figures w-full min-w-0 border-b border-quiet bg-raised px-0.5
 export function EntryRows({ state, preview, oddities, firstField, onCaptured }: Props) {
   const { draft, fields, change, type, captureStep, faults, insisted } = state
   const { analysis } = useTrial()
-  const row = useRef<HTMLTableSectionElement>(null)
+  const start = useRef<HTMLButtonElement>(null)
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
   const [more, setMore] = useState(false)
   const meterName = (id: string | undefined) =>
@@ -39,7 +39,7 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
     if (captureStep()) {
       setLeft(new Set())
       onCaptured()
-      firstField.current?.focus()
+      start.current?.focus()
     }
   }
   const onKey = (key: string) => (event: KeyboardEvent) => {
@@ -54,6 +54,11 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
       if (extra.some((field) => field.key === next)) flushSync(() => setMore(true))
       document.getElementById(`entry ${next}`)?.focus()
     } else tryCapture()
+  }
+  // Where the next step starts, keys of the ladder work (R, P, F); any other character begins the load's name.
+  const begin = ({ key, ctrlKey, altKey, metaKey }: KeyboardEvent) => {
+    if (key.length === 1 && key !== ' ' && !ctrlKey && !altKey && !metaKey && !/^[rpf?1-9]$/i.test(key))
+      firstField.current?.focus()
   }
   const leave = (key: string) => setLeft((before) => new Set(before).add(key))
   const shown = Object.entries(faults).filter(
@@ -86,11 +91,19 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
 
   return (
     <>
-      <tr
-        className="no-print border-t border-ink bg-raised"
-        ref={row as RefObject<HTMLTableRowElement | null>}
-      >
-        <td className="text-quiet px-1">{draft.replaces ? 'fix' : draft.step ? 'again' : 'next'}</td>
+      <tr className="no-print border-t border-ink bg-raised">
+        <td className="text-quiet px-1">
+          <button
+            ref={start}
+            type="button"
+            className="focus:bg-chosen focus:text-ink"
+            aria-label="The next step starts here: type what is connected"
+            onClick={() => firstField.current?.focus()}
+            onKeyDown={begin}
+          >
+            {draft.replaces ? 'fix' : draft.step ? 'again' : 'next'}
+          </button>
+        </td>
         <td className="px-1 py-1">
           <input
             id="entry load"

@@ -9,7 +9,7 @@ import { TakingBack } from '../trials/TakingBack'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { useWidth } from '../ui/useWidth'
-import { layoutOf, leastWidth, type Place } from './columns'
+import { layoutOf, type Place } from './columns'
 import { CurveFigures } from './CurveFigures'
 import { DutyEditor } from './DutyEditor'
 import { Entry, type EntryHandle } from './Entry'
@@ -29,8 +29,8 @@ export function LadderPage() {
 function Ladder() {
   const { trial, entries, view, unsent, analysis } = useTrial()
   const { revision } = analysis.record
-  const [holder, width] = useWidth<HTMLDivElement>(leastWidth)
-  const layout = useMemo(() => layoutOf(width), [width])
+  const [holder, width] = useWidth<HTMLDivElement>()
+  const layout = useMemo(() => (width === undefined ? undefined : layoutOf(width)), [width])
   const [picked, setPicked] = useState<string>()
   const [place, setPlace] = useState<Place>()
   const [takingBack, setTakingBack] = useState<string>()
@@ -100,27 +100,31 @@ function Ladder() {
         </a>
       </StageHead>
       <div ref={holder} className="overflow-x-auto">
-        <Ribbon
-          layout={layout}
-          step={chosenFigures}
-          bank={describeBank(revision.rig.bank)}
-          unit={revision.unit.name}
-          blamed={blamed}
-          chosen={place}
-          onChoose={(next) => setPlace(place === next ? undefined : next)}
-        />
-        <StepGrid
-          layout={layout}
-          analysis={analysis}
-          rated={rated}
-          chosen={chosen}
-          place={place}
-          oddSteps={oddSteps}
-          unsentSteps={unsentSteps}
-          onChoose={setPicked}
-        />
-        <PlannedNext onTake={(planned) => entry.current?.take(planned)} />
-        <Entry handle={entry} layout={layout} onCaptured={() => setPicked(undefined)} />
+        {layout && (
+          <>
+            <Ribbon
+              layout={layout}
+              step={chosenFigures}
+              bank={describeBank(revision.rig.bank)}
+              unit={revision.unit.name}
+              blamed={blamed}
+              chosen={place}
+              onChoose={(next) => setPlace(place === next ? undefined : next)}
+            />
+            <StepGrid
+              layout={layout}
+              analysis={analysis}
+              rated={rated}
+              chosen={chosen}
+              place={place}
+              oddSteps={oddSteps}
+              unsentSteps={unsentSteps}
+              onChoose={setPicked}
+            />
+            <PlannedNext onTake={(planned) => entry.current?.take(planned)} />
+            <Entry handle={entry} layout={layout} onCaptured={() => setPicked(undefined)} />
+          </>
+        )}
       </div>
       {steps.length === 0 && (
         <p className="mt-2">

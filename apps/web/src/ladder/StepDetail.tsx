@@ -1,11 +1,13 @@
 import type { EntryOf } from '@even-watt/contract'
 import { keptWhy, quantityData, type Oddity, type StepFigures } from '@even-watt/core'
 import { useState } from 'react'
-import { v7 } from 'uuid'
 import { AttributionBar } from '../attribution/AttributionBar'
-import { capture } from '../outbox/outbox'
+import { capture } from '../outbox/capture'
 import { AsPlanned } from '../plan/AsPlanned'
+import { Struck } from '../trials/Struck'
+import { TakingBack } from '../trials/TakingBack'
 import { useTrial } from '../trials/useTrial'
+import { answer } from '../ui/answers'
 import { Asking } from '../ui/Asking'
 import { shortTime } from '../ui/dates'
 import { Fig } from '../ui/Fig'
@@ -30,26 +32,20 @@ const tapsOf: Record<Place, readonly string[]> = {
   system: ['A', 'C'],
 }
 
-type Asked = { kind: 'take back'; entry: string } | { kind: 'keep'; oddity: Oddity }
-
 /** The readings behind the chosen step, what is odd about them, and what can be done. */
 export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Props) {
   const { trial, analysis, view, unsent } = useTrial()
-  const [asked, setAsked] = useState<Asked>()
+  const [asked, setAsked] = useState<Oddity>()
+  const [takingBack, setTakingBack] = useState<string>()
   const { revision } = analysis.record
   const meterName = (id: string | undefined) => revision.meters.find((meter) => meter.id === id)?.name
 
-  const answer = (why: string) => {
+  const keep = (why: string) => {
     if (!asked) return
-    const base = { id: v7(), revision: revision.number, at: new Date().toISOString(), why }
-    const entry =
-      asked.kind === 'take back' ? asked.entry : (asked.oddity.at.entry ?? figures.step.readings.at(-1)?.id)
+    const entry = asked.at.entry ?? figures.step.readings.at(-1)?.id
     if (entry === undefined) return
-    void capture(trial.id, [
-      asked.kind === 'take back'
-        ? { ...base, kind: 'take back', entry }
-        : { ...base, kind: 'keep', entry, oddity: asked.oddity.number },
-    ])
+    capture(trial.id, { revision: revision.number, kind: 'keep', entry, oddity: asked.number, why })
+    answer('The reading is kept as it is, with why.')
     setAsked(undefined)
   }
 
@@ -62,11 +58,7 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
           <Notice key={i} kind="odd" word={why === undefined ? 'Odd' : 'Kept'}>
             {oddity.odd} {why === undefined ? `${oddity.why} ${oddity.todo}` : `Kept: ${why}`}{' '}
             {why === undefined && (
-              <button
-                type="button"
-                className="plain-link no-print"
-                onClick={() => setAsked({ kind: 'keep', oddity })}
-              >
+              <button type="button" className="plain-link no-print" onClick={() => setAsked(oddity)}>
                 Keep it
               </button>
             )}
@@ -96,18 +88,14 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
                 ))}
                 {!place && <span className="text-quiet">{circumstances(entry)}</span>}
               </span>
-              {struck !== undefined && <span className="text-ochre">taken back: {struck}</span>}
+              {struck !== undefined && <Struck entry={entry.id} why={struck} what="this reading" />}
               {unsent.has(entry.id) && <span className="text-ochre">▲ unsent</span>}
               {struck === undefined && (
                 <span className="no-print ml-auto flex gap-3 whitespace-nowrap">
                   <button type="button" className="plain-link" onClick={() => onCorrect(entry)}>
                     Correct
                   </button>
-                  <button
-                    type="button"
-                    className="plain-link"
-                    onClick={() => setAsked({ kind: 'take back', entry: entry.id })}
-                  >
+                  <button type="button" className="plain-link" onClick={() => setTakingBack(entry.id)}>
                     Take back
                   </button>
                 </span>
@@ -123,12 +111,13 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
       </div>
       <Asking
         open={asked !== undefined}
-        title={asked?.kind === 'keep' ? 'Keep this reading' : 'Take this reading back'}
-        label="Why? It stays in the record, struck through only when taken back."
-        action={asked?.kind === 'keep' ? 'Keep it' : 'Take it back'}
-        onAnswer={answer}
+        title="Keep this reading"
+        label="Why? It stands as it is, with the reason."
+        action="Keep it"
+        onAnswer={keep}
         onClose={() => setAsked(undefined)}
       />
+      <TakingBack entry={takingBack} what="this reading" onDone={() => setTakingBack(undefined)} />
     </section>
   )
 }

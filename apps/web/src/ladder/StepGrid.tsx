@@ -5,6 +5,7 @@ import { useNear } from '../ui/useNear'
 import { columns, placeHue, places, placeWords, type Layout, type Place } from './columns'
 import { stepLabel } from './stepLabel'
 import { StepRow } from './StepRow'
+import { StruckRow } from './StruckRow'
 
 interface Props {
   readonly layout: Layout
@@ -26,7 +27,7 @@ export const together = 25
  */
 export function StepGrid(props: Props) {
   const { layout, analysis } = props
-  const runs = Math.max(1, Math.ceil(analysis.ladder.steps.length / together))
+  const runs = Math.max(1, Math.ceil(analysis.ladder.recorded.length / together))
   return Array.from({ length: runs }, (_, run) => (
     <div key={run} data-run={run} style={{ width: layout.width }}>
       <RunTable {...props} run={run} />
@@ -39,7 +40,7 @@ function RunTable({ run, ...props }: Props & { run: number }) {
   const { layout, analysis } = props
   const place = useRef<HTMLDivElement>(null)
   const near = useNear(place, run === 0)
-  const rows = Math.min(together, analysis.ladder.steps.length - run * together)
+  const rows = Math.min(together, analysis.ladder.recorded.length - run * together)
   if (!near) return <div ref={place} style={{ height: rows * rowHeight }} />
   return (
     <table
@@ -69,20 +70,25 @@ function Run({
   unsentSteps,
   onChoose,
 }: Props & { from: number }) {
-  return analysis.ladder.steps
-    .slice(from, from + together)
-    .map((figures, i) => (
+  const { recorded, steps } = analysis.ladder
+  const figuresOf = new Map(steps.map((figures, i) => [figures.step.id, { figures, i }]))
+  return recorded.slice(from, from + together).map((step) => {
+    const standing = figuresOf.get(step.id)
+    if (!standing) return <StruckRow key={step.id} step={step} />
+    const { figures, i } = standing
+    return (
       <StepRow
-        key={figures.step.id}
+        key={step.id}
         figures={figures}
-        label={stepLabel(figures, rated, from + i)}
-        chosen={figures.step.id === chosen}
+        label={stepLabel(figures, rated, i)}
+        chosen={step.id === chosen}
         place={place}
-        odd={oddSteps.has(figures.step.id)}
-        unsent={unsentSteps.has(figures.step.id)}
+        odd={oddSteps.has(step.id)}
+        unsent={unsentSteps.has(step.id)}
         onChoose={onChoose}
       />
-    ))
+    )
+  })
 }
 
 function Heads({ hidden }: { hidden: boolean }) {

@@ -169,6 +169,16 @@ export function buildEntry(
   }
 }
 
+/** The field at which a sentence of the contract belongs, by its path in the entry. */
+export function fieldAt(path: string, entry: EntryOf<'ladder'>, fields: readonly EntryField[]): string {
+  const [, part = '', place = ''] = path.split('.')
+  if (part === 'display') return `display.${place}`
+  const value = part === 'values' ? entry.reading.values[Number(place)] : undefined
+  const field =
+    value && fields.find(({ quantity, meter }) => quantity === value.quantity && meter === value.meter)
+  return field?.key ?? part
+}
+
 /** A reading back in the entry row, to correct it. */
 export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[]): Draft {
   const { reading } = entry

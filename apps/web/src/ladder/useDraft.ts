@@ -1,9 +1,11 @@
 import { nextPosition } from '@even-watt/core'
 import { useCallback, useMemo, useState } from 'react'
 import { v7 } from 'uuid'
-import { capture } from '../outbox/outbox'
+import { capture, moment } from '../outbox/capture'
 import { useTrial } from '../trials/useTrial'
-import { buildEntry, emptyDraft, fieldsOf, type Draft, type EntryField } from './draft'
+import { answer } from '../ui/answers'
+import { drafts, resembles } from '../ui/browserStore'
+import { buildEntry, emptyDraft, fieldAt, fieldsOf, type Draft, type EntryField } from './draft'
 
 export interface DraftState {
   readonly draft: Draft
@@ -19,26 +21,31 @@ export interface DraftState {
   readonly ids: { readonly id: string; readonly step: string }
 }
 
-function kept(key: string): Draft {
-  const text = localStorage.getItem(key)
-  return text === null ? emptyDraft : { ...emptyDraft, ...(JSON.parse(text) as Partial<Draft>) }
+function kept(name: string): Draft {
+  const draft = drafts.read(name)
+  return resembles(emptyDraft, draft) && [draft.texts, draft.times].every(ofText) ? draft : emptyDraft
 }
+
+const ofText = (texts: object) => Object.values(texts).every((text) => typeof text === 'string')
 
 /** The step being typed: kept in the browser at every key, so that nothing typed is lost. */
 export function useDraft(): DraftState {
   const { trial, analysis } = useTrial()
   const { revision } = analysis.record
-  const key = `draft ladder ${trial.id} ${revision.number}`
+  const key = `ladder ${trial.id} ${revision.number}`
   const [draft, setDraft] = useState(() => kept(key))
   const [ids, setIds] = useState(() => ({ id: v7(), step: v7() }))
   const [insisted, setInsisted] = useState(false)
+  /** What the contract says of the step as it was when capture was last tried. */
+  const [refused, setRefused] = useState<Readonly<Record<string, string>>>({})
   const fields = useMemo(() => fieldsOf(revision.rig), [revision.rig])
   const position = nextPosition(analysis.ladder.recorded)
 
   const put = useCallback(
     (next: Draft) => {
       setDraft(next)
-      localStorage.setItem(key, JSON.stringify(next))
+      setRefused({})
+      drafts.keep(key, next)
     },
     [key],
   )
@@ -51,25 +58,41 @@ export function useDraft(): DraftState {
     })
   const startNext = () => {
     setDraft(emptyDraft)
+    setRefused({})
     setIds({ id: v7(), step: v7() })
     setInsisted(false)
   }
   const clear = () => {
     startNext()
-    localStorage.removeItem(key)
+    drafts.drop(key)
   }
-  const build = () =>
-    buildEntry(draft, fields, { ...ids, position, revision: revision.number, at: new Date().toISOString() })
   const captureStep = () => {
-    const { entry, faults } = build()
+    const now = moment()
+    const { entry, faults } = buildEntry(draft, fields, {
+      ...ids,
+      ...now,
+      position,
+      revision: revision.number,
+    })
     if (Object.keys(faults).length) {
       setInsisted(true)
       return false
     }
+    const captured = capture(trial.id, { ...entry, ...now })
+    if ('faults' in captured) {
+      setRefused(
+        Object.fromEntries(
+          captured.faults.map(({ path, message }) => [fieldAt(path, entry, fields), message]),
+        ),
+      )
+      setInsisted(true)
+      return false
+    }
     // The draft stays in the browser until the capture itself is kept there.
-    const typedText = JSON.stringify(draft)
-    void capture(trial.id, [entry]).then(() => {
-      if (localStorage.getItem(key) === typedText) localStorage.removeItem(key)
+    const typed = draft
+    void captured.kept.then(() => {
+      answer(`Captured: ${entry.reading.load}.`)
+      if (JSON.stringify(drafts.read(key)) === JSON.stringify(typed)) drafts.drop(key)
     })
     startNext()
     return true
@@ -80,5 +103,5 @@ export function useDraft(): DraftState {
     revision: revision.number,
     at: '2000-01-01T00:00:00Z',
   })
-  return { draft, fields, change, type, clear, captureStep, faults, insisted, ids }
+  return { draft, fields, change, type, clear, captureStep, faults: { ...faults, ...refused }, insisted, ids }
 }

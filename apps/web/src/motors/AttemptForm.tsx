@@ -1,5 +1,6 @@
 import { MotorAttempt, startOutcomes } from '@even-watt/contract'
 import { readingsOf } from '@even-watt/core'
+import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { same, SelectField, TextField } from '../ui/form'
@@ -14,7 +15,8 @@ const numbers = [
 /** One attempt typed in, by eye or from a meter’s extremes. */
 export function AttemptForm() {
   const { analysis } = useTrial()
-  const { field, submit } = useCaptureForm({
+  const state = useCaptureForm({
+    what: 'attempt',
     start: { number: String(readingsOf(analysis.record, 'motors').length + 1), outcome: 'started' },
     schema: MotorAttempt,
     read: ({ number, text }) => ({
@@ -26,10 +28,11 @@ export function AttemptForm() {
       ...Object.fromEntries(numbers.map(([name]) => [name, number(name)])),
     }),
     entry: (reading) => ({ kind: 'motors', reading }),
+    next: ({ number, load }) => ({ number: String(number + 1), load }),
   })
+  const { field } = state
   return (
-    <form noValidate onSubmit={(event) => void submit(event)} className="no-print mt-5">
-      <h2>Add an attempt</h2>
+    <CaptureForm title="Add an attempt" state={state}>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <TextField label="Attempt" {...field('number')} inputMode="numeric" />
         <TextField label="Motor" {...field('load')} placeholder="transfer pump" />
@@ -40,9 +43,6 @@ export function AttemptForm() {
         ))}
         <TextField label="Note" {...field('note')} className="col-span-full" />
       </div>
-      <button type="submit" className="action action-main mt-3">
-        Capture
-      </button>
-    </form>
+    </CaptureForm>
   )
 }

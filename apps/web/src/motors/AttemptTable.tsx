@@ -1,5 +1,6 @@
 import { recordedOf, say, type Analysis, type TrialRecord } from '@even-watt/core'
 import { useState } from 'react'
+import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
 
 interface Props {
@@ -39,13 +40,13 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
           {all.map(({ id, reading }) => {
             const why = record.struckWhy.get(id)
             return (
-              <tr key={id} className={why === undefined ? '' : 'line-through opacity-70'}>
+              <tr key={id} className={why === undefined ? '' : '[&>td:not(:last-child)]:line-through'}>
                 <td className="figures">{reading.number}</td>
                 <td>
                   {reading.load}
                   {reading.state && <span className="text-quiet">, {reading.state}</span>}
                   {reading.note && <span className="text-quiet">. {reading.note}</span>}
-                  {why !== undefined && <span className="text-ochre"> taken back: {why}</span>}
+                  {why !== undefined && !editable && <span className="text-ochre"> taken back: {why}</span>}
                 </td>
                 {[reading.baseLoad, reading.bankBefore, reading.lowestOutput, reading.peakCurrent].map(
                   (value, i) => (
@@ -61,10 +62,12 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
                 <td className={`font-semibold ${outcomeColour[reading.outcome]}`}>{reading.outcome}</td>
                 {editable && (
                   <td className="no-print">
-                    {why === undefined && (
+                    {why === undefined ? (
                       <button type="button" className="plain-link" onClick={() => setTakingBack(id)}>
                         Take back
                       </button>
+                    ) : (
+                      <Struck entry={id} why={why} what={`attempt ${reading.number}`} />
                     )}
                   </td>
                 )}

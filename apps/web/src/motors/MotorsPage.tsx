@@ -1,4 +1,3 @@
-import { readingsOf } from '@even-watt/core'
 import { BankForSurge } from '../schedule/BankForSurge'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
@@ -17,9 +16,7 @@ export function MotorsPage() {
       </p>
       <BankForSurge />
       <AttemptTable record={view.record} analysis={analysis} editable />
-      <AttemptForm
-        key={`${analysis.record.revision.number} ${readingsOf(analysis.record, 'motors').length}`}
-      />
+      <AttemptForm key={analysis.record.revision.number} />
     </>
   )
 }

@@ -1,5 +1,6 @@
 import { NoLoadReading, type Assignable, type Quantity } from '@even-watt/contract'
 import { quantityData } from '@even-watt/core'
+import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { SelectField, TextField } from '../ui/form'
@@ -11,16 +12,16 @@ const quantityOf = (assignable: Assignable): Quantity => (assignable === 'idle I
 
 /** What is read with nothing connected, each field on the meter that the rig hangs up for it. */
 export function NoLoadForm() {
-  const { trial, analysis } = useTrial()
-  const { rig, meters, number: revision } = analysis.record.revision
+  const { analysis } = useTrial()
+  const { rig, meters } = analysis.record.revision
   const hung = (quantity: Assignable) =>
     rig.assignments.find((assignment) => assignment.quantity === quantity)?.meter
   // The ladder's ammeter reads idle too, when no other is hung up for it.
   const meterFor = (assignable: Assignable) =>
     hung(assignable) ?? (assignable === 'idle I' ? hung('I') : undefined)
   const fields = asked.filter((assignable) => assignable !== 'P_C' || meterFor('P_C'))
-  const { field, submit, errorAt } = useCaptureForm({
-    draftKey: `draft no load ${trial.id} ${revision}`,
+  const state = useCaptureForm({
+    what: 'reading without load',
     start: { mode: 'on' },
     schema: NoLoadReading,
     read: ({ number, text, report }) => {
@@ -54,9 +55,9 @@ export function NoLoadForm() {
     },
     entry: (reading) => ({ kind: 'no load', reading }),
   })
+  const { field, errorAt } = state
   return (
-    <form noValidate onSubmit={(event) => void submit(event)} className="no-print">
-      <h2>Read it</h2>
+    <CaptureForm title="Read it" state={state} className="">
       <div className="grid grid-cols-2 gap-2">
         {fields.map((assignable) => {
           const { words, unit } = quantityData[quantityOf(assignable)]
@@ -93,9 +94,6 @@ export function NoLoadForm() {
         />
         <TextField label="Note" {...field('note')} />
       </div>
-      <button type="submit" className="action action-main mt-3">
-        Capture
-      </button>
-    </form>
+    </CaptureForm>
   )
 }

@@ -1,5 +1,6 @@
 import { recordedOf } from '@even-watt/core'
 import { useState } from 'react'
+import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
 import { useTrial } from '../trials/useTrial'
 import { shortTime } from '../ui/dates'
@@ -53,7 +54,7 @@ export function NoLoadReadings() {
                   Take back
                 </button>
               ) : (
-                <span className="text-ochre">taken back: {why}</span>
+                <Struck entry={entry.id} why={why} what="the reading without load" />
               )}
             </li>
           )

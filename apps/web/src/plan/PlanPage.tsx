@@ -1,5 +1,6 @@
 import { Link } from 'react-router'
 import { api } from '../api/api'
+import { useTrial } from '../trials/useTrial'
 import { StageHead } from '../trials/StageHead'
 import { Loaded } from '../ui/Loaded'
 import { Planning } from './Planning'
@@ -7,12 +8,13 @@ import { Planning } from './Planning'
 /** Which loads for which step: chosen over the whole ladder at once, then changed by hand. */
 export function PlanPage() {
   const query = api.useLoadsQuery()
+  const { trial } = useTrial()
   return (
     <>
       <StageHead />
       <Loaded query={query} what="the load shelf">
         {(loads) =>
-          loads.length ? (
+          loads.length || trial.plan?.loads?.length ? (
             <Planning />
           ) : (
             <p>

@@ -30,7 +30,7 @@ const usualOutlets = 4
 
 export function Planning() {
   const { trial, analysis } = useTrial()
-  const { loads, shelfWithout, shelf, whole, plan: predicted } = useShelf(useTrial())
+  const { loads, shelfWithout, shelf, whole, freeze, plan: predicted } = useShelf(useTrial())
   const { save, problem } = useSaveSettings()
   const chooser = useChooser()
   const unit = useUnitQuestion(analysis)
@@ -50,7 +50,7 @@ export function Planning() {
     powerOf: (uses: readonly LoadUse[]) =>
       powerOf({ loads: whole.question, voltage: expectedVoltage(analysis) }, setOf(whole, uses)),
   }
-  const keep = (next: LadderPlanned) => save({ plan: next })
+  const keep = (next: LadderPlanned) => save({ plan: freeze(next) })
   const choose = async (next: LadderPlanned) => {
     const result = await chooser.choose(question(next))
     if (!result) return

@@ -24,7 +24,7 @@ export function ChangeRig({ rig, after, because = '', onDone }: Props) {
   const [asked, setAsked] = useState(false)
   const [add] = api.useAddRevisionMutation()
   const editor = useDocumentForm<RigForm, RigContent>({
-    draftKey: `draft revision ${trial.id} ${after}`,
+    draftKey: `revision ${trial.id} ${after}`,
     start: rigToForm(rig),
     schema: Rig,
     fromForm: formToRig,

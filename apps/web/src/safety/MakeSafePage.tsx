@@ -1,9 +1,9 @@
 import { authority, bankNominal, estimatedCapacitance, precharge, ratedPower, say } from '@even-watt/core'
 import { useState } from 'react'
-import { v7 } from 'uuid'
-import { capture } from '../outbox/outbox'
+import { capture } from '../outbox/capture'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
+import { answer } from '../ui/answers'
 import { shortDate, shortTime } from '../ui/dates'
 import { readNumber, TextField, typed } from '../ui/form'
 import { Notice } from '../ui/Notice'
@@ -18,18 +18,15 @@ export function MakeSafePage() {
   const acknowledge = () => {
     setAsked(true)
     if (!name.trim()) return
-    void capture(trial.id, [
-      {
-        id: v7(),
-        revision: analysis.record.revision.number,
-        at: new Date().toISOString(),
-        kind: 'make safe',
-        reading: {
-          by: name.trim(),
-          cautions: open.map((caution) => ({ name: caution.name, because: caution.because })),
-        },
+    capture(trial.id, {
+      revision: analysis.record.revision.number,
+      kind: 'make safe',
+      reading: {
+        by: name.trim(),
+        cautions: open.map((caution) => ({ name: caution.name, because: caution.because })),
       },
-    ])
+    })
+    answer('The cautions are acknowledged.')
     setAsked(false)
   }
   const openNames = new Set(open.map((caution) => caution.name))

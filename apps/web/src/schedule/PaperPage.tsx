@@ -2,9 +2,10 @@ import { startOutcomes } from '@even-watt/contract'
 import { nextPosition, readingsOf } from '@even-watt/core'
 import { useState, type KeyboardEvent } from 'react'
 import { v7 } from 'uuid'
-import { capture } from '../outbox/outbox'
+import { capture } from '../outbox/capture'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
+import { answer } from '../ui/answers'
 import { momentOn } from './days'
 import { NeedsSchedule } from './NeedsSchedule'
 import { readRow, type SheetColumn, type SheetRow, type SheetTable } from './sheet'
@@ -68,8 +69,16 @@ function Table({ table, paper, sheet }: TableProps) {
       setFaults({ row: row.id, at: read.faults })
       return
     }
+    const captured = capture(trial.id, read.entry)
+    if ('faults' in captured) {
+      setFaults({
+        row: row.id,
+        at: Object.fromEntries(captured.faults.map(({ path, message }) => [path, message])),
+      })
+      return
+    }
     setFaults(undefined)
-    void capture(trial.id, [read.entry])
+    answer(`Taken over: ${row.label}.`)
     paper.take(row.id)
     const next = table.rows[index + 1]
     if (next) document.getElementById(boxId(next.id, 'time'))?.focus()

@@ -6,6 +6,8 @@ import { StageHead } from '../trials/StageHead'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
 import { Notice, ProblemNotice } from '../ui/Notice'
+import { UndoRedo } from '../ui/UndoRedo'
+import { useHistory } from '../ui/useHistory'
 import { BlockList } from './BlockList'
 import { CalendarLink } from './CalendarLink'
 import { benchDays, clockChanges, momentOn } from './days'
@@ -64,6 +66,7 @@ function Laid({ state }: { state: ScheduleState }) {
   const { save, problem } = useSaveSettings()
   const [chosen, setChosen] = useState<string>()
   const keep = (next: Schedule) => void save({ schedule: next })
+  const history = useHistory(schedule, keep)
   return (
     <>
       <Fits state={state} />
@@ -115,6 +118,7 @@ function Laid({ state }: { state: ScheduleState }) {
       )}
       <div className="no-print my-3 flex flex-wrap items-end gap-4">
         <AddBlock schedule={schedule} onChange={keep} />
+        <UndoRedo {...history} />
         <CalendarLink state={state} title={trial.title} />
       </div>
       <details className="no-print" open={log.length === 0}>

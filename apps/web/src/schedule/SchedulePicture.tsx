@@ -22,7 +22,7 @@ const letter = 7
 
 /** The schedule in one picture: blocks in time, the state of charge and the watts at the outlet under them. */
 export function SchedulePicture({ placed, clock, now, chosen, onChoose, onMove }: Props) {
-  const [holder, width] = useWidth<HTMLDivElement>(900)
+  const [holder, width = 900] = useWidth<HTMLDivElement>()
   const picture = useMemo(() => pictureOf(placed, width), [placed, width])
   const [drag, setDrag] = useState<{ block: string; from: number; x: number }>()
   const moved = drag !== undefined && Math.abs(drag.x - drag.from) > 5

@@ -50,4 +50,14 @@ describe('the calendar (RFC 5545)', () => {
     const ids = unfolded.match(/^UID:.*$/gm) ?? []
     expect(new Set(ids).size).toBe(3)
   })
+
+  it('keeps a title of several lines to one value, whatever stands in it', () => {
+    const odd = calendarOf(
+      { stands: { placed: [] } as unknown as Scheduled, checkIns: [] },
+      'Ottrel\r\nATTACH:file:///etc; and, so \\ on',
+      0,
+    ).replace(/\r\n[ \t]/g, '')
+    expect(odd).not.toContain('\r\nATTACH')
+    expect(odd).toContain('NAME:Ottrel ATTACH:file:///etc\\; and\\, so \\\\ on')
+  })
 })

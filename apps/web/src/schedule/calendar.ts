@@ -6,6 +6,9 @@ import { sayStretch } from './words'
 const host = 'even-watt.invalid'
 const checkMinutes = 5
 
+/** A value of text as RFC 5545 has it, in one line; the library does so for all but the calendar’s own name. */
+const asText = (words: string) => words.replace(/\s+/g, ' ').replace(/[\\;,]/g, '\\$&')
+
 /** Blocks and check-ins as iCalendar (RFC 5545): each check-in with an alarm, moments in UTC. */
 export function calendarOf(
   { stands, checkIns }: Pick<ScheduleState, 'stands' | 'checkIns'>,
@@ -13,7 +16,7 @@ export function calendarOf(
   madeAt: number,
 ): string {
   const calendar = ical({
-    name: title,
+    name: asText(title),
     prodId: { company: 'Even Watt', product: 'schedule', language: 'EN' },
   })
   const stamp = new Date(madeAt)

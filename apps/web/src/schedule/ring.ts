@@ -1,3 +1,5 @@
+import { remembered } from '../ui/browserStore'
+
 /** Three short tones; browsers allow sound only after something was pressed on the page. */
 export async function sound(context: AudioContext): Promise<void> {
   if (context.state === 'suspended') await context.resume()
@@ -21,7 +23,7 @@ export type Way = (typeof ways)[number]
 const key = (way: Way) => `ring ${way}`
 
 /** Both are off until the tester wants them. */
-export const wants = (way: Way): boolean => localStorage.getItem(key(way)) === 'yes'
+export const wants = (way: Way): boolean => remembered.read(key(way)) === 'yes'
 
 /** Keeps the wish; for notifications the browser is asked. Resolves with the sentence why it cannot be. */
 export async function want(way: Way, on: boolean): Promise<string | undefined> {
@@ -31,6 +33,6 @@ export async function want(way: Way, on: boolean): Promise<string | undefined> {
       return 'The browser does not allow notifications here; allow them in its settings for this address.'
     }
   }
-  localStorage.setItem(key(way), on ? 'yes' : 'no')
+  remembered.keep(key(way), on ? 'yes' : 'no')
   return undefined
 }

@@ -1,12 +1,22 @@
-import type { Entry, RunEvent } from '@even-watt/contract'
+import type { RunEvent } from '@even-watt/contract'
 import type { CheckIn, Stretch } from '@even-watt/core'
-import { v7 } from 'uuid'
-import { capture } from '../outbox/outbox'
+import { capture } from '../outbox/capture'
+import { answer } from '../ui/answers'
+import { shortTime } from '../ui/dates'
+
+const said: Readonly<Record<RunEvent['action'], string>> = {
+  start: 'Started',
+  pause: 'Paused',
+  resume: 'Going on',
+  finish: 'Finished',
+  skip: 'Skipped',
+  'check-in': 'Checked in',
+}
 
 /** Records what happens to the schedule, at the time it happens. */
 export function recordRun(trial: string, revision: number, reading: RunEvent): void {
-  const entry: Entry = { id: v7(), revision, at: new Date().toISOString(), kind: 'run', reading }
-  void capture(trial, [entry])
+  capture(trial, { revision, kind: 'run', reading })
+  answer(`${said[reading.action]} at ${shortTime(new Date().toISOString())}.`)
 }
 
 export const eventOf = (

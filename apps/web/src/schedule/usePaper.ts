@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { drafts, resembles } from '../ui/browserStore'
 import type { Written } from './sheet'
 
 interface Paper {
@@ -12,12 +13,12 @@ const blank: Paper = { rows: {}, taken: [] }
 export function usePaper(trial: string) {
   const key = `paper ${trial}`
   const [paper, setPaper] = useState<Paper>(() => {
-    const kept = localStorage.getItem(key)
-    return kept === null ? blank : { ...blank, ...(JSON.parse(kept) as Partial<Paper>) }
+    const kept = drafts.read(key)
+    return resembles(blank, kept) ? kept : blank
   })
   const put = (next: Paper) => {
     setPaper(next)
-    localStorage.setItem(key, JSON.stringify(next))
+    drafts.keep(key, next)
   }
   return {
     written: (row: string): Written => paper.rows[row] ?? {},

@@ -1,5 +1,6 @@
 import { LoadTest } from '@even-watt/contract'
 import { dcMeters } from '../meters/dcMeters'
+import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { SelectField, TextField } from '../ui/form'
@@ -9,7 +10,8 @@ export function LoadTestForm() {
   const { analysis } = useTrial()
   const { rig, meters } = analysis.record.revision
   const { voltmeters, ammeters, usual } = dcMeters(rig, meters)
-  const { field, submit } = useCaptureForm({
+  const state = useCaptureForm({
+    what: 'load test',
     start: {
       battery: '',
       restCurrent: '0',
@@ -30,9 +32,9 @@ export function LoadTestForm() {
     }),
     entry: (reading) => ({ kind: 'load test', reading }),
   })
+  const { field } = state
   return (
-    <form noValidate onSubmit={(event) => void submit(event)} className="no-print mt-5">
-      <h2>Add a load test</h2>
+    <CaptureForm title="Add a load test" state={state}>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <SelectField
           label="What"
@@ -51,9 +53,6 @@ export function LoadTestForm() {
         <SelectField label="Amps read on" {...field('ammeter')} options={ammeters} />
         <TextField label="Note" {...field('note')} className="col-span-full" />
       </div>
-      <button type="submit" className="action action-main mt-3">
-        Capture
-      </button>
-    </form>
+    </CaptureForm>
   )
 }

@@ -5,7 +5,7 @@ import { api, problemOf } from '../api/api'
 import { ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
 
-const largest = 60 * 1024 * 1024
+const largest = { json: 60 * 2 ** 20, zip: 2 ** 30 }
 
 const refusal = (title: string, detail: string): Problem => ({
   type: 'about:blank',
@@ -13,6 +13,15 @@ const refusal = (title: string, detail: string): Problem => ({
   title,
   detail,
 })
+
+async function isJson(file: File): Promise<boolean> {
+  try {
+    JSON.parse(await file.text())
+    return true
+  } catch {
+    return false
+  }
+}
 
 /** Takes a trial exported elsewhere in, whole or not at all. */
 export function ImportPage() {
@@ -23,15 +32,18 @@ export function ImportPage() {
   const take = async (file: File | undefined) => {
     if (!file) return
     setProblem(undefined)
-    if (file.size > largest) {
-      setProblem(refusal(`${file.name} is ${(file.size / 2 ** 20).toFixed(0)} MB.`, 'Up to 60 MB is taken.'))
+    const most = file.name.endsWith('.zip') ? largest.zip : largest.json
+    if (file.size > most) {
+      setProblem(
+        refusal(
+          `${file.name} is ${(file.size / 2 ** 20).toFixed(0)} MB.`,
+          `Up to ${most / 2 ** 20} MB is taken.`,
+        ),
+      )
       return
     }
-    const text = await file.text()
-    let document: unknown
-    try {
-      document = JSON.parse(text)
-    } catch {
+    const archive = file.name.endsWith('.zip')
+    if (!archive && !(await isJson(file))) {
       setProblem(
         refusal(
           `${file.name} is not a whole JSON document.`,
@@ -40,8 +52,9 @@ export function ImportPage() {
       )
       return
     }
+    const body = new Blob([file], { type: archive ? 'application/zip' : 'application/json' })
     try {
-      const { id } = await send(document).unwrap()
+      const { id } = await send(body).unwrap()
       await navigate(`/trials/${id}/ladder`)
     } catch (error) {
       setProblem(problemOf(error))
@@ -51,14 +64,15 @@ export function ImportPage() {
   return (
     <Page title="Import a trial">
       <p className="mb-3 max-w-prose">
-        Choose a file that Even Watt exported (<code className="figures">….trial.json</code>). The trial comes
-        in whole, with its rig revisions, meters and every reading, or not at all.
+        Choose a file that Even Watt exported (<code className="figures">….trial.json</code>, or{' '}
+        <code className="figures">….trial.zip</code> with its files). The trial comes in whole, with its rig
+        revisions, meters and every reading, or not at all.
       </p>
       <label className="action inline-block">
         {isLoading ? 'Taking it in …' : 'Choose a file'}
         <input
           type="file"
-          accept=".json,application/json"
+          accept=".json,.zip,application/json,application/zip"
           className="sr-only"
           disabled={isLoading}
           onChange={(event) => {

@@ -5,6 +5,7 @@ import { Link, useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { api, problemOf } from '../api/api'
 import { SelectField, TextField } from '../ui/form'
+import { remembered } from '../ui/browserStore'
 import { ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
 import { contractResolver } from '../ui/resolver'
@@ -25,7 +26,7 @@ export function NewTrialPage() {
   const [id] = useState(() => v7())
   const [problem, setProblem] = useState<Problem>()
   const { register, handleSubmit, formState } = useForm<Form, unknown, NewTrial>({
-    defaultValues: { unit: '', rig: '', title: '', by: localStorage.getItem('initials') ?? '' },
+    defaultValues: { unit: '', rig: '', title: '', by: remembered.read('initials') ?? '' },
     resolver: contractResolver(NewTrial, (form: Form, report) => {
       if (!form.unit) report('unit', 'Choose the unit to test.')
       if (!form.rig) report('rig', 'Choose the rig it stands on.')
@@ -42,7 +43,7 @@ export function NewTrialPage() {
     async (wanted) => {
       try {
         await start(wanted).unwrap()
-        localStorage.setItem('initials', wanted.by)
+        remembered.keep('initials', wanted.by)
         await navigate(`/trials/${id}/look-over`)
       } catch (error) {
         setProblem(problemOf(error))

@@ -9,7 +9,7 @@ import { Loaded } from '../ui/Loaded'
 import { ShowWorking } from '../ui/ShowWorking'
 import { namesOf } from './naming'
 import { StagesContext, useStages } from './stageContext'
-import { TrialContext, useTrialView, type TrialState } from './useTrial'
+import { TrialContext, useTrialView, useWorked, type TrialState } from './useTrial'
 import { WorkOrder } from './WorkOrder'
 
 /** Everything inside a trial: its record, the work order beside it, and the working of any figure. */
@@ -30,6 +30,7 @@ export function TrialLayout({ stages }: { stages: readonly Stage[] }) {
 function Inside({ trial }: { trial: Trial }) {
   const stages = useStages()
   const { query, entries, view, unsent } = useTrialView(trial)
+  const worked = useWorked(trial, view)
   const [parameters, setParameters] = useSearchParams()
   const wanted = Number(parameters.get('rig') ?? trial.revisions.length)
   const analysis =
@@ -45,7 +46,7 @@ function Inside({ trial }: { trial: Trial }) {
     (event) => chooseRevision(Number(event.key)),
   )
   if (!analysis) return null
-  const state: TrialState = { trial, entries, view, unsent, analysis, chooseRevision }
+  const state: TrialState = { trial, entries, view, worked, unsent, analysis, chooseRevision }
   return (
     <ShowWorking methodFor={pageFor} nameSource={names.nameSource} nameEntry={names.nameEntry}>
       <TrialContext value={state}>

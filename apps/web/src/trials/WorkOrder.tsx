@@ -5,12 +5,21 @@ import { useStages } from './stageContext'
 import type { TrialState } from './useTrial'
 
 const halfDisc = 'M6 1a5 5 0 0 0 0 10z'
-const markWords = { none: 'not begun', part: 'part done', whole: 'done' }
+const markWords = { none: 'not begun', part: 'part done', whole: 'done', unknown: 'being worked out' }
+// A space of its own line, so that nothing jumps when the words come.
+const notYet = { said: '\u00a0', done: 'unknown' } as const
 
 /** The stages of a trial in the order they are worked: navigation and progress at once. */
 export function WorkOrder({ state }: { state: TrialState }) {
   const stages = useStages()
-  const { trial } = state
+  const { trial, worked, analysis } = state
+  const known = worked && {
+    ...state,
+    view: worked,
+    analysis:
+      worked.analyses.find(({ record }) => record.revision.number === analysis.record.revision.number) ??
+      analysis,
+  }
   return (
     <nav
       aria-label="Work order"
@@ -23,7 +32,7 @@ export function WorkOrder({ state }: { state: TrialState }) {
         </p>
       </div>
       {stages.map((stage) => {
-        const { said, done } = stage.state(state)
+        const { said, done } = known ? stage.state(known) : notYet
         return (
           <NavLink
             key={stage.words}

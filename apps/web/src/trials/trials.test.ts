@@ -16,6 +16,7 @@ const stateOf = (index: number, keep: (stage: string) => boolean = () => true): 
     trial: document.trial,
     entries,
     view,
+    worked: view,
     analysis,
     unsent: new Set(),
     chooseRevision: () => undefined,

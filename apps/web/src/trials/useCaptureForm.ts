@@ -1,9 +1,9 @@
-import type { Entry } from '@even-watt/contract'
-import { useEffect, useState } from 'react'
+import { useEffect, useState, type FormEvent } from 'react'
 import { useForm } from 'react-hook-form'
-import { v7 } from 'uuid'
 import type { ZodMiniType } from 'zod/mini'
-import { capture } from '../outbox/outbox'
+import { capture, type Made } from '../outbox/capture'
+import { answer } from '../ui/answers'
+import { drafts, resembles } from '../ui/browserStore'
 import { readNumber } from '../ui/form'
 import { contractResolver, messageAt, type Report } from '../ui/resolver'
 import { useTrial } from './useTrial'
@@ -18,27 +18,40 @@ interface Read {
   readonly report: Report
 }
 
+/** An entry without its revision: that of the screen is meant. */
+type OfReading = Made extends infer M ? (M extends Made ? Omit<M, 'revision'> : never) : never
+
 interface Options<Reading> {
+  /** Names what is read, for the answer and for the draft that is kept until it is captured: "load test". */
+  readonly what: string
   readonly start: Typed
   readonly schema: ZodMiniType<Reading>
   /** The reading from what was typed. */
   readonly read: (from: Read) => unknown
-  readonly entry: (reading: Reading) => Omit<Entry, 'id' | 'revision' | 'at'>
-  /** Keeps what is typed in the browser under this name until it is captured. */
-  readonly draftKey?: string
+  readonly entry: (reading: Reading) => OfReading
+  /** What the next one begins with, where that depends on the one just captured. */
+  readonly next?: (reading: Reading) => Typed
 }
 
-function readDraft(key: string): Typed {
-  const kept = localStorage.getItem(key)
-  return kept === null ? {} : (JSON.parse(kept) as Typed)
-}
+export type CaptureFormState = ReturnType<typeof useCaptureForm>
+
+const words: Typed = {}
 
 /** A small form whose content becomes one entry of the record: every fault at its field, nothing typed lost. */
-export function useCaptureForm<Reading>({ start, schema, read, entry, draftKey }: Options<Reading>) {
+export function useCaptureForm<Reading>({ what, start, schema, read, entry, next }: Options<Reading>) {
   const { trial, analysis } = useTrial()
-  const [kept] = useState(() => (draftKey === undefined ? start : { ...start, ...readDraft(draftKey) }))
+  const { number: revision } = analysis.record.revision
+  const draftName = `${what} ${trial.id} ${revision}`
+  const [draft] = useState(() => {
+    const kept = drafts.read(draftName)
+    return resembles(words, kept) && Object.values(kept).every((one) => typeof one === 'string')
+      ? kept
+      : undefined
+  })
+  const [restored, setRestored] = useState(draft !== undefined)
+  const [refused, setRefused] = useState<string>()
   const form = useForm<Typed, unknown, Reading>({
-    defaultValues: kept,
+    defaultValues: { ...start, ...draft },
     reValidateMode: 'onSubmit',
     resolver: contractResolver(schema, (typed: Typed, report) =>
       read({
@@ -54,30 +67,48 @@ export function useCaptureForm<Reading>({ start, schema, read, entry, draftKey }
   })
   useEffect(
     () =>
-      draftKey === undefined
-        ? undefined
-        : form.subscribe({
-            formState: { values: true, isDirty: true },
-            callback: ({ values, isDirty }) => {
-              if (isDirty) localStorage.setItem(draftKey, JSON.stringify(values))
-            },
-          }),
-    [form, draftKey],
+      form.subscribe({
+        formState: { values: true, isDirty: true },
+        callback: ({ values, isDirty }) => {
+          if (isDirty) drafts.keep(draftName, values)
+        },
+      }),
+    [form, draftName],
   )
   const { errors } = form.formState
   const errorAt = (name: string) => messageAt(errors, name)
-  const submit = form.handleSubmit((reading) => {
-    const base = { id: v7(), revision: analysis.record.revision.number, at: new Date().toISOString() }
-    // The draft goes only when what was captured is kept.
-    void capture(trial.id, [{ ...base, ...entry(reading) } as Entry]).then(() => {
-      if (draftKey !== undefined) localStorage.removeItem(draftKey)
-    })
-    form.reset(start)
-  })
+  const beginAgain = (values: Typed) => {
+    drafts.drop(draftName)
+    form.reset(values)
+    setRestored(false)
+    setRefused(undefined)
+  }
+  const take = (reading: Reading): boolean => {
+    const captured = capture(trial.id, { ...entry(reading), revision } as Made)
+    if ('faults' in captured) {
+      setRefused(captured.faults.map(({ message }) => message).join(' '))
+      return false
+    }
+    // What was typed goes only when what was captured is kept.
+    void captured.kept.then(() => answer(`The ${what} is captured.`))
+    beginAgain(next ? { ...start, ...next(reading) } : start)
+    return true
+  }
   return {
     form,
-    submit,
+    /** Captures what is typed; resolves with whether it was. */
+    submit: async (event: FormEvent): Promise<boolean> => {
+      let taken = false
+      await form.handleSubmit((reading) => {
+        taken = take(reading)
+      })(event)
+      return taken
+    },
     errorAt,
+    /** What is wrong with the whole, at no field of its own. */
+    refused,
+    restored,
+    discard: () => beginAgain(start),
     field: (name: string) => ({ ...form.register(name), error: errorAt(name) }),
   }
 }

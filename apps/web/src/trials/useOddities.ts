@@ -1,5 +1,4 @@
-import type { Oddity, TrialView } from '@even-watt/core'
-import { useDeferredValue } from 'react'
+import type { Oddity } from '@even-watt/core'
 import { useTrial } from './useTrial'
 
 const none: readonly Oddity[] = []
@@ -9,9 +8,8 @@ const none: readonly Oddity[] = []
  * neither the hand nor the page: for that moment the oddities are those of before, at first none.
  */
 export function useOddities(): readonly Oddity[] {
-  const { view, analysis } = useTrial()
-  const later = useDeferredValue<TrialView | undefined>(view, undefined)
+  const { worked, analysis } = useTrial()
   const { number } = analysis.record.revision
-  const at = later?.analyses.findIndex(({ record }) => record.revision.number === number) ?? -1
-  return later?.oddities[at] ?? none
+  const at = worked?.analyses.findIndex(({ record }) => record.revision.number === number) ?? -1
+  return worked?.oddities[at] ?? none
 }

@@ -1,9 +1,12 @@
+import type { Problem } from '@even-watt/contract'
 import { useRef, useState, type ReactNode } from 'react'
 import type { FieldValues, UseFormReturn } from 'react-hook-form'
 import { useNavigate, useParams } from 'react-router'
 import { v7 } from 'uuid'
-import type { ZodMiniType } from 'zod/mini'
-import type { Edit } from '../api/api'
+import { parse, type ZodMiniType } from 'zod/mini'
+import { problemOf, type Edit } from '../api/api'
+import { answer } from './answers'
+import { AskDelete } from './AskDelete'
 import { DocumentFrame } from './DocumentFrame'
 import { Loaded, type QueryState } from './Loaded'
 import { Notice } from './Notice'
@@ -20,7 +23,7 @@ type Send<Argument> = (argument: Argument) => { unwrap: () => Promise<unknown> }
 
 /** What one kind of document needs to be edited; each kind is one such description and its fields. */
 export interface DocumentKind<Form extends FieldValues, Content, Document extends Stored & Content> {
-  readonly what: string
+  readonly what: 'unit' | 'meter' | 'rig' | 'load'
   readonly listPath: string
   readonly schema: ZodMiniType<Content>
   /** A new one, each time it is asked for. */
@@ -86,9 +89,10 @@ function Editor<Form extends FieldValues, Content, Document extends Stored & Con
   const save = async (content: Content, from: number) => {
     await send({ id, editedFrom: from, content }).unwrap()
     await navigate(kind.listPath)
+    answer(`The ${kind.what} is saved.`)
   }
   const editor = useDocumentForm<Form, Content>({
-    draftKey: `draft ${kind.what} ${document?.id ?? `new ${source?.id ?? ''}`}`,
+    draftKey: `${kind.what} ${document?.id ?? `new ${source?.id ?? ''}`}`,
     start: initial
       ? kind.toForm(source ? { ...initial, name: `${initial.name}, copy` } : initial)
       : kind.blank(),
@@ -96,10 +100,28 @@ function Editor<Form extends FieldValues, Content, Document extends Stored & Con
     fromForm: kind.fromForm,
     save: (content) => save(content, editedFrom.current),
   })
+  const [asking, setAsking] = useState(false)
+  const [failed, setFailed] = useState<Problem>()
+  const deleteIt = async (gone: Document) => {
+    setAsking(false)
+    try {
+      await remove({ id: gone.id, editedFrom: gone.version }).unwrap()
+    } catch (error) {
+      setFailed(problemOf(error))
+      return
+    }
+    await navigate(kind.listPath)
+    answer(`${gone.name} is deleted.`, () => {
+      void send({ id: gone.id, editedFrom: 0, content: parse(kind.schema, gone) })
+        .unwrap()
+        .then(() => answer(`${gone.name} is back.`))
+        .catch((error: unknown) => answer(problemOf(error).title))
+    })
+  }
   return (
     <DocumentFrame
       title={document ? document.name : `New ${kind.what}`}
-      problem={editor.problem}
+      problem={failed ?? editor.problem}
       restored={editor.restored}
       onDiscardDraft={() => {
         editor.discardDraft()
@@ -115,15 +137,17 @@ function Editor<Form extends FieldValues, Content, Document extends Stored & Con
           : undefined
       }
       onDuplicate={document ? () => void navigate(`${kind.listPath}/new?from=${document.id}`) : undefined}
-      onDelete={
-        document
-          ? () =>
-              void remove({ id: document.id, editedFrom: document.version })
-                .unwrap()
-                .then(() => navigate(kind.listPath))
-          : undefined
-      }
+      onDelete={document ? () => setAsking(true) : undefined}
     >
+      {asking && document && (
+        <AskDelete
+          what={kind.what}
+          id={document.id}
+          name={document.name}
+          onDelete={() => void deleteIt(document)}
+          onClose={() => setAsking(false)}
+        />
+      )}
       <kind.Fields form={editor.form} errorAt={editor.errorAt} />
     </DocumentFrame>
   )

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react'
+import { useEffect, type ReactNode } from 'react'
 import { problemOf } from '../api/api'
 import { ProblemNotice } from './Notice'
 
@@ -26,8 +26,23 @@ export function Loaded<T>({ query, what, children }: Props<T>) {
       </p>
     )
   }
+  return <Failed query={query} />
+}
+
+const again = 2000
+
+/** What failed, in words. A server or a database that is away is asked again by itself. */
+function Failed({ query }: { query: QueryState<unknown> }) {
+  const problem = problemOf(query.error)
+  const away = problem.status === 0 || problem.status === 503
+  const { refetch, error } = query
+  useEffect(() => {
+    if (!away) return undefined
+    const waiting = setTimeout(() => void refetch(), again)
+    return () => clearTimeout(waiting)
+  }, [away, refetch, error])
   return (
-    <ProblemNotice problem={problemOf(query.error)}>
+    <ProblemNotice problem={problem}>
       <button type="button" className="action mt-2" onClick={() => void query.refetch()}>
         Try again
       </button>

@@ -2,6 +2,9 @@ import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, NavLink, Outlet } from 'react-router'
 import { OutboxMark } from '../outbox/OutboxMark'
 import { type Stage } from '../stage'
+import { AnswerBar } from './AnswerBar'
+import { useEnterRule } from './enterRule'
+import { Guarded } from './Guarded'
 import { useKey } from './keys'
 import { setTheme, useTheme } from './theme'
 
@@ -25,8 +28,12 @@ export function Shell({ stages }: { stages: readonly Stage[] }) {
   const [open, setOpen] = useState<'palette' | 'keys' | undefined>()
   const theme = useTheme()
   const close = () => setOpen(undefined)
+  useEnterRule()
   useEffect(() => {
-    const waiting = setTimeout(() => void Promise.all([loadKeyList(), loadPalette()]), 300)
+    const waiting = setTimeout(
+      () => void Promise.all([loadKeyList(), loadPalette()]).catch(() => undefined),
+      300,
+    )
     return () => clearTimeout(waiting)
   }, [])
   useKey(
@@ -82,10 +89,13 @@ export function Shell({ stages }: { stages: readonly Stage[] }) {
       <main id="main" className="flex min-h-0 flex-1 flex-col">
         <Outlet />
       </main>
-      <Suspense>
-        {open === 'palette' && <Palette stages={stages} onClose={close} />}
-        {open === 'keys' && <KeyList onClose={close} />}
-      </Suspense>
+      <AnswerBar />
+      <Guarded what="This">
+        <Suspense>
+          {open === 'palette' && <Palette stages={stages} onClose={close} />}
+          {open === 'keys' && <KeyList onClose={close} />}
+        </Suspense>
+      </Guarded>
     </div>
   )
 }

@@ -2,9 +2,10 @@ import { useEffect, useRef } from 'react'
 
 /** Keys and what they do, as `?` lists them. */
 export const keyList: readonly (readonly [keys: string, does: string])[] = [
-  ['Enter', 'next field in reading order; in the last one: capture the step'],
-  ['Ctrl + Enter', 'capture the whole step from any field'],
-  ['Ctrl + Z', 'take back the last capture (in the ladder, outside a field)'],
+  ['Enter', 'next field; in the last one of a form: capture or save'],
+  ['Ctrl + Enter', 'capture or save from any field'],
+  ['Ctrl + Z', 'take back the last capture (in the ladder), undo (in the rig editor and the schedule)'],
+  ['Ctrl + Shift + Z', 'redo (in the rig editor and the schedule)'],
   ['↑ ↓', 'choose a step in the ladder'],
   ['R', 'repeat the chosen step'],
   ['P', 'take the next planned step into the entry row'],
@@ -15,7 +16,7 @@ export const keyList: readonly (readonly [keys: string, does: string])[] = [
   ['1 … 9', 'rig revision 1 to 9'],
   ['Ctrl + K', 'go anywhere'],
   ['?', 'this list'],
-  ['Esc', 'close what is open'],
+  ['Esc', 'leave the field; close what is open'],
 ]
 
 /** Where letters are typed; a tick box takes none. */

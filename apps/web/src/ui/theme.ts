@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react'
+import { remembered } from './browserStore'
 
 export type Theme = 'day' | 'night'
 
@@ -7,7 +8,7 @@ const current = (): Theme => (document.documentElement.dataset['theme'] === 'nig
 
 export function setTheme(theme: Theme): void {
   document.documentElement.dataset['theme'] = theme
-  localStorage.setItem('theme', theme)
+  remembered.keep('theme', theme)
   for (const listener of listeners) listener()
 }
 

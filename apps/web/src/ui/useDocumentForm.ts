@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form'
 import type { ZodMiniType } from 'zod/mini'
 import { problemOf } from '../api/api'
+import { drafts, resembles } from './browserStore'
 import { contractResolver, faultsOf, messageAt, type Report } from './resolver'
 
 interface Options<Form extends FieldValues, Content> {
@@ -25,11 +26,6 @@ interface DocumentForm<Form extends FieldValues> {
   readonly errorAt: (path: string) => string | undefined
 }
 
-function readDraft<Form>(key: string): Form | undefined {
-  const kept = sessionStorage.getItem(key)
-  return kept === null ? undefined : (JSON.parse(kept) as Form)
-}
-
 /**
  * A form over a document of the contract: errors land at their fields, and what is typed is kept in the browser
  * until it is saved.
@@ -41,7 +37,10 @@ export function useDocumentForm<Form extends FieldValues, Content>({
   fromForm,
   save,
 }: Options<Form, Content>): DocumentForm<Form> {
-  const [draft] = useState(() => readDraft<Form>(draftKey))
+  const [draft] = useState(() => {
+    const kept = drafts.read(draftKey)
+    return resembles(start, kept) ? kept : undefined
+  })
   const [restored, setRestored] = useState(draft !== undefined)
   const [problem, setProblem] = useState<Problem>()
   const form = useForm<Form, unknown, Content>({
@@ -57,7 +56,7 @@ export function useDocumentForm<Form extends FieldValues, Content>({
       form.subscribe({
         formState: { values: true, isDirty: true },
         callback: ({ values, isDirty }) => {
-          if (isDirty) sessionStorage.setItem(draftKey, JSON.stringify(values))
+          if (isDirty) drafts.keep(draftKey, values)
         },
       }),
     [form, draftKey],
@@ -67,7 +66,7 @@ export function useDocumentForm<Form extends FieldValues, Content>({
     async (content) => {
       try {
         await save(content)
-        sessionStorage.removeItem(draftKey)
+        drafts.drop(draftKey)
         setProblem(undefined)
       } catch (error) {
         setProblem(problemOf(error))
@@ -94,7 +93,7 @@ export function useDocumentForm<Form extends FieldValues, Content>({
     problem,
     restored,
     discardDraft: () => {
-      sessionStorage.removeItem(draftKey)
+      drafts.drop(draftKey)
       form.reset(start as DefaultValues<Form>)
       setRestored(false)
     },

@@ -1,9 +1,12 @@
 import { useLayoutEffect, useRef, useState } from 'react'
 
-/** Width of an element in CSS pixels, followed as it changes. */
-export function useWidth<E extends HTMLElement>(initial: number) {
+/**
+ * Width of an element in CSS pixels, followed as it changes. Not known before the element stands, which is before
+ * anything is painted: what is laid out by it is best left out until then, lest it be laid out twice.
+ */
+export function useWidth<E extends HTMLElement>() {
   const ref = useRef<E>(null)
-  const [width, setWidth] = useState(initial)
+  const [width, setWidth] = useState<number>()
   useLayoutEffect(() => {
     const element = ref.current
     if (!element) return

@@ -13,14 +13,7 @@ import {
   type MeasuredSupply,
   type SurveyFigures,
 } from '../rigs'
-import {
-  deriveLoadTest,
-  fitSource,
-  pathFromFits,
-  type LoadTestFigures,
-  type SourceFit,
-  type SupplyPoint,
-} from '../supply'
+import { deriveLoadTest, fitSupply, type LoadTestFigures, type SourceFit, type SupplyPoint } from '../supply'
 import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'
 
 /** All that was measured of a supply on one rig revision, beside what the rig promised. */
@@ -54,12 +47,7 @@ export function measureSupply({ record, ladder: { steps }, noLoad }: Analysis): 
     sameSurvey(entry, [revision, scope], () => deriveSurvey(entry, revision, scope)),
   )
   const loadTests = readingsOf(record, 'load test').map((entry) => deriveLoadTest(entry, revision))
-  const atA = fitSource(pointsAt(record, 'V_A', steps, noLoad.on), 'A')
-  const atB = fitSource(pointsAt(record, 'V_B', steps, noLoad.on), 'B')
-  const ladderPath =
-    isFit(atA) && isFit(atB)
-      ? pathFromFits(atB, atA)
-      : { missing: isFit(atB) ? (isFit(atA) ? '' : atA.missing) : atB.missing }
+  const { atA, atB, path: ladderPath } = fitSupply(pointsOf(record, steps, noLoad.on), `supply|${scope}`)
   const survey = surveys.at(-1)
   const surveyedPath = survey ? samePath(survey, [], () => pathOf(survey, record)) : notSurveyed
   const bankTest = loadTests.filter(({ entry }) => entry.reading.battery === undefined).at(-1)
@@ -83,28 +71,30 @@ export function measureSupply({ record, ladder: { steps }, noLoad }: Analysis): 
   }
 }
 
-function pointsAt(
+/** What the ladder's steps and the idle reading say of the supply. */
+function pointsOf(
   record: RevisionRecord,
-  quantity: 'V_A' | 'V_B',
   steps: readonly StepFigures[],
   noLoad: NoLoadFigures,
 ): SupplyPoint[] {
-  const points: SupplyPoint[] = []
   // With a support source the unit's current is not the bank's.
   const helped = record.revision.rig.support !== undefined
   const first = steps[0]?.step.readings[0]?.at
   const start = first === undefined ? 0 : hoursOf(first)
-  const add = (V: Derived, I: Derived, at: string | undefined) => {
-    if (!isFigure(V) || !isFigure(I) || V.grade !== 'measured' || I.grade !== 'measured') return
-    points.push({ V, I, hours: at === undefined ? 0 : hoursOf(at) - start })
-  }
-  add(noLoad.read[quantity], noLoad.read.I, undefined)
-  for (const step of steps) {
-    const own = quantity === 'V_A' && (helped || isFigure(step.read.I_bank))
-    const current = own ? step.read.I_bank : step.read.I
-    add(step.read[quantity], current, step.step.readings[0]?.at)
-  }
-  return points
+  const point = ({ V_A, V_B, I, I_bank }: NoLoadFigures['read'], hours: number): SupplyPoint => ({
+    hours,
+    V_A,
+    V_B,
+    I,
+    I_bank: helped || isFigure(I_bank) ? I_bank : I,
+  })
+  return [
+    point(noLoad.read, 0),
+    ...steps.map(({ step, read }) => {
+      const at = step.readings[0]?.at
+      return point(read, at === undefined ? 0 : hoursOf(at) - start)
+    }),
+  ]
 }
 
 const hoursOf = (instant: string): number => Date.parse(instant) / 3_600_000

@@ -15,6 +15,7 @@ export type ParsedGauge = { ok: true; gauge: Gauge } | { ok: false; why: string 
  * guessed, and a thickness in mm is not taken for an area (docs/method/conductors.md no. 30).
  */
 export function parseGauge(typed: string): ParsedGauge {
+  if (typed.length > 60) return { ok: false, why: unknownGauge }
   const text = typed.trim().toLowerCase().replace(',', '.')
   const metric = /^(\d+(?:\.\d+)?)\s*(?:mm²|mm2|mm\^2|sq\s*mm)$/.exec(text)
   if (metric) {
@@ -33,5 +34,7 @@ export function parseGauge(typed: string): ParsedGauge {
   if (n !== undefined && saysAwg) return { ok: true, gauge: { unit: 'AWG', number: n } }
   if (/^\d+(\.\d+)?$/.test(text))
     return { ok: false, why: `Is "${typed.trim()}" in mm² or AWG? Add the unit.` }
-  return { ok: false, why: 'Gauge: an area such as "16 mm²", or an AWG number such as "4 AWG" or "4/0".' }
+  return { ok: false, why: unknownGauge }
 }
+
+const unknownGauge = 'Gauge: an area such as "16 mm²", or an AWG number such as "4 AWG" or "4/0".'

@@ -29,8 +29,11 @@ export function parseMeasure(typed: string, dimension: Dimension): Parsed {
 
 /** Temperature as typed, "104 °F" or "40", in °C. */
 export function parseTemperature(typed: string): Parsed {
-  const fahrenheit = /^(.*?)\s*°?\s*f$/i.exec(typed.trim())
-  const number = parseNumber(fahrenheit?.[1] ?? typed.trim().replace(/\s*°?\s*c$/i, ''))
+  const text = typed.trim().toLowerCase()
+  const fahrenheit = text.endsWith('f')
+  // Cut step by step: a pattern that looks for what may stand between goes over it again and again.
+  const bare = fahrenheit || text.endsWith('c') ? text.slice(0, -1).trimEnd() : text
+  const number = parseNumber(bare.endsWith('°') ? bare.slice(0, -1) : bare)
   if (!number.ok || !fahrenheit) return number
   return { ok: true, value: ((number.value - 32) * 5) / 9 }
 }

@@ -1,5 +1,8 @@
 export type Parsed = { ok: true; value: number } | { ok: false; why: string }
 
+/** Characters of a number as typed, spaces and all, at most. */
+const longest = 100
+
 const prefixes: Record<string, number> = { µ: 1e-6, u: 1e-6, m: 1e-3, k: 1e3, M: 1e6 }
 
 /**
@@ -7,6 +10,7 @@ const prefixes: Record<string, number> = { µ: 1e-6, u: 1e-6, m: 1e-3, k: 1e3, M
  * At most 15 digits: more is a slip, not a reading. Never returns NaN or an infinity.
  */
 export function parseNumber(typed: string): Parsed {
+  if (typed.length > longest) return { ok: false, why: `"${shorten(typed)}" is too long for a number.` }
   const text = typed
     .trim()
     .replace(/[\u2212\u2013]/g, '-')

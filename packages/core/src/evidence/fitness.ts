@@ -1,7 +1,9 @@
 import type { StoredMeter, Unit, Value } from '@even-watt/contract'
 import { rangeFor } from '../meters'
-import type { Unfit } from './inputs'
 import { quantityData } from './quantities'
+
+/** A meter that must not be used on this wave, with why; see the oddities for the same in words. */
+export type Unfit = (meter: StoredMeter, value: Value) => string | undefined
 
 /**
  * Why a meter must not decide on this unit's wave (docs/method/meters.md): it responds to the average or the peak, or

@@ -1,5 +1,5 @@
 import type { Quantity, Revision, StoredMeter, Value } from '@even-watt/contract'
-import { worstGrade, type Figure, type Missing } from '../figures'
+import { worstGrade, type Derived, type Missing } from '../figures'
 import {
   contradict,
   exact,
@@ -10,32 +10,52 @@ import {
   rangeFor,
   type Uncertain,
 } from '../meters'
-import { quantityData } from './quantities'
+import { unfitOnWave, type Unfit } from './fitness'
+import { quantities, quantityData } from './quantities'
 import { append, spreadKey, type ReadingValues, type Spreads } from './spreads'
 
-/** A meter that must not be used on this wave, with why; see the oddities for the same in words. */
-export type Unfit = (meter: StoredMeter, value: Value) => string | undefined
+/** A value and the entry it was captured in. */
+interface Found {
+  readonly entry: string
+  readonly value: Value
+}
 
-/**
- * The value of one quantity over the readings of a step. Repeats on one meter are averaged; of several
- * meters the one with the smaller expanded uncertainty is taken and a contradiction is noted, never averaged
- * (docs/method/meters.md). Only values of the best grade present are used.
- */
-export function inputFigure(
-  quantity: Quantity,
+const notRead = Object.fromEntries(
+  quantities.map((quantity) => [quantity, { missing: `${quantity} was not read.` }]),
+) as Record<Quantity, Missing>
+
+/** Every quantity over the readings of a step or a mode, or that it was not read. */
+export function readFigures(
   readings: readonly ReadingValues[],
   revision: Revision,
   spreads: Spreads,
   where: string,
-  unfit: Unfit = () => undefined,
-): Figure | Missing {
-  const found: { entry: string; value: Value }[] = []
-  for (const { entry, values } of readings) {
-    for (const value of values) if (value.quantity === quantity) found.push({ entry, value })
-  }
-  if (!found.length) return { missing: `${quantity} was not read.` }
+): Record<Quantity, Derived> {
+  const found = new Map<Quantity, Found[]>()
+  for (const { entry, values } of readings)
+    for (const value of values) append(found, value.quantity, { entry, value })
+  const figures: Record<Quantity, Derived> = { ...notRead }
+  const unfit = unfitOnWave(revision.unit)
+  for (const [quantity, values] of found)
+    figures[quantity] = inputFigure(quantity, values, revision, spreads, where, unfit)
+  return figures
+}
+
+/**
+ * The value of one quantity, of at least one that was found. Repeats on one meter are averaged; of several meters the
+ * one with the smaller expanded uncertainty is taken and a contradiction is noted, never averaged
+ * (docs/method/meters.md). Only values of the best grade present are used.
+ */
+function inputFigure(
+  quantity: Quantity,
+  found: readonly Found[],
+  revision: Revision,
+  spreads: Spreads,
+  where: string,
+  unfit: Unfit,
+): Derived {
   const grade = bestGrade(found.map(({ value }) => value.grade))
-  const groups = new Map<string, typeof found>()
+  const groups = new Map<string, Found[]>()
   for (const item of found) if (item.value.grade === grade) append(groups, spreadKey(item.value), item)
   const candidates: {
     meter: StoredMeter | undefined
@@ -57,7 +77,7 @@ export function inputFigure(
   }
   candidates.sort((a, b) => Number(!!a.reason) - Number(!!b.reason) || uncertaintyOf(a) - uncertaintyOf(b))
   const [best, ...others] = candidates
-  if (!best) return { missing: `${quantity} was not read.` }
+  if (!best) return notRead[quantity]
   const notes = best.reason ? [best.reason] : []
   if (!best.meter) notes.push('No meter is named, so its uncertainty is not known.')
   for (const other of others) {

@@ -48,8 +48,14 @@ function spreadsOf(record: RevisionRecord): Spreads {
   const pools = new Map<string, Scatter[]>()
   for (const readings of groups.values())
     for (const [key, scatter] of scattersOf(readings)) append(pools, key, scatter)
-  return new Map([...pools].map(([key, scatters]) => [key, pooledSpread(scatters)]))
+  return new Map([...pools].map(([key, scatters]) => [key, twoDigits(pooledSpread(scatters))]))
 }
+
+/**
+ * A spread to two digits: a third would be known from 5,000 repeats. So one repeat more on a long ladder seldom
+ * changes it, and the steps that rest on it stay as they are.
+ */
+const twoDigits = (spread: number): number => Number(spread.toPrecision(2))
 
 const sameSpreads = remembering<Revision, Spreads>()
 

@@ -3,7 +3,7 @@ import { fanSeen, regimesOf, type FanState, type Regime } from './fan'
 import type { LossPoint } from './lossPoint'
 import {
   dot,
-  linearForms,
+  termForms,
   nonNegative,
   sharedSources,
   solve,
@@ -84,7 +84,7 @@ export function fitTogether(curves: readonly LossCurve[]): MaybeFit[] {
   const bounded = feasible
     ? { theta: free.theta, held: new Set<number>() }
     : nonNegative(free.normal, free.right, size)
-  const forms = linearForms(free, rows, size, curves.map((curve) => curve.name).join('+'))
+  const forms = termForms(free, rows, size, curves.map((curve) => curve.name).join('+'))
   const fits = new Map(
     blocks.map(({ plan, offset: at }) => [
       plan,

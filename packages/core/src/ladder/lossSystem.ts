@@ -1,5 +1,5 @@
 import { inverse, Matrix } from 'ml-matrix'
-import { isOwn, ownSource } from '../meters'
+import { linearForms, type Uncertain } from '../meters'
 import type { LossPoint } from './lossPoint'
 
 export const dot = (x: readonly number[], y: readonly number[]) =>
@@ -108,57 +108,22 @@ export function nonNegative(
   return best ?? { theta: new Array<number>(right.length).fill(0), held: new Set() }
 }
 
-/**
- * Sensitivity of each term to every source. Sources of a single reading are folded into as many as there are
- * terms (a Cholesky factor of their covariance), so that a curve of 10,000 steps stays small.
- */
-export function linearForms(
+/** Sensitivity of each term to every source, those of single readings folded together. */
+export function termForms(
   solution: LossSolution,
   rows: readonly LossRow[],
   size: number,
   name: string,
 ): Map<string, number>[] {
-  const forms = Array.from({ length: size }, () => new Map<string, number>())
-  const folded = Matrix.zeros(size, size)
+  const gains = new Map<Uncertain, readonly number[]>()
   rows.forEach((row, r) => {
     const detail = solution.rows[r]
     if (!detail) return
     const columns = [...row.x, ...detail.shared]
-    const gain = Array.from(
-      { length: size },
-      (_, i) => dot(solution.inverse.getRow(i), columns) / detail.variance,
+    gains.set(
+      { value: row.point.loss.value, sources: detail.errors },
+      Array.from({ length: size }, (_, i) => dot(solution.inverse.getRow(i), columns) / detail.variance),
     )
-    for (const [source, s] of detail.errors) {
-      if (isOwn(source)) {
-        for (let i = 0; i < size; i++)
-          for (let j = 0; j < size; j++)
-            folded.set(i, j, folded.get(i, j) + (gain[i] ?? 0) * (gain[j] ?? 0) * s ** 2)
-      } else {
-        forms.forEach((form, i) => form.set(source, (form.get(source) ?? 0) + (gain[i] ?? 0) * s))
-      }
-    }
   })
-  const factor = cholesky(folded)
-  forms.forEach((form, i) => {
-    for (let j = 0; j <= i; j++) form.set(ownSource(`fit ${j}`, name), factor.get(i, j))
-  })
-  return forms
-}
-
-/** Lower factor of a positive semi-definite matrix; directions without variance get 0. */
-function cholesky(matrix: Matrix): Matrix {
-  const n = matrix.rows
-  const lower = Matrix.zeros(n, n)
-  for (let j = 0; j < n; j++) {
-    let diagonal = matrix.get(j, j)
-    for (let k = 0; k < j; k++) diagonal -= lower.get(j, k) ** 2
-    const root = diagonal > 1e-14 * matrix.get(j, j) ? Math.sqrt(diagonal) : 0
-    lower.set(j, j, root)
-    for (let i = j + 1; i < n; i++) {
-      let rest = matrix.get(i, j)
-      for (let k = 0; k < j; k++) rest -= lower.get(i, k) * lower.get(j, k)
-      lower.set(i, j, root > 0 ? rest / root : 0)
-    }
-  }
-  return lower
+  return linearForms(gains, size, name)
 }

@@ -6,7 +6,7 @@ import {
   rippleBoundStepped,
   rippleOverstatement,
 } from '../conductors'
-import { inputFigure, quantities, unfitOnWave, type Spreads } from '../evidence'
+import { readFigures, type Spreads } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import {
   combine,
@@ -67,12 +67,7 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
   const last = step.readings.at(-1)?.reading
   const kind = last?.kind ?? 'mixed'
   const readings = step.readings.map((entry) => ({ entry: entry.id, values: entry.reading.values }))
-  const read = Object.fromEntries(
-    quantities.map((quantity) => [
-      quantity,
-      inputFigure(quantity, readings, context.revision, context.spreads, where, unfitOnWave(unit)),
-    ]),
-  ) as Record<Quantity, Derived>
+  const read = readFigures(readings, context.revision, context.spreads, where)
 
   const P_C = outputPower(read, kind, unit, where)
   const S = apparentPower(read, P_C, kind)

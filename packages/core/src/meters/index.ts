@@ -1,5 +1,6 @@
 export * from './arbiter'
 export * from './contradiction'
+export * from './linearForms'
 export * from './reading'
 export * from './response'
 export * from './sources'

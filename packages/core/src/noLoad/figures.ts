@@ -1,5 +1,5 @@
 import type { Quantity, Revision, Value } from '@even-watt/contract'
-import { inputFigure, quantities, unfitOnWave, type Spreads } from '../evidence'
+import { readFigures, type Spreads } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import { multiply, rangeFor } from '../meters'
 import { remembering } from '../remember'
@@ -47,12 +47,7 @@ function deriveNoLoad(record: RevisionRecord, mode: 'on' | 'search', spreads: Sp
     .filter((entry) => entry.reading.mode === mode)
     .map((entry) => ({ entry: entry.id, values: entry.reading.values }))
   const where = `no load ${mode}|${scopeOf(record)}`
-  const read = Object.fromEntries(
-    quantities.map((quantity) => [
-      quantity,
-      inputFigure(quantity, readings, revision, spreads, where, unfitOnWave(revision.unit)),
-    ]),
-  ) as Record<Quantity, Derived>
+  const read = readFigures(readings, revision, spreads, where)
   const I_idle: Derived = isFigure(read.I) ? { ...read.I, symbol: 'I_idle' } : read.I
   const P_idle = whenKnown([read.V_B, I_idle], ([v, i]) =>
     derive('P_idle', 'W', 'V_B·I', [v, i], multiply(v.x, i.x)),

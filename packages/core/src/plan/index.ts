@@ -1,6 +1,7 @@
 export * from './alternatives'
 export * from './choose'
 export * from './fromTrial'
+export * from './frozen'
 export * from './next'
 export * from './oddities'
 export * from './question'

@@ -1,14 +1,17 @@
 import { derive, isFigure, type Derived, type Figure } from '../figures'
-import { combine, isOwn, ownSource, standard, subtract, type Uncertain } from '../meters'
-import { remembering } from '../remember'
-import { regress } from './regression'
+import { linearForms, type Uncertain } from '../meters'
+import { excess, isLine, lineOf, type Line, type Observation } from './line'
 
-/** Volts and amps of one step at one tap, idle included. */
+/** What one step says of the supply, idle included. */
 export interface SupplyPoint {
   /** When it was read, h after the first; for the drift of state of charge. */
   readonly hours: number
-  readonly V: Figure
-  readonly I: Figure
+  readonly V_A: Derived
+  readonly V_B: Derived
+  /** What the unit draws, so what flows in the path. */
+  readonly I: Derived
+  /** What the bank gives. */
+  readonly I_bank: Derived
 }
 
 export interface SourceFit {
@@ -18,113 +21,122 @@ export interface SourceFit {
   readonly drift: Figure | undefined
 }
 
-/** A point with the independent parts of its uncertainty. */
-interface Weighed extends SupplyPoint {
-  readonly u_V: number
-  readonly u_I: number
+type Missing = { missing: string }
+
+/** A ladder's own word on its supply: the source behind either tap, and the path between them. */
+export interface LadderSupply {
+  readonly atA: SourceFit | Missing
+  readonly atB: SourceFit | Missing
+  readonly path: Derived
 }
 
-const sameOwn = remembering<Uncertain, number>()
-
-const ownPart = (x: Uncertain): number =>
-  sameOwn(x, [], () => {
-    let sum = 0
-    for (const [source, sensitivity] of x.sources) if (isOwn(source)) sum += sensitivity ** 2
-    return Math.sqrt(sum)
-  })
-
-/** Currents must spread over at least this share of the largest, or the slope means nothing. */
-const leastSpread = 0.2
+const overLadder = 'Over the ladder (minutes): not the figure at 10 s.'
 
 /**
- * E and R of what lies behind a tap, from the ladder itself: weighted regression of V on I (docs/method/supply.md), with
- * weights from the independent parts of both, and a linear drift in time when it is clear of its uncertainty.
- * What the meters have in common is carried through, so that the difference of two fits on the same meters is
- * better known than either.
+ * E and R of what lies behind each tap, and R of the path between them, from the ladder itself: V_A on the bank's
+ * current, V_B and V_A − V_B on the unit's (docs/method/supply.md). A charger bends V_B on I, for the bank is then
+ * spared at first; the drop along the path knows nothing of it. Lines are weighted by the independent parts of both
+ * axes, with a linear drift in time when it is clear of its uncertainty; what the lines have in common, readings and
+ * meters, is carried through, so that sums and differences of the figures are as well known as they can be.
+ * `name` tells the errors of these fits from those of others.
  */
-export function fitSource(read: readonly SupplyPoint[], tap: 'A' | 'B'): SourceFit | { missing: string } {
-  const points = read.map((point) => ({ ...point, u_V: ownPart(point.V.x), u_I: ownPart(point.I.x) }))
-  const names = tap === 'A' ? (['E', 'R_source'] as const) : (['E', 'R_total'] as const)
-  const currents = points.map(({ I }) => I.x.value)
-  if (points.length < 3) return { missing: `Three steps with V_${tap} and the current are needed.` }
-  if (Math.max(...currents) - Math.min(...currents) < leastSpread * Math.max(...currents)) {
-    return { missing: 'The currents lie too close together.' }
+export function fitSupply(points: readonly SupplyPoint[], name: string): LadderSupply {
+  const lines = {
+    A: lineOf(observed(points, 'I_bank', [['V_A', 1]]), 'V_A', true),
+    B: lineOf(observed(points, 'I', [['V_B', 1]]), 'V_B', true),
+    // The drop's sign is turned, so that all three fall with current.
+    path: lineOf(
+      observed(points, 'I', [
+        ['V_B', 1],
+        ['V_A', -1],
+      ]),
+      'V_A and V_B',
+      false,
+    ),
   }
-  const plain = fitLine(points, false)
-  if (!plain) return { missing: 'The currents do not differ.' }
-  const drifting = points.length >= 5 ? fitLine(points, true) : undefined
-  const drift = drifting && drifting.scatter < plain.scatter / 2 ? drifting.term(2) : undefined
-  const fit = drifting && drift && Math.abs(drift.value) > 3 * standard(drift) ? drifting : plain
-  const inputs = points.flatMap(({ V, I }) => [V, I])
-  const note =
-    fit === drifting
-      ? 'With a term for the drift of the rest voltage during the ladder.'
-      : 'Over the ladder (minutes): not the figure at 10 s.'
-  const figure = (symbol: string, unit: Figure['unit'], x: Uncertain, formula: string): Derived =>
-    derive(symbol, unit, formula, inputs, x, [note])
-  const E = figure(names[0], 'V', fit.term(0), `V_${tap} at no current`)
-  const R = figure(names[1], 'mΩ', fit.term(1), `−dV_${tap}/dI by weighted regression`)
-  const slope = fit === drifting && drift ? figure('drift', 'V', drift, 'V per hour') : undefined
-  if (!isFigure(E) || !isFigure(R)) return { missing: 'The fit has no finite result.' }
-  return { E, R, drift: slope && isFigure(slope) ? slope : undefined }
-}
-
-/** Independent standard uncertainty of each point across a line of slope R, never quite 0. */
-function uncertaintiesAt(points: readonly Weighed[], R: number): number[] {
-  const u = points.map(({ u_V, u_I }) => Math.sqrt(u_V ** 2 + (R * u_I) ** 2))
-  const floor = 1e-9 + 1e-6 * Math.max(...u)
-  return u.map((x) => Math.max(x, floor))
-}
-
-/** −dV/dI of a weighted straight line; the weights need the slope, which settles after a round or two. */
-function settledSlope(points: readonly Weighed[]): number {
-  let R = 0
-  for (let round = 0; round < 2; round++) {
-    const u = uncertaintiesAt(points, R)
-    let [sum, sumI, sumV, sumII, sumIV] = [0, 0, 0, 0, 0]
-    points.forEach(({ V, I }, i) => {
-      const w = 1 / (u[i] ?? 1) ** 2
-      sum += w
-      sumI += w * I.x.value
-      sumV += w * V.x.value
-      sumII += w * I.x.value ** 2
-      sumIV += w * I.x.value * V.x.value
-    })
-    R = (sumI * sumV - sum * sumIV) / (sum * sumII - sumI ** 2)
+  const terms = termsOf(Object.values(lines).filter(isLine), name)
+  return {
+    atA: sourceOf(lines.A, terms, 'R_source', 'V_A'),
+    atB: sourceOf(lines.B, terms, 'R_total', 'V_B'),
+    path: isLine(lines.path)
+      ? derive(
+          'R_path',
+          'mΩ',
+          'd(V_A − V_B)/dI by weighted regression',
+          lines.path.inputs,
+          terms(lines.path, 1),
+          [overLadder],
+        )
+      : lines.path,
   }
-  return R
 }
 
-/**
- * E, R and perhaps drift, each with all sources of error carried through when it is asked for; R is made positive for a
- * falling voltage.
- */
-function fitLine(points: readonly Weighed[], withDrift: boolean) {
-  const u = uncertaintiesAt(points, settledSlope(points))
-  const fit = regress(
-    points.map(({ I, hours }) => [1, -I.x.value, ...(withDrift ? [hours] : [])]),
-    points.map(({ V }) => V.x.value),
-    u.map((x) => 1 / x ** 2),
-  )
-  if (!fit) return undefined
-  const { response, coefficients, chiSquared, freedom, covariance } = fit
-  const R = coefficients[1] ?? 0
-  const excess = freedom > 0 ? Math.sqrt(Math.max(1, chiSquared / freedom)) : 1
-  const term = (k: number): Uncertain => {
-    const row = response[k] ?? []
-    const x = combine(
-      coefficients[k] ?? 0,
-      points.flatMap(({ V, I }, i) => [[V.x, row[i] ?? 0] as const, [I.x, R * (row[i] ?? 0)] as const]),
+const isMeasured = (figure: Derived): figure is Figure => isFigure(figure) && figure.grade === 'measured'
+
+function observed(
+  points: readonly SupplyPoint[],
+  current: 'I' | 'I_bank',
+  volts: readonly (readonly ['V_A' | 'V_B', 1 | -1])[],
+): Observation[] {
+  const found: Observation[] = []
+  for (const point of points) {
+    const I = point[current]
+    const signed: (readonly [Figure, 1 | -1])[] = []
+    for (const [tap, sign] of volts) {
+      const V = point[tap]
+      if (isMeasured(V)) signed.push([V, sign])
+    }
+    if (isMeasured(I) && signed.length === volts.length) found.push({ hours: point.hours, volts: signed, I })
+  }
+  return found
+}
+
+type Terms = (line: Line, k: number) => Uncertain
+
+/** The terms of all lines with the readings' errors carried into them, at once, for the lines share readings. */
+function termsOf(lines: readonly Line[], name: string): Terms {
+  let size = 0
+  const starts = new Map<Line, number>()
+  for (const line of lines) {
+    starts.set(line, size)
+    size += line.fit.coefficients.length
+  }
+  const gains = new Map<Uncertain, Float64Array>()
+  const gain = (x: Uncertain, at: number, more: number) => {
+    const known = gains.get(x) ?? new Float64Array(size)
+    known[at] = (known[at] ?? 0) + more
+    gains.set(x, known)
+  }
+  const scatter = Array.from({ length: size }, () => new Array<number>(size).fill(0))
+  for (const [{ observations, fit }, start] of starts) {
+    const R = fit.coefficients[1] ?? 0
+    fit.response.forEach((row, k) =>
+      observations.forEach(({ volts, I }, i) => {
+        const g = row[i] ?? 0
+        gain(I.x, start + k, R * g)
+        for (const [figure, sign] of volts) gain(figure.x, start + k, sign * g)
+      }),
     )
-    // Scatter beyond what the meters explain widens the result (Birge).
-    const extra = Math.sqrt((excess ** 2 - 1) * (covariance[k]?.[k] ?? 0))
-    const scatter = ownSource(`scatter ${k}`, points[0]?.V.working.entries[0] ?? '')
-    return extra > 0 ? { value: x.value, sources: new Map([...x.sources, [scatter, extra]]) } : x
+    const more = excess(fit) - 1
+    fit.covariance.forEach((row, k) =>
+      scatter[start + k]?.splice(start, row.length, ...row.map((c) => more * c)),
+    )
   }
-  return { term, scatter: freedom > 0 ? chiSquared / freedom : 0 }
+  const forms = linearForms(gains, size, name, scatter)
+  return (line, k) => ({
+    value: line.fit.coefficients[k] ?? 0,
+    sources: forms[(starts.get(line) ?? 0) + k] ?? new Map<string, number>(),
+  })
 }
 
-/** R_path as the difference of both fits, the meters' common parts taken out. */
-export function pathFromFits(atB: SourceFit, atA: SourceFit): Derived {
-  return derive('R_path', 'mΩ', 'R_total − R_source', [atB.R, atA.R], subtract(atB.R.x, atA.R.x))
+function sourceOf(line: Line | Missing, terms: Terms, R_name: string, volts: string): SourceFit | Missing {
+  if (!isLine(line)) return line
+  const note = line.drifts ? 'With a term for the drift of the rest voltage during the ladder.' : overLadder
+  const figure = (symbol: string, unit: Figure['unit'], k: number, formula: string) =>
+    derive(symbol, unit, formula, line.inputs, terms(line, k), [note])
+  const E = figure('E', 'V', 0, `${volts} at no current`)
+  const R = figure(R_name, 'mΩ', 1, `−d${volts}/dI by weighted regression`)
+  const drift = line.drifts ? figure('drift', 'V', 2, 'V per hour') : undefined
+  if (!isFigure(E) || !isFigure(R)) return { missing: 'The fit has no finite result.' }
+  return { E, R, drift: drift && isFigure(drift) ? drift : undefined }
 }

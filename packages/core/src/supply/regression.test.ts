@@ -1,7 +1,7 @@
 import fc from 'fast-check'
-import { isFigure, type Figure } from '../figures'
-import { uncertain, type Uncertain } from '../meters'
-import { fitSource, pathFromFits, regress, type SupplyPoint } from '.'
+import { isFigure, type Derived, type Figure } from '../figures'
+import { add, exact, standard, uncertain, type Uncertain } from '../meters'
+import { fitSupply, regress, type SourceFit, type SupplyPoint } from '.'
 
 /** The textbook's closed form for one slope, sums and all. */
 function line(x: readonly number[], y: readonly number[], w: readonly number[]) {
@@ -78,60 +78,95 @@ describe('weighted regression', () => {
 })
 
 describe('what a ladder says of its own supply', () => {
+  const currents = [0.4, 3, 14, 29, 44, 60]
+  const hours = [0, 0.1, 0.5, 0.3, 0.2, 0.4]
   const figure = (symbol: string, unit: 'V' | 'A', x: Uncertain): Figure => ({
     symbol, unit, x, grade: 'measured', working: { formula: symbol, inputs: [], notes: [], entries: [symbol] },
   }) // prettier-ignore
-  const pointsOn = (E: number, R: number, drift = 0, scatter: (i: number) => number = () => 0): SupplyPoint[] =>
-    [0.4, 3, 14, 29, 44, 60].map((I, i) => ({
-      hours: [0, 0.1, 0.5, 0.3, 0.2, 0.4][i] ?? 0,
-      I: figure('I', 'A', { value: I, sources: new Map([['spec|a|r', 0.003 * I], [`own|I|${i}`, 0.01]]) }),
-      V: figure('V', 'V', {
-        value: E - R * I + drift * ([0, 0.1, 0.5, 0.3, 0.2, 0.4][i] ?? 0) + scatter(i),
-        sources: new Map([['spec|v|r', 0.026], [`own|V|${i}`, 0.003]]),
-      }),
-    })) // prettier-ignore
 
-  it('finds E and R, and their difference at both taps as the path', () => {
-    const [A, B] = [fitSource(pointsOn(26.4, 0.0117), 'A'), fitSource(pointsOn(26.4, 0.0176), 'B')]
-    if (!('R' in A) || !('R' in B)) throw new Error('no fit')
+  /** A bank of 26.4 V and 11.7 mΩ behind a path of 5.9 mΩ, read with one voltmeter and one clamp. */
+  const bench = ({
+    drift = 0,
+    scatter = () => 0,
+    support = 0,
+  }: { drift?: number; scatter?: (i: number) => number; support?: number } = {}): SupplyPoint[] =>
+    currents.map((I, i) => {
+      const bank = Math.max(0, I - support)
+      const V_A = 26.4 - 0.0117 * bank + drift * (hours[i] ?? 0) + scatter(i)
+      const volts = (tap: string, V: number) =>
+        figure(tap, 'V', { value: V, sources: new Map([['spec|v|r', 0.001 * V], [`own|${tap}|${i}`, 0.003]]) }) // prettier-ignore
+      const amps = (where: string, x: number) =>
+        figure(where, 'A', { value: x, sources: new Map([['spec|a|r', 0.003 * x], [`own|${where}|${i}`, 0.01]]) }) // prettier-ignore
+      const read = amps('I', I)
+      return {
+        hours: hours[i] ?? 0,
+        V_A: volts('V_A', V_A),
+        V_B: volts('V_B', V_A - 0.0059 * I),
+        I: read,
+        I_bank: support ? amps('I_bank', bank) : read,
+      }
+    })
+  const source = (fit: SourceFit | { missing: string }): SourceFit => {
+    if (!('R' in fit)) throw new Error(fit.missing)
+    return fit
+  }
+  const known = (path: Derived): Figure => {
+    if (!isFigure(path)) throw new Error(path.missing)
+    return path
+  }
+
+  it('finds E and R behind either tap, and the path between them', () => {
+    const { atA, atB, path } = fitSupply(bench(), 'bench')
+    const [A, B] = [source(atA), source(atB)]
     expect(A.E.x.value).toBeCloseTo(26.4, 9)
     expect(A.R.x.value).toBeCloseTo(0.0117, 9)
     expect(A.drift).toBeUndefined()
-    const path = pathFromFits(B, A)
-    expect(isFigure(path) && path.x.value).toBeCloseTo(0.0059, 9)
-    // The voltmeter's own factor does not tilt the line.
-    expect(Math.abs(A.R.x.sources.get('spec|v|r') ?? 0)).toBeLessThan(1e-9)
-    expect(A.R.x.sources.get('spec|a|r')).toBeCloseTo(-0.003 * 0.0117, 6)
+    expect(B.R.x.value).toBeCloseTo(0.0176, 9)
+    expect(known(path).x.value).toBeCloseTo(0.0059, 9)
+    // A clamp that reads too much makes every resistance too small, in proportion.
+    expect(known(path).x.sources.get('spec|a|r')).toBeCloseTo(-0.003 * 0.0059, 7)
+  })
+
+  it('knows that the parts of a resistance share readings: their sum is as well known as the whole', () => {
+    const { atA, atB, path } = fitSupply(bench(), 'bench')
+    const sum = standard(add(source(atA).R.x, known(path).x))
+    expect(sum / standard(source(atB).R.x)).toBeCloseTo(1, 1)
+    expect(sum).toBeLessThan(Math.hypot(standard(source(atA).R.x), standard(known(path).x)))
+  })
+
+  it('finds the path beside a charger, whose kink spoils V_B on I', () => {
+    const { atA, atB, path } = fitSupply(bench({ support: 20 }), 'bench')
+    expect(known(path).x.value).toBeCloseTo(0.0059, 9)
+    expect(source(atA).R.x.value).toBeCloseTo(0.0117, 9)
+    expect(Math.abs(source(atB).R.x.value - source(atA).R.x.value - 0.0059)).toBeGreaterThan(0.001)
   })
 
   it('allows for a drift of the rest voltage when it is clear', () => {
-    const drifting = fitSource(pointsOn(26.4, 0.0117, -0.2), 'A')
-    if (!('R' in drifting)) throw new Error('no fit')
+    const drifting = source(fitSupply(bench({ drift: -0.2 }), 'bench').atA)
     expect(drifting.R.x.value).toBeCloseTo(0.0117, 6)
     expect(drifting.drift?.x.value).toBeCloseTo(-0.2, 6)
   })
 
   it('widens when the points scatter more than their meters explain', () => {
-    const u = (fit: ReturnType<typeof fitSource>) =>
-      'R' in fit ? Math.hypot(...fit.R.x.sources.values()) : NaN
-    const wild = fitSource(
-      pointsOn(26.4, 0.0117, 0, (i) => (i % 2 ? 0.05 : -0.05)),
-      'A',
-    )
-    expect(u(wild)).toBeGreaterThan(3 * u(fitSource(pointsOn(26.4, 0.0117), 'A')))
+    const u = (points: SupplyPoint[]) => standard(source(fitSupply(points, 'bench').atA).R.x)
+    const wild = bench({ scatter: (i) => (i % 2 ? 0.05 : -0.05) })
+    expect(u(wild)).toBeGreaterThan(3 * u(bench()))
   })
 
   it('does not depend on the order of the points', () => {
-    const points = pointsOn(26.4, 0.0117, 0, (i) => 0.002 * Math.sin(9 * i))
-    const [one, two] = [fitSource(points, 'A'), fitSource([...points].reverse(), 'A')]
-    expect('R' in one && 'R' in two && Math.abs(one.R.x.value - two.R.x.value)).toBeLessThan(1e-12)
+    const points = bench({ scatter: (i) => 0.002 * Math.sin(9 * i) })
+    const [one, two] = [points, [...points].reverse()].map((some) => source(fitSupply(some, 'bench').atA).R.x)
+    expect(Math.abs((one?.value ?? NaN) - (two?.value ?? NaN))).toBeLessThan(1e-12)
+    expect(standard(one ?? exact(NaN)) / standard(two ?? exact(NaN))).toBeCloseTo(1, 9)
   })
 
   it('says what is missing', () => {
-    expect(fitSource(pointsOn(26, 0.01).slice(0, 2), 'A')).toMatchObject({
+    expect(fitSupply(bench().slice(0, 2), 'bench').atA).toMatchObject({
       missing: expect.stringContaining('Three steps') as string,
     })
-    const flat = pointsOn(26, 0.01).map((one) => ({ ...one, I: figure('I', 'A', uncertain(20, 'x', 0.1)) }))
-    expect(fitSource(flat, 'B')).toMatchObject({ missing: expect.stringContaining('too close') as string })
+    const flat = bench().map((one) => ({ ...one, I: figure('I', 'A', uncertain(20, 'x', 0.1)) }))
+    expect(fitSupply(flat, 'bench').atB).toMatchObject({
+      missing: expect.stringContaining('too close') as string,
+    })
   })
 })

@@ -24,6 +24,30 @@ describe('the record of a trial', () => {
     expect(standing([first, better, takeBack(better.id)])).toEqual([first.id])
   })
 
+  it('restores what was taken back when the taking back is taken back, and so on', () => {
+    const first = ladderEntry({ V_B: 25 }, { step })
+    const taken = takeBack(first.id)
+    const restored = takeBack(taken.id)
+    const standing = (entries: Parameters<typeof replay>[1]) =>
+      readingsOf(replay(trialOf(), entries), 'ladder').length
+    expect(standing([first, taken, restored])).toBe(1)
+    expect(standing([restored, taken, first])).toBe(1)
+    expect(standing([first, taken, restored, takeBack(restored.id)])).toBe(0)
+    // Taken back once more, by another: it is away again.
+    expect(standing([first, taken, restored, takeBack(first.id)])).toBe(0)
+    const circle = [{ ...taken, entry: restored.id }, restored]
+    expect(() => standing([first, ...circle])).not.toThrow()
+  })
+
+  it('follows chains of taking back of any length, and many of one, in linear time', () => {
+    const chain = [takeBack(uuid(1))]
+    for (let i = 0; i < 20_001; i++) chain.push(takeBack(chain.at(-1)?.id ?? ''))
+    // An even number of them stands over the first: it counts as never taken back.
+    expect(struckBy(chain).has(uuid(1))).toBe(false)
+    const many = Array.from({ length: 20_000 }, () => takeBack(uuid(1)))
+    expect(struckBy([ladderEntry({ V_B: 25 }, { step }), ...many]).size).toBe(0)
+  })
+
   it('survives corrections that go in a circle', () => {
     const first = ladderEntry({ V_B: 25 }, { step })
     const second = ladderEntry({ V_B: 26 }, { step, replaces: { entry: first.id, why: 'a' } })
@@ -44,6 +68,45 @@ describe('the record of a trial', () => {
       ladderEntry({ V_B: 25 }, { step, replaces: { entry: first.id, why: 'all of one' } }),
     )
     expect(struckBy([first, ...many]).size).toBe(1)
+  })
+
+  it('goes by the clock of the page where the wall clock was set back', () => {
+    const page = uuid(99)
+    const at = (time: string, seconds: number, V_B: number) => ({
+      ...ladderEntry({ V_B }, { step }),
+      at: `2026-03-12T${time}Z`,
+      clock: { page, seconds },
+    })
+    const [first, second, third] = [
+      at('10:00:00', 10, 25),
+      at('09:30:00', 1810, 26),
+      at('09:40:00', 2410, 27),
+    ]
+    const [only] = replay(trialOf(), [third, first, second]).revisions
+    expect(only && readingsOf(only, 'ladder').map((entry) => [entry.id, entry.at])).toEqual([
+      [first.id, '2026-03-12T10:00:00.000Z'],
+      [second.id, '2026-03-12T10:30:00.000Z'],
+      [third.id, '2026-03-12T10:40:00.000Z'],
+    ])
+  })
+
+  it('leaves a jump forward, for a computer that slept makes one, and orders times of unlike precision', () => {
+    const page = uuid(98)
+    const slept = [
+      { ...ladderEntry({ V_B: 25 }, { step }), at: '2026-03-12T10:00:00Z', clock: { page, seconds: 10 } },
+      { ...ladderEntry({ V_B: 26 }, { step }), at: '2026-03-13T08:00:00Z', clock: { page, seconds: 20 } },
+    ]
+    const precise = [
+      { ...ladderEntry({ V_B: 27 }, { step }), at: '2026-03-14T10:00:00.500Z' },
+      { ...ladderEntry({ V_B: 28 }, { step }), at: '2026-03-14T10:00:00Z' },
+    ]
+    const [only] = replay(trialOf(), [...slept, ...precise]).revisions
+    expect(only && readingsOf(only, 'ladder').map(({ at }) => at)).toEqual([
+      '2026-03-12T10:00:00.000Z',
+      '2026-03-13T08:00:00.000Z',
+      '2026-03-14T10:00:00.000Z',
+      '2026-03-14T10:00:00.500Z',
+    ])
   })
 
   it('is the very same while nothing of a revision changed, and another when something did', () => {

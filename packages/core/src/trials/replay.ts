@@ -2,6 +2,7 @@ import type { Entry, ReadingKind, Revision, Trial } from '@even-watt/contract'
 import { remembering } from '../remember'
 import type { RevisionRecord, TrialRecord } from './record'
 import { struckBy } from './strike'
+import { inTime } from './times'
 
 interface Gathered {
   readonly standing: Map<ReadingKind, Entry[]>
@@ -33,8 +34,7 @@ export function replay(trial: Trial, entries: readonly Entry[]): TrialRecord {
   const kept = new Map<string, string>()
   const whole = gathered()
   const revisions = new Map(trial.revisions.map(({ number }) => [number, gathered()]))
-  const ordered = [...entries].sort((a, b) => (a.at === b.at ? (a.id < b.id ? -1 : 1) : a.at < b.at ? -1 : 1))
-  for (const entry of ordered) {
+  for (const entry of inTime(entries)) {
     if (entry.kind === 'keep') kept.set(`${entry.entry}|${entry.oddity}`, entry.why)
     const here = revisions.get(entry.revision)
     if (struckWhy.has(entry.id)) here?.struck.push(entry)

@@ -37,7 +37,7 @@ const heatColour = { cool: 'var(--plum)', warm: 'var(--ochre)', hot: 'var(--madd
 
 /** The power path as it stands on the bench: bank left, unit right, both conductors element by element between them. */
 export function RigDrawing({ rig, unit, meters, losses, marked, selected, onSelect, edit }: Props) {
-  const [holder, available] = useWidth<HTMLDivElement>(700)
+  const [holder, available = 700] = useWidth<HTMLDivElement>()
   const drawing = layOut(rig, available)
   const svg = useRef<SVGSVGElement>(null)
   const [drag, setDrag] = useState<{ from: Spot; x: number; y: number; moved: boolean }>()

@@ -6,6 +6,8 @@ import { safeParse } from 'zod/mini'
 import { api } from '../../api/api'
 import type { FieldsProps } from '../../ui/DocumentEditor'
 import { TextField } from '../../ui/form'
+import { UndoRedo } from '../../ui/UndoRedo'
+import { useHistory } from '../../ui/useHistory'
 import { LoadSlider } from '../atOnce/LoadSlider'
 import { useSlidLoad } from '../atOnce/useSlidLoad'
 import { hungMeters } from '../drawing/hung'
@@ -43,6 +45,9 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
     )
     return read.success ? read.data : undefined
   }, [values])
+  const history = useHistory(values, (before) =>
+    form.reset(before, { keepDefaultValues: true, keepErrors: true }),
+  )
   const promised = useMemo(() => rig && promisedSupply(rig), [rig])
   const load = useSlidLoad(promised, rig ? bankNominal(rig.bank) : 12)
   const { current, later } = load
@@ -141,6 +146,7 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
           Drag to reorder, or <span className="kbd">Alt</span> with the arrows;{' '}
           <span className="kbd">Enter</span> opens, <span className="kbd">Delete</span> removes.
         </p>
+        <UndoRedo {...history} />
         <Remarks remarks={remarks} name={(at) => nameAt(values, at)} />
       </section>
       {(spot ?? battery) && (

@@ -1,6 +1,7 @@
 import { Survey } from '@even-watt/contract'
 import { placed } from '@even-watt/core'
 import { dcMeters } from '../../meters/dcMeters'
+import { CaptureForm } from '../../trials/CaptureForm'
 import { useCaptureForm } from '../../trials/useCaptureForm'
 import { useTrial } from '../../trials/useTrial'
 import { SelectField, TextField } from '../../ui/form'
@@ -12,7 +13,8 @@ export function SurveyForm() {
   const { rig, meters } = analysis.record.revision
   const { voltmeters, ammeters, usual } = dcMeters(rig, meters)
   const elements = placed(rig)
-  const { form, field, submit, errorAt } = useCaptureForm({
+  const state = useCaptureForm({
+    what: 'survey',
     start: {
       method: 'across',
       voltmeter: usual.voltmeter,
@@ -38,12 +40,12 @@ export function SurveyForm() {
     },
     entry: (reading) => ({ kind: 'survey', reading }),
   })
+  const { form, field, errorAt } = state
   const across = form.watch('method') !== 'points'
   if (!elements.length)
     return <p>This rig has no element between posts and terminals: draw its path first.</p>
   return (
-    <form noValidate onSubmit={(event) => void submit(event)} className="no-print mt-5">
-      <h2>Add a survey</h2>
+    <CaptureForm title="Add a survey" state={state}>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <SelectField
           label="How"
@@ -84,9 +86,6 @@ export function SurveyForm() {
         <TextField label="Note" {...field('note')} className="col-span-full" />
       </div>
       {errorAt('readings') && <Notice kind="problem">{errorAt('readings')}</Notice>}
-      <button type="submit" className="action action-main mt-3">
-        Capture
-      </button>
-    </form>
+    </CaptureForm>
   )
 }

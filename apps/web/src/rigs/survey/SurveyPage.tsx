@@ -46,7 +46,7 @@ export function SurveyPage() {
           that warms up gets worse: stop, let it cool, remake it.
         </Notice>
       ))}
-      <SurveyForm key={`${analysis.record.revision.number} ${surveys.length}`} />
+      <SurveyForm key={analysis.record.revision.number} />
       <TakingBack entry={takingBack} what="this survey" onDone={() => setTakingBack(undefined)} />
     </>
   )

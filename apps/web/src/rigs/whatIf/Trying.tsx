@@ -9,9 +9,9 @@ import {
   viewSupply,
 } from '@even-watt/core'
 import { useMemo, useState } from 'react'
-import { v7 } from 'uuid'
-import { capture } from '../../outbox/outbox'
+import { capture } from '../../outbox/capture'
 import { useTrial } from '../../trials/useTrial'
+import { answer } from '../../ui/answers'
 import { Notice } from '../../ui/Notice'
 import { useUnitQuestion } from '../atOnce/useUnitQuestion'
 import { ChangeRig } from '../ChangeRig'
@@ -37,15 +37,12 @@ export function Trying() {
   const keep = () => {
     if (!predicted) return
     const headroom = viewSupply(predicted.rigAfter, predicted.after, question)?.toAlarm.outputPower
-    void capture(trial.id, [
-      {
-        id: v7(),
-        revision: number,
-        at: new Date().toISOString(),
-        kind: 'prediction',
-        reading: keepPrediction(changes, words, predicted.steps, headroom),
-      },
-    ])
+    capture(trial.id, {
+      revision: number,
+      kind: 'prediction',
+      reading: keepPrediction(changes, words, predicted.steps, headroom),
+    })
+    answer('The prediction is kept.')
     setChanges([])
   }
   const last = trial.revisions.at(-1)

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef } from 'react'
 import { saveFile } from '../saveFile'
 import { useTheme } from '../theme'
 import { exportChart, init, type ChartOption, type ECharts, type ExportKind } from './engine'
+import { followsAfter, whenHandRests } from './handRests'
 import { chartTheme, type ChartTheme } from './theme'
 
 export interface ChartProps {
@@ -12,13 +13,20 @@ export interface ChartProps {
   readonly height: number
   readonly build: (theme: ChartTheme) => ChartOption
   readonly onPick?: ((key: string) => void) | undefined
+  /** Drawn at once, wherever it stands: on a page made to be printed. */
+  readonly eager?: boolean
 }
 
-/** ms without a change after which a chart follows. */
-const handRests = 250
-
 /** One chart: drawn in both themes, followed in width, exportable as SVG and PNG. */
-export default function Chart({ title, description, fileName, height, build, onPick }: ChartProps) {
+export default function Chart({
+  title,
+  description,
+  fileName,
+  height,
+  build,
+  onPick,
+  eager = false,
+}: ChartProps) {
   const theme = useTheme()
   const holder = useRef<HTMLDivElement>(null)
   const chart = useRef<ECharts | undefined>(undefined)
@@ -52,14 +60,13 @@ export default function Chart({ title, description, fileName, height, build, onP
       chart.current?.setOption({ animation: false, ...option }, { notMerge: true })
       drawn.current = true
     }
-    if (!drawn.current) {
+    if (eager && !drawn.current) {
       draw()
       return undefined
     }
-    // Drawing a long ladder anew takes a while: it waits until the hand rests.
-    const waiting = setTimeout(draw, handRests)
-    return () => clearTimeout(waiting)
-  }, [option])
+    // Drawing a long ladder takes a while.
+    return whenHandRests(draw, drawn.current ? followsAfter : 0)
+  }, [option, eager])
 
   const save = async (kind: ExportKind) => {
     saveFile(await exportChart(option, kind, colours.ground), `${fileName}.${kind}`)

@@ -1,16 +1,12 @@
 import { lazy, Suspense, useRef } from 'react'
+import { Guarded } from '../Guarded'
 import { useNear } from '../useNear'
 import type { ChartProps } from './Chart'
 
 const Chart = lazy(() => import('./Chart'))
 
-interface Props extends ChartProps {
-  /** Drawn at once, wherever it stands: on a page made to be printed. */
-  readonly eager?: boolean
-}
-
 /** The chart engine is loaded when the first chart comes near the window; its room is kept meanwhile. */
-export function LazyChart({ eager = false, ...props }: Props) {
+export function LazyChart({ eager = false, ...props }: ChartProps) {
   const place = useRef<HTMLDivElement>(null)
   const near = useNear(place, eager)
   const room = (
@@ -21,9 +17,11 @@ export function LazyChart({ eager = false, ...props }: Props) {
   return (
     <div ref={place} className="min-w-0">
       {near ? (
-        <Suspense fallback={room}>
-          <Chart {...props} />
-        </Suspense>
+        <Guarded what={`“${props.title}”`}>
+          <Suspense fallback={room}>
+            <Chart {...props} eager={eager} />
+          </Suspense>
+        </Guarded>
       ) : (
         room
       )}

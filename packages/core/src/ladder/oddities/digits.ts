@@ -19,21 +19,25 @@ const partner: Partial<Record<Quantity, Quantity>> = { I: 'P_C', P_C: 'I', I_C: 
 function expectedOf(steps: readonly StepFigures[], quantity: Quantity): Map<StepFigures, number> {
   const mate = partner[quantity]
   const scaleOf = (step: StepFigures) => (mate ? value(step, mate) : 1)
-  const sorted = steps
-    .flatMap((step) => {
-      const [x, y] = [value(step, quantity), scaleOf(step)]
-      return x !== undefined && y !== undefined && y !== 0 ? [{ step, ratio: x / y }] : []
-    })
-    .sort((p, q) => p.ratio - q.ratio)
-  const others = sorted.length - 1
+  const scales = new Map<StepFigures, number>()
+  const ratios: number[] = []
+  for (const step of steps) {
+    const read = value(step, quantity)
+    const scale = scaleOf(step)
+    if (read === undefined || !scale) continue
+    scales.set(step, scale)
+    ratios.push(read / scale)
+  }
   const expected = new Map<StepFigures, number>()
+  const others = ratios.length - 1
   if (others < 3) return expected
-  sorted.forEach(({ step }, rank) => {
-    // The median of the others: one place further when this step stands before it.
-    const middle = Math.floor(others / 2)
-    const typical = sorted[rank <= middle ? middle + 1 : middle]?.ratio ?? 0
-    expected.set(step, typical * (scaleOf(step) ?? 1))
-  })
+  const sorted = Float64Array.from(ratios).sort()
+  // The median of the others: one place further when the step itself stands before it.
+  const middle = Math.floor(others / 2)
+  const [median = 0, next = 0] = sorted.subarray(middle, middle + 2)
+  let i = 0
+  for (const [step, scale] of scales)
+    expected.set(step, ((ratios[i++] ?? 0) <= median ? next : median) * scale)
   return expected
 }
 
@@ -89,13 +93,18 @@ const slip = (
 
 /** Where too few other steps make a trend, the plan tells what the outlet should give. */
 const slipsByPlan: Notice = ({ analysis }) => {
-  const byTrend = expectedOf(analysis.ladder.steps, 'P_C')
-  return analysis.ladder.steps.flatMap((step) => {
+  const planned = analysis.ladder.steps.flatMap((step) => {
     const expected = step.step.readings.at(-1)?.reading.expected
     const read = value(step, 'P_C')
-    if (expected === undefined || read === undefined || byTrend.has(step)) return []
-    return slip(analysis.record.revision.number, step, 'P_C', read, expected, 'the plan leads')
+    return expected === undefined || read === undefined ? [] : [{ step, read, expected }]
   })
+  if (!planned.length) return []
+  const byTrend = expectedOf(analysis.ladder.steps, 'P_C')
+  return planned
+    .filter(({ step }) => !byTrend.has(step))
+    .flatMap(({ step, read, expected }) =>
+      slip(analysis.record.revision.number, step, 'P_C', read, expected, 'the plan leads'),
+    )
 }
 
 const slipsByTrend: Notice = ({ analysis }) =>

@@ -1,0 +1,109 @@
+import { mostFile, type EntryOf } from '@even-watt/contract'
+import { recordedOf } from '@even-watt/core'
+import { useState } from 'react'
+import { Struck } from '../trials/Struck'
+import { StageHead } from '../trials/StageHead'
+import { TakingBack } from '../trials/TakingBack'
+import { useTrial } from '../trials/useTrial'
+import { shortDate, shortTime } from '../ui/dates'
+import { Notice } from '../ui/Notice'
+import { attach } from './attach'
+import { sayBytes } from './sayBytes'
+
+/** Photographs and files of the trial: put here, looked at, taken back. */
+export function FilesPage() {
+  const { trial, analysis } = useTrial()
+  const [faults, setFaults] = useState<readonly string[]>([])
+  const [busy, setBusy] = useState(false)
+  const [takingBack, setTakingBack] = useState<string>()
+  const { number: revision } = analysis.record.revision
+  const files = recordedOf(analysis.record, 'file')
+
+  const take = async (chosen: FileList | null) => {
+    setBusy(true)
+    setFaults([])
+    for (const file of [...(chosen ?? [])]) {
+      const why = await attach(trial.id, revision, file)
+      if (why !== undefined) setFaults((before) => [...before, why])
+    }
+    setBusy(false)
+  }
+  return (
+    <>
+      <StageHead />
+      <p className="text-quiet mb-2 max-w-prose">
+        Photographs of the label and the rig, captures, data sheets: up to {sayBytes(mostFile)} each, 1 GB in
+        all. They leave with the trial as one archive.
+      </p>
+      <label className="action action-main no-print inline-block">
+        {busy ? 'Reading …' : 'Attach files'}
+        <input
+          type="file"
+          multiple
+          className="sr-only"
+          disabled={busy}
+          onChange={(event) => {
+            void take(event.target.files)
+            event.target.value = ''
+          }}
+        />
+      </label>{' '}
+      <a className="plain-link" href={`/api/trials/${trial.id}/export.zip`} download>
+        The trial with its files, as one ZIP
+      </a>
+      {faults.map((fault) => (
+        <Notice key={fault} kind="problem">
+          {fault}
+        </Notice>
+      ))}
+      {files.length === 0 ? (
+        <p className="mt-4">No file on this rig yet.</p>
+      ) : (
+        <ul className="mt-4">
+          {files.map((entry) => (
+            <FileLine key={entry.id} entry={entry} onTakeBack={() => setTakingBack(entry.id)} />
+          ))}
+        </ul>
+      )}
+      <TakingBack entry={takingBack} what="this file" onDone={() => setTakingBack(undefined)} />
+    </>
+  )
+}
+
+function FileLine({ entry, onTakeBack }: { entry: EntryOf<'file'>; onTakeBack: () => void }) {
+  const { view, unsent } = useTrial()
+  const { name, size, type, sha256 } = entry.reading
+  const why = view.record.struckWhy.get(entry.id)
+  const waits = unsent.has(entry.id)
+  const address = `/api/blobs/${sha256}?${new URLSearchParams({ type, name }).toString()}`
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-1.5">
+      {type.startsWith('image/') && !waits && why === undefined && (
+        <img src={address} alt="" loading="lazy" className="h-14 w-20 border border-rule object-cover" />
+      )}
+      <span className={`min-w-0 break-words ${why === undefined ? '' : 'line-through opacity-70'}`}>
+        {waits ? (
+          name
+        ) : (
+          <a className="plain-link font-semibold" href={address} target="_blank" rel="noreferrer">
+            {name}
+          </a>
+        )}
+      </span>
+      <span className="text-quiet figures">{sayBytes(size)}</span>
+      <span className="text-quiet">
+        {shortDate(entry.at)} {shortTime(entry.at)}
+      </span>
+      {waits && <span className="text-ochre">▲ unsent</span>}
+      <span className="ml-auto">
+        {why === undefined ? (
+          <button type="button" className="plain-link no-print" onClick={onTakeBack}>
+            Take back
+          </button>
+        ) : (
+          <Struck entry={entry.id} why={why} what={name} />
+        )}
+      </span>
+    </li>
+  )
+}

@@ -1,0 +1,55 @@
+import type { AttachedFile } from '@even-watt/contract'
+import { store } from '../store'
+import { outboxSlice } from './slice'
+import { forgetBytes, keepBytes, readBytes } from './storage'
+
+const { sending } = outboxSlice.actions
+
+/** As the contract has it; written here again, for who sends loads no schema. */
+const partSize = 2 ** 20
+
+/** Bytes of this page, for a browser that keeps nothing. */
+const here = new Map<string, Blob>()
+
+/** Keeps the bytes of a file until the server has them. */
+export async function holdBytes(sha256: string, bytes: Blob): Promise<void> {
+  here.set(sha256, bytes)
+  await keepBytes(sha256, bytes)
+}
+
+export async function dropBytes(sha256: string): Promise<void> {
+  here.delete(sha256)
+  await forgetBytes(sha256)
+}
+
+const partsOf = (size: number) => Math.ceil(size / partSize)
+
+/** Sends the parts that the server does not have yet; resolves with its answer when one fails. */
+export async function sendBytes({ sha256, size, name }: AttachedFile): Promise<Response | undefined> {
+  const address = `/api/blobs/${sha256}`
+  const asked = await fetch(`${address}/state`)
+  if (!asked.ok) return asked
+  const state = (await asked.json()) as { whole: boolean; parts: number[] }
+  if (state.whole) return undefined
+  const bytes = here.get(sha256) ?? (await readBytes(sha256).catch(() => undefined))
+  // Neither here nor there: the entry itself is refused, in a sentence.
+  if (!bytes) return undefined
+  const have = new Set(state.parts)
+  for (let number = 0; number < partsOf(size); number++) {
+    store.dispatch(sending({ name, share: number / partsOf(size) }))
+    if (have.has(number)) continue
+    const from = number * partSize
+    const part = bytes.slice(from, from + partSize)
+    const answer = await fetch(address, {
+      method: 'PUT',
+      body: part,
+      headers: {
+        'Content-Type': 'application/octet-stream',
+        'Content-Range': `bytes ${from}-${from + part.size - 1}/${size}`,
+      },
+    })
+    if (!answer.ok) return answer
+  }
+  store.dispatch(sending(undefined))
+  return undefined
+}

@@ -1,0 +1,63 @@
+import { isOwn, ownSource } from './sources'
+import type { Uncertain } from './uncertain'
+
+/**
+ * Results that are linear in many uncertain inputs, as forms over the inputs' sources (JCGM 102).
+ * `gains` holds ∂result/∂input for each result, in their order. Sources that are one input's own are folded into as
+ * many as there are results (a Cholesky factor of their covariance, named after `name`), so that what follows from
+ * 10,000 readings stays small and keeps its covariance. `scatter` is covariance that no source explains, results ×
+ * results, and is folded in with them.
+ */
+export function linearForms(
+  gains: ReadonlyMap<Uncertain, ArrayLike<number>>,
+  size: number,
+  name: string,
+  scatter?: readonly (readonly number[])[],
+): Map<string, number>[] {
+  const forms = Array.from({ length: size }, () => new Map<string, number>())
+  const folded = Array.from({ length: size }, (_, i) =>
+    Float64Array.from({ length: size }, (_unused, j) => scatter?.[i]?.[j] ?? 0),
+  )
+  for (const [{ sources }, gain] of gains) {
+    let own = 0
+    for (const [source, sensitivity] of sources) {
+      if (isOwn(source)) own += sensitivity ** 2
+      else
+        forms.forEach((form, i) => {
+          const g = gain[i] ?? 0
+          if (g !== 0) form.set(source, (form.get(source) ?? 0) + g * sensitivity)
+        })
+    }
+    if (own > 0)
+      folded.forEach((row, i) => {
+        for (let j = 0; j < size; j++) row[j] = (row[j] ?? 0) + (gain[i] ?? 0) * (gain[j] ?? 0) * own
+      })
+  }
+  const factor = cholesky(folded)
+  forms.forEach((form, i) => {
+    for (let j = 0; j <= i; j++) {
+      const part = factor[i]?.[j] ?? 0
+      if (part !== 0) form.set(ownSource(`fit ${j}`, name), part)
+    }
+  })
+  return forms
+}
+
+/** Lower factor of a positive semi-definite matrix; directions without variance get 0. */
+function cholesky(matrix: readonly Float64Array[]): Float64Array[] {
+  const n = matrix.length
+  const lower = Array.from({ length: n }, () => new Float64Array(n))
+  const at = (rows: readonly Float64Array[], i: number, j: number) => rows[i]?.[j] ?? 0
+  for (let j = 0; j < n; j++) {
+    let diagonal = at(matrix, j, j)
+    for (let k = 0; k < j; k++) diagonal -= at(lower, j, k) ** 2
+    const root = diagonal > 1e-14 * at(matrix, j, j) ? Math.sqrt(diagonal) : 0
+    for (let i = j; i < n; i++) {
+      let rest = at(matrix, i, j)
+      for (let k = 0; k < j; k++) rest -= at(lower, i, k) * at(lower, j, k)
+      const row = lower[i]
+      if (row) row[j] = root > 0 ? rest / root : 0
+    }
+  }
+  return lower
+}
