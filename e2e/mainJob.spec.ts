@@ -142,6 +142,9 @@ test('a trial goes out of one installation and into another, figure for figure',
   const figures = async (base: string) => {
     await page.goto(`${base}/trials/${id}/findings`)
     await expect(page.getByText('is met').or(page.getByText('The peak, near')).first()).toBeVisible()
+    // How the stages stand is worked out while the page rests.
+    await expect(page.getByText('5 of 8 claims decided').first()).toBeVisible()
+    await expect(page.getByText('10.4 W idle').first()).toBeVisible()
     return page.getByRole('main').innerText()
   }
   const before = await figures(demoUrl())

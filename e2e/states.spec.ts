@@ -29,7 +29,7 @@ test('a server that fails is said in words, and is asked again by itself', async
   await expect(page.getByRole('button', { name: 'Try again' })).toBeVisible()
   await page.unroute('**/api/trials?*')
   // It is asked again by itself; nobody needs to press anything.
-  await expect(page.getByRole('link', { name: 'Pellam 900-12 for the marsh hut' }).first()).toBeVisible()
+  await expect(page.getByRole('table', { name: 'All trials' })).toBeVisible()
 })
 
 test('a trial and a unit that are not there are said so', async ({ page }) => {

@@ -19,7 +19,7 @@ command(async ([file]) => {
   const lock = await holdRun(folder)
   const cluster = await startCluster(folder, () => undefined)
   try {
-    const { trials, entries, documents, files } = await restoreInto(cluster, folder, file)
+    const { trials, entries, documents, files } = await restoreInto({ ...cluster, folder }, file)
     await migrate(cluster.url, pino({ level: 'silent' }))
     return `Restored and verified: ${trials} trials, ${entries} entries, ${documents} units, meters, rigs and loads, ${files} files, in ${folder}. Now: npm start`
   } finally {

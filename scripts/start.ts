@@ -1,12 +1,14 @@
 import { createApp } from '@even-watt/server/app'
+import { withUntouchedDemo } from '@even-watt/server/backup/untouched'
 import { databaseAccount } from '@even-watt/server/cluster/account'
 import { startCluster, type Cluster } from '@even-watt/server/cluster/cluster'
 import { prepareFolder } from '@even-watt/server/cluster/folder'
 import { StartError } from '@even-watt/server/cluster/startError'
 import { openFeed } from '@even-watt/server/database/feed'
+import { recall, remember } from '@even-watt/server/database/installation'
 import { migrate } from '@even-watt/server/database/migrate'
 import { createPool } from '@even-watt/server/database/pool'
-import { demoFolder, loadDemo, recall, remember } from '@even-watt/server/demo/load'
+import { demoFolder, loadDemo } from '@even-watt/server/demo/load'
 import { sweepBlobs } from '@even-watt/server/files/blobs'
 import { close, listen, portOf } from '@even-watt/server/listen'
 import { pino } from 'pino'
@@ -69,7 +71,7 @@ async function run(): Promise<void> {
     )
   }
   if (empty) await remember(pool, 'demo', 'declined')
-  else if (demo === undefined) await loadDemo(pool)
+  else if (demo === undefined) await withUntouchedDemo(pool, () => loadDemo(pool))
 
   const swept = () =>
     void sweepBlobs(pool).catch((err: unknown) => log.warn({ err }, 'sweeping files failed'))
@@ -81,7 +83,7 @@ async function run(): Promise<void> {
   const account = own?.cluster.account
   const served = account ? becomeAccount(account, folder, checkout) : checkout
   const server = await listen(
-    createApp({ pool, feed, log, ...served, ...(own ? { backup: own.cluster } : {}) }),
+    createApp({ pool, feed, log, ...served, ...(own ? { backup: { ...own.cluster, folder } } : {}) }),
     host,
     port,
   )

@@ -5,7 +5,8 @@ import { join } from 'node:path'
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
-import type { Ground } from './backup/backup'
+import { gate } from './backup/gate'
+import type { RestoreGround } from './backup/restore'
 import { backupRoutes } from './backup/routes'
 import type { Feed } from './database/feed'
 import { loadDemo } from './demo/load'
@@ -27,8 +28,8 @@ export interface AppOptions {
   readonly web?: string
   /** Folder of the demo, where it is not read from the checkout. */
   readonly demo?: string
-  /** Where PostgreSQL's own programs are, where this installation has a cluster of its own to back up. */
-  readonly backup?: Ground
+  /** The cluster, where this installation has one of its own to back up and to restore into. */
+  readonly backup?: RestoreGround
 }
 
 /** The whole server: API, health, and the built interface. It keeps no state of its own. */
@@ -47,6 +48,9 @@ export function createApp({ pool, feed, log, web, demo, backup }: AppOptions): E
     response.json({ status: 'ok' })
   })
   app.use(headers, guard)
+  const restoring = gate()
+  if (backup) app.use('/api/backup', backupRoutes(backup, restoring))
+  app.use('/api', restoring.handler)
 
   // Routes that take large files read their body themselves.
   const small = express.json({ limit: '1mb' })
@@ -59,7 +63,6 @@ export function createApp({ pool, feed, log, web, demo, backup }: AppOptions): E
   app.use('/api/meters', meterRoutes(pool))
   app.use('/api/rigs', rigRoutes(pool))
   app.use('/api/loads', loadRoutes(pool))
-  if (backup) app.use('/api/backup', backupRoutes(backup))
   app.use('/api/blobs', fileRoutes(pool))
   app.use('/api/trials', trialRoutes(pool, feed))
   app.post('/api/demo', async (_request, response) => {

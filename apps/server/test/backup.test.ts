@@ -6,7 +6,9 @@ import { join } from 'node:path'
 import { createHash, randomUUID as newId } from 'node:crypto'
 import pg from 'pg'
 import { backupTo, restoreFrom, verifyBackup } from '../src/backup/backup'
+import { gate } from '../src/backup/gate'
 import { summaryOf } from '../src/backup/summary'
+import { isUntouched, withUntouchedDemo } from '../src/backup/untouched'
 import { installedPostgres } from '../src/cluster/binaries'
 import { putPart } from '../src/files/blobs'
 import { importTrial } from '../src/trials/exchange'
@@ -23,14 +25,15 @@ afterAll(() => rmSync(folder, { recursive: true }))
 
 const urlOf = (name: string) =>
   Object.assign(new URL(process.env['EVEN_WATT_TEST_DATABASE'] ?? ''), { pathname: name }).href
-/** Works on an empty database of its own. */
-async function onEmpty<T>(work: (url: string) => Promise<T>): Promise<T> {
+const tables = new URL(process.env['EVEN_WATT_TEST_DATABASE'] ?? '').pathname.slice(1)
+/** Works on an empty database of its own; with the tables in it, where it is made after the prepared one. */
+async function onEmpty<T>(work: (url: string) => Promise<T>, template = 'template1'): Promise<T> {
   const name = `restored_${newId().replaceAll('-', '')}`
   const admin = new pg.Client({ connectionString: urlOf('postgres') })
   admin.on('error', () => undefined)
   await admin.connect()
   try {
-    await admin.query(`create database ${name}`)
+    await admin.query(`create database ${name} template ${template}`)
     return await work(urlOf(name))
   } finally {
     await admin.query(`drop database ${name} with (force)`)
@@ -101,6 +104,30 @@ describe('a backup', () => {
     await refused()
   })
 
+  it('of a stranger is restored without a superuser’s rights: a function that reads the server’s files is refused', async () => {
+    const hostile = join(folder, 'hostile.zip')
+    await onEmpty(async (url) => {
+      const client = new pg.Client({ connectionString: url })
+      await client.connect()
+      await client.query("create function peek(text) returns text language internal as 'pg_read_file_all'")
+      await client.end()
+      await backupTo(createWriteStream(hostile), { bin, url })
+    }, tables)
+    const plain = `plain_${newId().replaceAll('-', '')}`
+    const admin = new pg.Client({ connectionString: urlOf('postgres') })
+    await admin.connect()
+    await admin.query(`create role ${plain} login password 'plain'`)
+    await onEmpty(async (url) => {
+      const name = new URL(url).pathname.slice(1)
+      await admin.query(`alter database ${name} owner to ${plain}`)
+      const asPlain = Object.assign(new URL(url), { username: plain, password: 'plain' }).href
+      await expect(restoreFrom(hostile, { bin, url: asPlain })).rejects.toThrow('permission denied')
+      await restoreFrom(file, { bin, url: asPlain })
+    })
+    await admin.query(`drop role ${plain}`)
+    await admin.end()
+  })
+
   it('whose content is not what was summed up is not taken for a restore', async () => {
     await onEmpty(async (url) => {
       await restoreFrom(file, { bin, url })
@@ -117,5 +144,56 @@ describe('a backup', () => {
       expect(after.entries).toBe(before.entries)
       expect(after.hash).not.toBe(before.hash)
     })
+  })
+})
+
+describe('whether an installation may be replaced', () => {
+  it('is so while it holds nothing, or the demo alone, and no longer once anything is captured', async () => {
+    const pool = database.pool()
+    await pool.query('delete from blob')
+    expect(await isUntouched(pool)).toBe(false)
+    await onEmpty(async (url) => {
+      const own = new pg.Pool({ connectionString: url })
+      own.on('error', () => undefined)
+      expect(await isUntouched(own)).toBe(true)
+      await withUntouchedDemo(own, async () => {
+        await importTrial(own, ottrel)
+      })
+      expect(await isUntouched(own)).toBe(true)
+      await appendEntries(own, ottrel.trial.id, [
+        {
+          id: newId(),
+          revision: 1,
+          at: '2026-03-12T09:00:00.000Z',
+          kind: 'motors',
+          reading: { number: 1, load: 'pump', outcome: 'started' },
+        },
+      ])
+      expect(await isUntouched(own)).toBe(false)
+      // The demo loaded beside work does not make it a demo.
+      await withUntouchedDemo(own, () => Promise.resolve())
+      expect(await isUntouched(own)).toBe(false)
+      await own.end()
+    }, tables)
+  })
+
+  it('lets one restore in at a time, and nothing beside it', async () => {
+    const { handler, shutWhile } = gate()
+    const passes = () => {
+      let passed = false
+      try {
+        handler({} as never, {} as never, () => (passed = true))
+      } catch {
+        passed = false
+      }
+      return passed
+    }
+    expect(passes()).toBe(true)
+    await shutWhile(async () => {
+      expect(passes()).toBe(false)
+      await expect(shutWhile(() => Promise.resolve())).rejects.toThrow('restored already')
+    })
+    await expect(shutWhile(() => Promise.reject(new Error('cut')))).rejects.toThrow('cut')
+    expect(passes()).toBe(true)
   })
 })

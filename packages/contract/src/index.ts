@@ -1,3 +1,4 @@
+export * from './backup'
 export * from './conductors'
 export * from './documents'
 export * from './entries'

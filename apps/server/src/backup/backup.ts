@@ -1,3 +1,4 @@
+import { BackupSummary } from '@even-watt/contract'
 import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { createWriteStream } from 'node:fs'
@@ -9,20 +10,22 @@ import { pipeline } from 'node:stream/promises'
 import pg from 'pg'
 import * as yauzl from 'yauzl'
 import { ZipFile } from 'yazl'
+import * as z from 'zod/mini'
 import { StartError } from '../cluster/startError'
-import { summaryOf, type Summary } from './summary'
+import { summaryOf } from './summary'
 
 const format = 'even-watt-backup'
 const manifestName = 'manifest.json'
 const dumpName = 'database.dump'
 
-interface Manifest {
-  readonly format: typeof format
-  readonly madeAt: string
-  readonly summary: Summary
+const Manifest = z.object({
+  format: z.literal(format),
+  madeAt: z.string(),
+  summary: BackupSummary,
   /** SHA-256 of the dump: an archive’s own sums are too weak to be trusted with years of work. */
-  readonly sha256: string
-}
+  sha256: z.string(),
+})
+type Manifest = z.infer<typeof Manifest>
 
 /** Where the programs of PostgreSQL are, and the database. */
 export interface Ground {
@@ -50,7 +53,7 @@ function run(program: string, args: readonly string[]): { output: Readable; done
  * The whole installation, blobs too, as one ZIP, made while it runs: the database as it stood at one moment, and a
  * summary of that moment by which a restore is verified.
  */
-export async function backupTo(output: NodeJS.WritableStream, { bin, url }: Ground): Promise<Summary> {
+export async function backupTo(output: NodeJS.WritableStream, { bin, url }: Ground): Promise<BackupSummary> {
   const client = new pg.Client({ connectionString: url })
   client.on('error', () => undefined)
   await client.connect()
@@ -111,9 +114,9 @@ async function manifestIn(zip: yauzl.ZipFile, entry: yauzl.Entry): Promise<Manif
   if (entry.uncompressedSize > 2 ** 20) throw notOne('its manifest is too large.')
   const chunks: Buffer[] = []
   for await (const chunk of await streamOf(zip, entry)) chunks.push(chunk as Buffer)
-  const manifest = JSON.parse(Buffer.concat(chunks).toString()) as Partial<Manifest>
-  if (manifest.format !== format || !manifest.summary) throw notOne('its manifest is another’s.')
-  return manifest as Manifest
+  const manifest = z.safeParse(Manifest, JSON.parse(Buffer.concat(chunks).toString()))
+  if (!manifest.success) throw notOne('its manifest is another’s.')
+  return manifest.data
 }
 
 /** Reads a backup, checks every byte of it, and hands its dump over as a file. */
@@ -154,7 +157,7 @@ export const verifyBackup = (file: string, { bin }: Pick<Ground, 'bin'>): Promis
  * Restores a backup into an empty database, then works its summary out again: what is not equal to what was backed up
  * is no restore, and is said. `url` is the superuser's.
  */
-export const restoreFrom = (file: string, { bin, url }: Ground): Promise<Summary> =>
+export const restoreFrom = (file: string, { bin, url }: Ground): Promise<BackupSummary> =>
   withDump(file, async (dump, manifest) => {
     const restored = run(join(bin, 'pg_restore'), [
       `--dbname=${url}`,

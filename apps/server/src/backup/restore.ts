@@ -1,14 +1,21 @@
+import type { BackupSummary } from '@even-watt/contract'
 import pg from 'pg'
 import type { Cluster } from '../cluster/cluster'
-import { databaseName, ensureOwnDatabase } from '../cluster/ownDatabase'
+import { databaseName, ensureOwnDatabase, role } from '../cluster/ownDatabase'
 import { StartError } from '../cluster/startError'
 import { restoreFrom } from './backup'
-import type { Summary } from './summary'
+import { isUntouched } from './untouched'
 
 const restoring = 'even_watt_restoring'
 
-async function asAdmin<T>(url: string, work: (client: pg.Client) => Promise<T>): Promise<T> {
+/** The cluster to restore into, and where its data are. */
+export interface RestoreGround extends Pick<Cluster, 'url' | 'adminUrl' | 'bin'> {
+  readonly folder: string
+}
+
+async function on<T>(url: string, work: (client: pg.Client) => Promise<T>): Promise<T> {
   const client = new pg.Client({ connectionString: url })
+  client.on('error', () => undefined)
   await client.connect()
   try {
     return await work(client)
@@ -17,48 +24,42 @@ async function asAdmin<T>(url: string, work: (client: pg.Client) => Promise<T>):
   }
 }
 
-const at = (url: string, database: string) => Object.assign(new URL(url), { pathname: database }).href
-
-/** Whether an installation holds anything of its own. */
-const isUsed = (url: string) =>
-  asAdmin(url, async (client) => {
-    const { rows } = await client.query<{ here: boolean }>(
-      `select to_regclass('public.trial') is not null as here`,
-    )
-    if (!rows[0]?.here) return false
-    const used = await client.query(
-      'select 1 from trial union all select 1 from unit union all select 1 from meter union all select 1 from rig limit 1',
-    )
-    return Boolean(used.rowCount)
-  })
-
 /**
- * Restores a backup into the cluster of a fresh installation: beside first, verified there, and only then in its place.
- * An installation that holds something is left as it is.
+ * Restores a backup into an installation that holds nothing, or the demo as it was loaded: beside first, verified there,
+ * and only then in its place. One that holds something else is left as it is. A stranger's file may hold any SQL, so it
+ * is restored as the application's own role, which may do nothing outside its database.
  */
 export async function restoreInto(
-  { adminUrl, bin }: Cluster,
-  folder: string,
+  { url, adminUrl, bin, folder }: RestoreGround,
   file: string,
-): Promise<Summary> {
-  if (await isUsed(at(adminUrl, databaseName)))
-    throw new StartError(
-      `${folder} holds trials or documents already; nothing was overwritten. Restore into a new folder: EVEN_WATT_DATA=/var/lib/even-watt-2 npm run restore -- ${file}`,
-    )
-  await asAdmin(adminUrl, async (client) => {
-    await client.query(`drop database if exists ${restoring}`)
-    await client.query(`create database ${restoring}`)
+): Promise<BackupSummary> {
+  const refuseUsed = () =>
+    on(url, async (client) => {
+      if (await isUntouched(client)) return
+      throw new StartError(
+        `${folder} holds trials or documents already; nothing was overwritten. Restore into a new folder: EVEN_WATT_DATA=/var/lib/even-watt-2 npm run restore -- even-watt.backup.zip`,
+      )
+    })
+  await refuseUsed()
+  await on(adminUrl, async (client) => {
+    await client.query(`drop database if exists ${restoring} with (force)`)
+    await client.query(`create database ${restoring} owner ${role}`)
   })
   try {
-    const summary = await restoreFrom(file, { bin, url: at(adminUrl, restoring) })
-    await asAdmin(adminUrl, async (client) => {
+    const summary = await restoreFrom(file, {
+      bin,
+      url: Object.assign(new URL(url), { pathname: restoring }).href,
+    })
+    // Something may have been captured while it was read.
+    await refuseUsed()
+    await on(adminUrl, async (client) => {
       await client.query(`drop database ${databaseName} with (force)`)
       await client.query(`alter database ${restoring} rename to ${databaseName}`)
     })
     await ensureOwnDatabase(adminUrl, new URL(adminUrl).password)
     return summary
   } catch (error) {
-    await asAdmin(adminUrl, (client) => client.query(`drop database if exists ${restoring}`))
+    await on(adminUrl, (client) => client.query(`drop database if exists ${restoring} with (force)`))
     throw error
   }
 }

@@ -1,17 +1,9 @@
+import type { BackupSummary } from '@even-watt/contract'
 import type { Queryable } from '../database/pool'
 
-/** What tells whether two installations hold the same: counts, and one hash over all that was captured or attached. */
-export interface Summary {
-  readonly trials: number
-  readonly entries: number
-  readonly documents: number
-  readonly files: number
-  readonly hash: string
-}
-
 /** Works the summary out; hashes are of the stored content itself, in a fixed order. */
-export async function summaryOf(db: Queryable): Promise<Summary> {
-  const { rows } = await db.query<Summary>(`
+export async function summaryOf(db: Queryable): Promise<BackupSummary> {
+  const { rows } = await db.query<BackupSummary>(`
     select
       (select count(*)::int from trial) as trials,
       (select count(*)::int from entry) as entries,

@@ -14,6 +14,7 @@ import {
 } from '@even-watt/contract'
 import type { Pool } from 'pg'
 import * as z from 'zod/mini'
+import { remember } from '../database/installation'
 import { saveDocument, type DocumentTable } from '../documents/documents'
 import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
@@ -42,16 +43,4 @@ export async function loadDemo(pool: Pool, folder = demoFolder): Promise<void> {
 
 function ignoreConflict(error: unknown): void {
   if (!(error instanceof ProblemError) || error.status !== 409) throw error
-}
-
-export async function remember(pool: Pool, key: string, value: string): Promise<void> {
-  await pool.query(
-    'insert into installation (key, value) values ($1, $2) on conflict (key) do update set value = $2',
-    [key, value],
-  )
-}
-
-export async function recall(pool: Pool, key: string): Promise<string | undefined> {
-  const { rows } = await pool.query<{ value: string }>('select value from installation where key = $1', [key])
-  return rows[0]?.value
 }

@@ -46,7 +46,8 @@ function databaseAway(error: unknown): boolean {
       error instanceof Error &&
       /^(Connection terminated|timeout exceeded|Connection ended|Client has encountered)/i.test(error.message)
     )
-  return /^(ECONN|EPIPE|57P|08)/.test(error.code)
+  // 3D000: between the old database and a restored one.
+  return /^(ECONN|EPIPE|57P|08|3D000)/.test(error.code)
 }
 
 function problemOf(error: unknown): ProblemError | undefined {

@@ -1,4 +1,5 @@
 import type {
+  BackupSummary,
   DocumentUses,
   Entry,
   Load,
@@ -132,6 +133,10 @@ export const api = createApi({
     deleteTrial: build.mutation<null, { id: string; title: string }>({
       query: ({ id, title }) => ({ url: `/trials/${id}`, method: 'DELETE', body: { title } }),
       invalidatesTags: ['trials'],
+    }),
+    restoreBackup: build.mutation<BackupSummary, Blob>({
+      // As long as it takes: an hour.
+      query: (body) => ({ url: '/backup', method: 'PUT', body, timeout: 3_600_000 }),
     }),
     startTrial: build.mutation<Trial, NewTrial>({
       query: (body) => ({ url: '/trials', method: 'POST', body }),

@@ -1,4 +1,5 @@
 import { Page } from '../ui/Page'
+import { RestoreBackup } from './RestoreBackup'
 
 /** The whole installation in one file, and how it is had back. */
 export function BackupPage() {
@@ -18,15 +19,7 @@ export function BackupPage() {
       <pre className="figures bg-raised my-2 overflow-x-auto p-2">
         npm run backup -- /media/stick/even-watt.backup.zip
       </pre>
-      <h2 className="mt-4">Having it back</h2>
-      <p className="max-w-prose">
-        On a fresh installation, here or on another machine. What is restored is compared with what was backed
-        up before it is taken over; an installation that holds something is never overwritten.
-      </p>
-      <pre className="figures bg-raised my-2 overflow-x-auto p-2">
-        EVEN_WATT_DATA=/var/lib/even-watt-2 npm run restore -- /media/stick/even-watt.backup.zip{'\n'}
-        EVEN_WATT_DATA=/var/lib/even-watt-2 npm start
-      </pre>
+      <RestoreBackup />
     </Page>
   )
 }
