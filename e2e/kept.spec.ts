@@ -166,7 +166,7 @@ test('one entry that is refused is set aside with why; the others are sent, and 
   await expect(page.getByText('Nothing is set aside')).toBeVisible()
 })
 
-test('a set-aside entry is corrected and captured anew', async ({ page }) => {
+test('of two set-aside entries one is corrected and captured anew, one sent again', async ({ page }) => {
   const trial = await freshTrial(page, 'To correct')
   await open(page, trial, 'ladder')
   let refuse = true
@@ -176,16 +176,25 @@ test('a set-aside entry is corrected and captured anew', async ({ page }) => {
     return route.continue({ postData: JSON.stringify(body.map((entry) => ({ ...entry, revision: 9 }))) })
   })
   await typeStep(page, 'plate', ['26.1', '26.0'])
-  await page.getByText('1 not taken by the server, kept here').click()
-  await expect(page.getByText('names rig revision 9')).toBeVisible()
+  await expect(page.getByText('1 not taken by the server, kept here')).toBeVisible()
+  await typeStep(page, 'rod', ['26.1', '26.0'])
+  await page.getByText('2 not taken by the server, kept here').click()
+  await expect(page.getByText('names rig revision 9').first()).toBeVisible()
   refuse = false
+  const items = page.getByRole('main').locator('section')
+  const holding = async (load: string) => {
+    const first = await items.nth(0).getByRole('textbox').inputValue()
+    return items.nth(first.includes(load) ? 0 : 1)
+  }
+  await (await holding('rod')).getByRole('button', { name: 'Send again' }).click()
+  await expect(items).toHaveCount(1)
   const text = page.getByRole('textbox')
   await text.fill((await text.inputValue()).replace('"plate"', '"plate, corrected"'))
   await page.getByRole('button', { name: 'Capture it as corrected' }).click()
   await expect(page.getByText('Nothing is set aside')).toBeVisible()
   await expect
     .poll(async () => (await entriesOf(page, trial)).map((one) => one.kind === 'ladder' && one.reading.load))
-    .toEqual(['plate, corrected'])
+    .toEqual(['rod', 'plate, corrected'])
 })
 
 test('two browsers on one trial: a reading stands in the other within a second', async ({

@@ -2,6 +2,7 @@ import { TrialSettings, type Problem } from '@even-watt/contract'
 import { useState } from 'react'
 import { parse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
+import { answer } from '../ui/answers'
 import { useTrial } from './useTrial'
 
 /** What may be edited of a trial, without the rest of it. */
@@ -20,6 +21,7 @@ export function useSaveSettings(): {
     try {
       await send({ id: trial.id, editedFrom: trial.version, settings }).unwrap()
       setProblem(undefined)
+      answer('Saved.')
       return true
     } catch (error) {
       setProblem(problemOf(error))
