@@ -83,7 +83,13 @@ async function run(): Promise<void> {
   const account = own?.cluster.account
   const served = account ? becomeAccount(account, folder, checkout) : checkout
   const server = await listen(
-    createApp({ pool, feed, log, ...served, ...(own ? { backup: { ...own.cluster, folder } } : {}) }),
+    createApp({
+      pool,
+      feed,
+      log,
+      ...served,
+      ...(own ? { backup: { ...own.cluster, folder, migrate: () => migrate(databaseUrl, log) } } : {}),
+    }),
     host,
     port,
   )

@@ -6,8 +6,7 @@ import type { Pool } from 'pg'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { gate } from './backup/gate'
-import type { RestoreGround } from './backup/restore'
-import { backupRoutes } from './backup/routes'
+import { backupRoutes, type ServingGround } from './backup/routes'
 import type { Feed } from './database/feed'
 import { loadDemo } from './demo/load'
 import { fileRoutes } from './files/routes'
@@ -29,7 +28,7 @@ export interface AppOptions {
   /** Folder of the demo, where it is not read from the checkout. */
   readonly demo?: string
   /** The cluster, where this installation has one of its own to back up and to restore into. */
-  readonly backup?: RestoreGround
+  readonly backup?: ServingGround
 }
 
 /** The whole server: API, health, and the built interface. It keeps no state of its own. */

@@ -5,7 +5,6 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { StartError } from '../cluster/startError'
-import { migrate } from '../database/migrate'
 import { ProblemError } from '../http/problem'
 import { backupTo } from './backup'
 import type { Gate } from './gate'
@@ -33,8 +32,14 @@ async function withUpload<T>(request: Request, work: (file: string) => Promise<T
 const refused = (error: unknown) =>
   error instanceof StartError ? new ProblemError(422, 'Nothing was restored.', error.message) : error
 
+/** A cluster that is restored into while it serves. */
+export interface ServingGround extends RestoreGround {
+  /** Brings what was restored to the newest form. */
+  readonly migrate: () => Promise<void>
+}
+
 /** The whole installation in one file, made while it runs; and back into one that holds nothing yet. */
-export function backupRoutes(ground: RestoreGround, { shutWhile }: Gate): Router {
+export function backupRoutes(ground: ServingGround, { shutWhile }: Gate): Router {
   const router = Router()
   router.get('/', async (_request, response) => {
     const day = new Date().toISOString().slice(0, 10)
@@ -47,7 +52,7 @@ export function backupRoutes(ground: RestoreGround, { shutWhile }: Gate): Router
         const restored = await restoreInto(ground, file).catch((error: unknown) => {
           throw refused(error)
         })
-        await migrate(ground.url, request.log)
+        await ground.migrate()
         return restored
       }),
     )

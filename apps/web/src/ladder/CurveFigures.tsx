@@ -9,6 +9,7 @@ import {
   peakOf,
   reachesOutside,
   sayClaim,
+  say,
   sayRange,
   scale,
   weightedEfficiency,
@@ -50,14 +51,13 @@ export function CurveFigures({ analysis, rated, duty, dutyEditor }: Props) {
     reachesOutside(fit, loads) ? ['Reaches outside the measured range: extrapolated.'] : []
   const weighted = (weighting: Weighting): Derived => {
     if (!rated) return { missing: 'The unit claims no continuous power, so there is no rating to weigh by.' }
-    const loads = weightings[weighting].map(([fraction]) => fraction * rated)
-    return figure(
-      `η ${weighting}`,
-      '%',
-      'Σ weight · η(share of rating)',
-      weightedEfficiency(fit, weighting, rated),
-      outside(loads),
-    )
+    const x = weightedEfficiency(fit, weighting, rated)
+    const [lowest, highest] = [weightings[weighting][0][0] * rated, rated]
+    return x
+      ? figure(`η ${weighting}`, '%', 'Σ weight · η(share of rating)', x)
+      : {
+          missing: `It needs steps from ${say(lowest, 'W')} to ${say(highest, 'W')}; measured are ${say(fit.low, 'W')} to ${say(fit.high, 'W')}.`,
+        }
   }
   return (
     <div className="grid gap-x-8 gap-y-2 text-[0.97rem] md:grid-cols-2">
@@ -74,14 +74,14 @@ export function CurveFigures({ analysis, rated, duty, dutyEditor }: Props) {
         </Row>
         {claim && <Row words="Claim">{sayRange(fit, claimValue(claim), sayClaim(claim))}</Row>}
         <Row words="European">
-          <Weighted of={weighted('European')} />
+          <Fig of={weighted('European')} withUnit />
         </Row>
         <Row words="Californian">
-          <Weighted of={weighted('Californian')} />
+          <Fig of={weighted('Californian')} withUnit />
         </Row>
         <Row words="Duty">
           {duty.length ? (
-            <Weighted
+            <Duty
               of={figure(
                 'η_duty',
                 '%',
@@ -101,7 +101,7 @@ export function CurveFigures({ analysis, rated, duty, dutyEditor }: Props) {
   )
 }
 
-function Weighted({ of }: { of: Derived }) {
+function Duty({ of }: { of: Derived }) {
   const extrapolated = isFigure(of) && of.working.notes.length > 0
   return (
     <>
@@ -120,7 +120,7 @@ type MakeFigure = (
 ) => Derived
 
 function Terms({ fit, figure }: { fit: LossFit; figure: MakeFigure }) {
-  const formula = 'generalised least squares of P_unit_loss against S'
+  const formula = 'weighted least squares of P_unit_loss against S'
   return (
     <div>
       <p>

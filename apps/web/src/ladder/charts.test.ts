@@ -27,9 +27,12 @@ describe('the efficiency chart', () => {
       (point) => point.itemStyle.color === 'ink',
     )
     expect(chosen.map((point) => point.key)).toEqual([second.ladder.steps[3]?.step.id])
-    expect(seriesOf(option).find((series) => series.type === 'custom')?.data).toHaveLength(
-      second.ladder.steps.length,
-    )
+    // One bar with all that is uncertain, one inside it without what the readings have in common.
+    const bars = seriesOf(option).find((series) => series.type === 'custom')?.data as number[][]
+    expect(bars).toHaveLength(2 * second.ladder.steps.length)
+    const height = (inner: number) =>
+      bars.filter((bar) => bar[3] === inner).map(([, low = 0, high = 0]) => high - low)
+    height(1).forEach((within, i) => expect(within).toBeLessThan(height(0)[i] ?? 0))
   })
 
   it('draws both revisions over each other, the system dashed, the claim dotted', () => {

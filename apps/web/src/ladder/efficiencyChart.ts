@@ -1,12 +1,15 @@
 import {
+  coverage,
   efficiencyAt,
   expanded,
   hasFit,
+  independent,
   isFigure,
   peakOf,
   type Analysis,
   type Derived,
   type LossFit,
+  type Uncertain,
 } from '@even-watt/core'
 import { axis } from '../ui/chart/axis'
 import type {
@@ -34,6 +37,9 @@ const percent = (x: number) => x * 100
 const curve = (fit: LossFit, from: number, to: number): Point[] =>
   loadsBetween(fit, from, to).map((P) => [P, percent(efficiencyAt(fit, P).value)])
 
+/** Half the inner band: what bends a curve and tells steps apart, without the factors common to all readings. */
+const innerHalf = (x: Uncertain): number => coverage * independent(x)
+
 interface Wanted {
   readonly analyses: readonly Analysis[]
   readonly chosen: Analysis
@@ -43,8 +49,8 @@ interface Wanted {
 }
 
 /**
- * Efficiency against output watts: the chosen revision with its band, points and error bars; the others drawn over
- * it as plain lines; the system dashed in copper; dotted beyond the measured range.
+ * Efficiency against output watts: the chosen revision with its bands, points and error bars (the inner ones without
+ * what the readings have in common); without a curve its points joined; the others drawn over it as plain lines; the system dashed in copper; dotted beyond the measured range.
  */
 export function efficiencyChart(
   { analyses, chosen, chosenStep, claim }: Wanted,
@@ -74,16 +80,24 @@ export function efficiencyChart(
 
   if (hasFit(fit)) {
     const inside = loadsBetween(fit, fit.low, fit.high).map((P) => [P, efficiencyAt(fit, P)] as const)
-    series.push(
+    const band = (stack: string, half: (eta: Uncertain) => number, opacity: number) => [
       line(
-        inside.map(([P, eta]) => [P, percent(eta.value - expanded(eta))]),
-        { stack: 'band', lineStyle: { opacity: 0 } },
+        inside.map(([P, eta]) => [P, percent(eta.value - half(eta))]),
+        { stack, lineStyle: { opacity: 0 } },
       ),
       line(
-        inside.map(([P, eta]) => [P, percent(2 * expanded(eta))]),
-        { stack: 'band', lineStyle: { opacity: 0 }, areaStyle: { color: theme.petrolSoft, opacity: 0.7 } },
+        inside.map(([P, eta]) => [P, percent(2 * half(eta))]),
+        { stack, lineStyle: { opacity: 0 }, areaStyle: { color: theme.petrolSoft, opacity } },
       ),
-    )
+    ]
+    series.push(...band('all parts', expanded, 0.5), ...band('independent parts', innerHalf, 1))
+  } else {
+    const read = chosen.ladder.steps
+      .flatMap(({ P_C, eta_unit }): Point[] =>
+        isFigure(P_C) && isFigure(eta_unit) ? [[P_C.x.value, percent(eta_unit.x.value)]] : [],
+      )
+      .sort(([a], [b]) => a - b)
+    series.push(line(read, { lineStyle: { color: theme.petrol, width: 1, type: 'dotted' } }))
   }
   for (const analysis of analyses) {
     if (hasFit(analysis.ladder.systemFit)) {
@@ -205,7 +219,12 @@ const escapeText = (text: string) => text.replace(/[&<>"']/g, (character) => `&#
 function errorBars(analysis: Analysis, theme: ChartTheme): CustomSeriesOption {
   const bar = (P: Derived, eta: Derived) =>
     isFigure(P) && isFigure(eta)
-      ? [[P.x.value, percent(eta.x.value - expanded(eta.x)), percent(eta.x.value + expanded(eta.x))]]
+      ? [expanded(eta.x), innerHalf(eta.x)].map((half, inner) => [
+          P.x.value,
+          percent(eta.x.value - half),
+          percent(eta.x.value + half),
+          inner,
+        ])
       : []
   return {
     type: 'custom',
@@ -219,7 +238,11 @@ function errorBars(analysis: Analysis, theme: ChartTheme): CustomSeriesOption {
       const high = tools.coord([tools.value(0), tools.value(2)])
       const [x = 0, y1 = 0] = low
       const [, y2 = 0] = high
-      return { type: 'line', shape: { x1: x, y1, x2: x, y2 }, style: { stroke: theme.ink, lineWidth: 1.2 } }
+      return {
+        type: 'line',
+        shape: { x1: x, y1, x2: x, y2 },
+        style: { stroke: theme.ink, lineWidth: tools.value(3) ? 3 : 1.2 },
+      }
     },
   }
 }

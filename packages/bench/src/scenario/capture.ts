@@ -15,6 +15,13 @@ import { kindOf, type LoadModel } from '../loads/law'
 import { instrument, show, type Instrument } from '../meters/instrument'
 import { seeded, type Random } from '../random'
 
+/** What is restless about a bench: the meters’ last digits, in counts, and its loads, as a share of their watts. */
+export interface Unrest {
+  readonly counts: number
+  /** At most, between the readings of the input and those of the output. */
+  readonly drift: number
+}
+
 /** The stand-in bench with its meters hung up: takes readings as a tester would. */
 export class BenchHand {
   private readonly random: Random
@@ -22,7 +29,12 @@ export class BenchHand {
   private clock: number
   private position = 0
 
-  constructor(seed: number, meters: readonly StoredMeter[], startsAt: string) {
+  constructor(
+    seed: number,
+    meters: readonly StoredMeter[],
+    startsAt: string,
+    private readonly unrest: Unrest = { counts: 0.2, drift: 0 },
+  ) {
     this.random = seeded(seed)
     this.instruments = new Map(meters.map((meter) => [meter.id, instrument(meter, this.random)]))
     this.clock = Date.parse(startsAt)
@@ -215,6 +227,7 @@ export class BenchHand {
     rig: StoredRig,
     as: (quantity: Assignable) => Quantity | undefined,
   ): Value[] {
+    const drifted = 1 + (this.unrest.drift ? this.unrest.drift * this.random.signed() : 0)
     return rig.assignments.flatMap((assignment, i): Value[] => {
       const quantity = as(assignment.quantity)
       if (!quantity || quantity === 'T') return []
@@ -222,7 +235,12 @@ export class BenchHand {
       return [
         {
           quantity,
-          value: this.shown(assignment.meter, quantity, truth[quantity], bench),
+          value: this.shown(
+            assignment.meter,
+            quantity,
+            truth[quantity] * (quantity === 'P_C' || quantity === 'I_C' ? drifted : 1),
+            bench,
+          ),
           grade: 'measured',
           meter: assignment.meter,
           at,
@@ -234,7 +252,10 @@ export class BenchHand {
   private shown(meter: string, quantity: Quantity, truth: number, bench: BenchModel): number {
     const hung = this.instruments.get(meter)
     if (!hung) throw new Error(`No such meter on the bench: ${meter}`)
-    return show(hung, quantityData[quantity].reads, truth, bench.unit, { random: this.random, counts: 0.2 })
+    return show(hung, quantityData[quantity].reads, truth, bench.unit, {
+      random: this.random,
+      counts: this.unrest.counts,
+    })
   }
 }
 

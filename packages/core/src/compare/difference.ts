@@ -1,4 +1,4 @@
-import { efficiencyAt, fitTogether, hasFit, type LossCurve } from '../ladder'
+import { efficiencyAt, type LossFit } from '../ladder'
 import { expanded, subtract, type Uncertain } from '../meters'
 
 export interface Difference {
@@ -14,12 +14,6 @@ export function differenceOf(first: Uncertain, second: Uncertain): Difference {
   return { x, significant: Math.abs(x.value) > expanded(x) }
 }
 
-/**
- * Difference of two units' efficiency at one load, W, from curves fitted together. Undefined when either has too
- * few steps for a curve.
- */
-export function efficiencyDifference(first: LossCurve, second: LossCurve, P: number): Difference | undefined {
-  const [one, two] = fitTogether([first, second])
-  if (!one || !two || !hasFit(one) || !hasFit(two)) return undefined
-  return differenceOf(efficiencyAt(one, P), efficiencyAt(two, P))
-}
+/** Difference of two curves' efficiency at one load, W: the factors of the meters they share cancel by their names. */
+export const efficiencyDifference = (first: LossFit, second: LossFit, P: number): Difference =>
+  differenceOf(efficiencyAt(first, P), efficiencyAt(second, P))

@@ -4,6 +4,7 @@ import {
   contradict,
   exact,
   expanded,
+  flicker,
   measured,
   normalisedError,
   ownSource,
@@ -113,7 +114,8 @@ function valueOf(
 ): Uncertain {
   const mean = values.reduce((sum, value) => sum + value, 0) / values.length
   const range = meter && rangeFor(meter.ranges, quantityData[quantity].reads, mean)
-  if (meter && range) return measured({ values, spread }, meter.id, range, quantity, where)
+  if (meter && range)
+    return measured({ values, spread: spread || flicker(range.count) }, meter.id, range, quantity, where)
   if (!spread) return exact(mean)
   return { value: mean, sources: new Map([[ownSource(quantity, where), spread / Math.sqrt(values.length)]]) }
 }

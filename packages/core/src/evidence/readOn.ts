@@ -1,10 +1,10 @@
 import type { Revision } from '@even-watt/contract'
 import type { Figure } from '../figures'
-import { exact, measured, rangeFor, rounding, type Uncertain } from '../meters'
+import { exact, flicker, measured, rangeFor, type Uncertain } from '../meters'
 
 /**
  * One value, read once on one meter, as a figure; without a meter its uncertainty is not known. Read only once, its
- * last digit may have flickered: a count of settling spread stands beside the rounding.
+ * last digit may have flickered: that stands beside the rounding.
  */
 export function readOn(
   symbol: string,
@@ -19,7 +19,7 @@ export function readOn(
   const range = meter && rangeFor(meter.ranges, unit === 'V' ? 'DC voltage' : 'DC current', value)
   const x: Uncertain =
     meter && range
-      ? measured({ values: [value], spread: rounding(range.count) }, meter.id, range, symbol, where)
+      ? measured({ values: [value], spread: flicker(range.count) }, meter.id, range, symbol, where)
       : exact(value)
   return {
     symbol,

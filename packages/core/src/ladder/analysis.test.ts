@@ -88,7 +88,8 @@ describe('the analysis of one revision', () => {
     )?.P_C
     const own = (figure: typeof alone) =>
       figure && isFigure(figure) && [...figure.x.sources].find(([source]) => source.startsWith('own|'))?.[1]
-    expect(own(alone)).toBeCloseTo(1 / Math.sqrt(12), 9)
+    // Once: rounding, and a last digit that may have flickered.
+    expect(own(alone)).toBeCloseTo(Math.hypot(1 / Math.sqrt(12), 0.5), 9)
     expect(own(beside)).toBeCloseTo(Math.hypot(1 / Math.sqrt(12), 4), 9)
   })
 })

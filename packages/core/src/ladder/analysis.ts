@@ -1,10 +1,10 @@
-import { isFigure, type Derived } from '../figures'
-import { exact } from '../meters'
+import { isFigure, type Derived, type Figure } from '../figures'
+import { exact, type Uncertain } from '../meters'
 import { remembering } from '../remember'
 import { scopeOf, type Analysis } from '../trials'
 import type { FanState } from './fan'
-import { fitLoss, type LossCurve, type LossFit } from './lossFit'
-import type { LossPoint } from './lossPoint'
+import { fitLoss, type LossFit } from './lossFit'
+import { scatterOfLoss, type LossPoint } from './lossPoint'
 import { deriveStep, type StepContext, type StepFigures } from './step'
 import { stepsOf, type Step } from './steps'
 
@@ -15,8 +15,6 @@ export interface LadderAnalysis {
   /** Every step as it was recorded, those too of which no reading stands. */
   readonly recorded: readonly Step[]
   readonly steps: readonly StepFigures[]
-  /** Input watts lost in the unit, measured: what its curve is fitted to. */
-  readonly unitCurve: LossCurve
   /** The unit alone, from B to C. */
   readonly unitFit: LossFit | { missing: string }
   /** With its leads, from A to C. */
@@ -58,19 +56,14 @@ export function analyseLadder({ record, evidence, noLoad }: Analysis): LadderAna
   const steps = recorded
     .filter(({ readings }) => readings.length)
     .map((step) => sameFigures(step, parts, () => deriveStep(step, context)))
-  const curve = (loss: (step: StepFigures) => Derived, what: string): LossCurve => ({
-    name: `${what}|${scope}`,
-    points: lossPoints(noLoad.on.P_idle, steps, loss),
-  })
-  const unitCurve = curve((step) => step.P_loss, 'unit')
-  const systemCurve = curve((step) => step.P_systemLoss, 'system')
+  const fit = (loss: (step: StepFigures) => Derived, what: string) =>
+    fitLoss(lossPoints(noLoad.on.P_idle, steps, loss), `${what}|${scope}`)
   return {
     context,
     recorded,
     steps,
-    unitCurve,
-    unitFit: fitLoss(unitCurve.points, unitCurve.name),
-    systemFit: fitLoss(systemCurve.points, systemCurve.name),
+    unitFit: fit((step) => step.P_loss, 'unit'),
+    systemFit: fit((step) => step.P_systemLoss, 'system'),
   }
 }
 
@@ -81,11 +74,13 @@ function lossPoints(
   lossOf: (step: StepFigures) => Derived,
 ): LossPoint[] {
   const points: LossPoint[] = []
-  if (isFigure(idle) && idle.grade === 'measured') points.push({ key: 'idle', S: exact(0), loss: idle.x })
+  const add = (key: string, S: Uncertain, { x }: Figure, fan?: FanState) =>
+    points.push({ key, S, loss: x, scatter: scatterOfLoss(x.value), fan })
+  if (isFigure(idle) && idle.grade === 'measured') add('idle', exact(0), idle)
   for (const step of steps) {
     const loss = lossOf(step)
     if (!isFigure(loss) || !isFigure(step.S) || loss.grade !== 'measured') continue
-    points.push({ key: step.step.id, S: step.S.x, loss: loss.x, fan: fanOf(step) })
+    add(step.step.id, step.S.x, loss, fanOf(step))
   }
   return points
 }

@@ -1,32 +1,37 @@
 import fc from 'fast-check'
-import { exact, expanded, uncertain } from '../meters'
+import { exact, expanded, subtract, uncertain } from '../meters'
 import {
   dutyEfficiency,
   efficiencyAt,
   fitLoss,
-  fitTogether,
   hasFit,
   lossAt,
   peakOf,
   rangeAbove,
   weightedEfficiency,
   weightings,
-  type LossCurve,
   type LossFit,
+  type LossPoint,
 } from '.'
 
 const loads = [0, 70, 140, 350, 700, 1050, 1400]
 
-const curveOf = (name: string, p0: number, p1: number, p2: number, scale = 1): LossCurve => ({
+interface Curve {
+  readonly name: string
+  readonly points: readonly LossPoint[]
+}
+
+const curveOf = (name: string, p0: number, p1: number, p2: number, scale = 1): Curve => ({
   name,
   points: loads.map((S) => ({
     key: `${S}`,
     S: exact(S * scale),
     loss: uncertain(p0 + p1 * S * scale + p2 * (S * scale) ** 2, `own|loss|${name} ${S}`, 0.02),
+    scatter: 0,
   })),
 })
 
-const fitted = (curve: LossCurve): LossFit => {
+const fitted = (curve: Curve): LossFit => {
   const fit = fitLoss(curve.points, curve.name)
   if (!hasFit(fit)) throw new Error(fit.missing)
   return fit
@@ -93,7 +98,7 @@ describe('the curve, whatever its terms', () => {
         ({ p0, p1, p2 }, weighting) => {
           const fit = fitted(curveOf('a', p0, p1, p2))
           const points = weightings[weighting].map(([fraction]) => efficiencyAt(fit, fraction * 1400).value)
-          const weighted = weightedEfficiency(fit, weighting, 1400).value
+          const weighted = weightedEfficiency(fit, weighting, 1400)?.value ?? 0
           expect(weighted).toBeGreaterThanOrEqual(Math.min(...points) - 1e-12)
           expect(weighted).toBeLessThanOrEqual(Math.max(...points) + 1e-12)
         },
@@ -130,10 +135,10 @@ describe('the curve, whatever its terms', () => {
   })
 })
 
-describe('curves fitted together', () => {
-  const shared = (curve: LossCurve, factor: number): LossCurve => ({
-    ...curve,
-    points: curve.points.map((point) => ({
+describe('the difference of two curves', () => {
+  const shared = ({ name, points }: Curve, factor: number): Curve => ({
+    name,
+    points: points.map((point) => ({
       ...point,
       loss: {
         value: point.loss.value + factor * 0.01 * point.S.value,
@@ -142,39 +147,19 @@ describe('curves fitted together', () => {
     })),
   })
 
-  it('are the same as fitted alone when they share no meter', () => {
-    const [a, b] = [curveOf('a', 10.4, 0.021, 3.1e-5), curveOf('b', 8.5, 0.018, 3e-5)]
-    const [one, two] = fitTogether([a, b])
-    if (!one || !two || !hasFit(one) || !hasFit(two)) throw new Error('no fit')
-    for (const [together, alone] of [
-      [one, fitted(a)],
-      [two, fitted(b)],
-    ] as const) {
-      expect(efficiencyAt(together, 500).value).toBeCloseTo(efficiencyAt(alone, 500).value, 9)
-      expect(expanded(efficiencyAt(together, 500))).toBeCloseTo(expanded(efficiencyAt(alone, 500)), 9)
-    }
+  it('is known far better than either where they share a meter, whatever its error', () => {
+    const [a, b] = [
+      fitted(shared(curveOf('a', 10.4, 0.021, 3.1e-5), 1)),
+      fitted(shared(curveOf('b', 8.5, 0.018, 3e-5), 1)),
+    ]
+    const apart = subtract(lossAt(a, 700), lossAt(b, 700))
+    expect(apart.value).toBeCloseTo(10.4 - 8.5 + (0.021 - 0.018) * 700 + (3.1e-5 - 3e-5) * 490000, 6)
+    expect(expanded(apart)).toBeLessThan(0.01 * expanded(lossAt(a, 700)))
   })
 
-  it('know their difference better than each alone, and do not care which comes first', () => {
-    const [a, b] = [shared(curveOf('a', 10.4, 0.021, 3.1e-5), 1), shared(curveOf('b', 8.5, 0.018, 3e-5), 1)]
-    const apart = (first: LossCurve, second: LossCurve) => {
-      const [one, two] = fitTogether([first, second])
-      if (!one || !two || !hasFit(one) || !hasFit(two)) throw new Error('no fit')
-      return lossAt(one, 700).value - lossAt(two, 700).value
-    }
-    expect(apart(a, b)).toBeCloseTo(10.4 - 8.5 + (0.021 - 0.018) * 700 + (3.1e-5 - 3e-5) * 490000, 2)
-    expect(apart(a, b)).toBeCloseTo(-apart(b, a), 6)
-  })
-
-  it('leave out a curve with too few points, and fit the other', () => {
-    const few = {
-      ...curveOf('few', 10, 0.02, 3e-5),
-      points: curveOf('few', 10, 0.02, 3e-5).points.slice(0, 3),
-    }
-    const [one, two] = fitTogether([few, curveOf('b', 8.5, 0.018, 3e-5)])
-    expect(one).toEqual({ missing: 'No curve yet: 1 more loaded step with input and output power needed.' })
-    expect(two && hasFit(two) && two.p0.value).toBeCloseTo(8.5, 5)
-    expect(fitTogether([few]).length).toBe(1)
-    expect(fitTogether([])).toEqual([])
+  it('is known no better where they share none', () => {
+    const [a, b] = [fitted(curveOf('a', 10.4, 0.021, 3.1e-5)), fitted(curveOf('b', 8.5, 0.018, 3e-5))]
+    const apart = subtract(lossAt(a, 700), lossAt(b, 700))
+    expect(expanded(apart)).toBeCloseTo(Math.hypot(expanded(lossAt(a, 700)), expanded(lossAt(b, 700))), 9)
   })
 })

@@ -1,4 +1,4 @@
-import { combine, exact, methodSource, scale, type Uncertain } from '../meters'
+import { combine, exact, methodSource, scale, sumOf, type Uncertain } from '../meters'
 import { statesAt, type FanState, type Regime } from './fan'
 import type { LossFit } from './lossFit'
 
@@ -145,15 +145,17 @@ export const weightings = {
 
 export type Weighting = keyof typeof weightings
 
-/** Σ w·η(fraction × rated). rated > 0, W. */
-export function weightedEfficiency(fit: LossFit, weighting: Weighting, rated: number): Uncertain {
-  const parts = weightings[weighting].map(([fraction, weight]) =>
-    scale(efficiencyAt(fit, fraction * rated), weight),
+/** Σ w·η(fraction × rated), rated > 0, W; undefined where a weight lies outside the measured range. */
+export function weightedEfficiency(fit: LossFit, weighting: Weighting, rated: number): Uncertain | undefined {
+  const weights = weightings[weighting]
+  if (
+    reachesOutside(
+      fit,
+      weights.map(([fraction]) => fraction * rated),
+    )
   )
-  return combine(
-    parts.reduce((sum, part) => sum + part.value, 0),
-    parts.map((part) => [part, 1] as const),
-  )
+    return undefined
+  return sumOf(weights.map(([fraction, weight]) => scale(efficiencyAt(fit, fraction * rated), weight)))
 }
 
 /**

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { exact, expanded, standard, uncertain, type Uncertain } from '../meters'
+import { exact, expanded, independent, standard, uncertain, type Uncertain } from '../meters'
 import {
   dutyEfficiency,
   efficiencyAt,
@@ -9,6 +9,7 @@ import {
   peakOf,
   rangeAbove,
   reachesOutside,
+  scatterOfLoss,
   weightedEfficiency,
   type FanState,
   type LossFit,
@@ -30,6 +31,7 @@ const pointsOn = (
     key: String(S),
     S: exact(S),
     loss: own(p0 + p1 * S + p2 * S ** 2 + (S >= fanFrom ? fan : 0), String(S)),
+    scatter: 0,
     fan: S >= fanFrom ? 'on' : 'off',
   }))
 
@@ -68,8 +70,10 @@ describe('loss fit', () => {
 
   it('gives the worked European, Californian and duty figures', () => {
     const fit = fitted(pointsOn(10.4, 0.021, 3.1e-5, ladder))
-    expect(100 * weightedEfficiency(fit, 'European', 1400).value).toBeCloseTo(93.69, 2)
-    expect(100 * weightedEfficiency(fit, 'Californian', 1400).value).toBeCloseTo(94.02, 2)
+    expect(100 * (weightedEfficiency(fit, 'European', 1400)?.value ?? 0)).toBeCloseTo(93.69, 2)
+    expect(100 * (weightedEfficiency(fit, 'Californian', 1400)?.value ?? 0)).toBeCloseTo(94.02, 2)
+    // A rating beyond what was measured has no such figure.
+    expect(weightedEfficiency(fit, 'European', 1500)).toBeUndefined()
     const duty = [
       { hours: 18, load: 0 },
       { hours: 4, load: 90 },
@@ -114,46 +118,119 @@ describe('loss fit', () => {
     expect(hasFit(fitLoss(pointsOn(10, 0.02, 3e-5, [350, 350, 350, 700]), 'x'))).toBe(false)
   })
 
-  it('holds a term at 0 rather than below, says so, and keeps the wider band', () => {
-    // The loss falls with load between idle and the rest: a negative linear term without the bound.
-    const points = pointsOn(10, -0.01, 4e-5, ladder)
-    const fit = fitted(points)
-    expect(fit.atBound).toEqual(['linear term p1'])
-    expect(fit.p1.value).toBe(0)
-    expect(standard(fit.p1)).toBeGreaterThan(0)
+  it('holds a square term at 0 rather than below, says so, and keeps the wider band', () => {
+    const scattered = pointsOn(20, 0.06, -1e-6, ladder).map((point) => ({ ...point, scatter: 3 }))
+    const fit = fitted(scattered)
+    expect(fit.atBound).toEqual(['square term p2'])
+    expect(fit.p2.value).toBe(0)
+    expect(standard(fit.p2)).toBeGreaterThan(0)
     expect(fit.notes.join()).toContain('Held at 0')
   })
 
-  it('does not let a common meter factor bend the curve', () => {
-    // Output watts read 1 % high throughout: the loss is 1 % of P too small, as the source says it may be.
-    const points = pointsOn(10.4, 0.021, 3.1e-5, ladder).map((point) => ({
+  it('lets the proportional part fall below 0, for a common factor adds to it, and says that none is shown', () => {
+    const fit = fitted(pointsOn(10, -0.004, 3.1e-5, ladder))
+    expect(fit.p1.value).toBeCloseTo(-0.004, 6)
+    expect(fit.notes).toEqual(['No part in proportion to the load is shown.'])
+    expect(fitted(pointsOn(10, 0.02, 3.1e-5, ladder)).notes).toEqual([])
+  })
+
+  /** Output watts that may be read 1 % wrong throughout, by a factor all points share. */
+  const onOneWattmeter = (points: readonly LossPoint[], error: number) =>
+    points.map((point) => ({
       ...point,
       loss: {
-        value: point.loss.value - 0.01 * point.S.value,
+        value: point.loss.value + error * point.S.value,
         sources: new Map([...point.loss.sources, ['spec|wattmeter|w', -0.01 * point.S.value]]),
       },
     }))
-    const fit = fitted(points)
-    expect(fit.p2.value).toBeCloseTo(3.1e-5, 7)
-    expect(fit.p0.value).toBeCloseTo(10.4, 2)
+
+  it('carries a common factor to the level only: neither idle, nor the bend, nor the inner band know of it', () => {
+    const fit = fitted(onOneWattmeter(pointsOn(10.4, 0.021, 3.1e-5, ladder), -0.01))
+    expect(fit.p2.value).toBeCloseTo(3.1e-5, 9)
+    expect(fit.p0.value).toBeCloseTo(10.4, 6)
+    expect(fit.p1.value).toBeCloseTo(0.011, 9)
+    const eta = efficiencyAt(fit, 700)
     // The level is known to that factor, and the truth lies inside the band.
-    expect(Math.abs(efficiencyAt(fit, 700).value - 700 / (700 + 10.4 + 14.7 + 15.19))).toBeLessThan(
-      expanded(efficiencyAt(fit, 700)),
+    expect(Math.abs(eta.value - 700 / (700 + 10.4 + 14.7 + 15.19))).toBeLessThan(expanded(eta))
+    expect(2 * independent(eta)).toBeLessThan(0.01 * expanded(eta))
+  })
+
+  it('draws no curve through readings that no such loss gives, rather than one that leaves them', () => {
+    // The worked ladder that an estimate of the common factors drew at 98.2, 94.9 and 92.4 %.
+    const read = [
+      [0, 4],
+      [305.3, 305.3 / 0.893 - 305.3],
+      [902.4, 902.4 / 0.915 - 902.4],
+      [1395.6, 1395.6 / 0.882 - 1395.6],
+    ] as const
+    const fit = fitLoss(
+      read.map(([S, loss]) => ({
+        key: String(S),
+        S: uncertain(S, 'spec|wattmeter|w', 0.01 * S),
+        loss: {
+          value: loss,
+          sources: new Map([
+            ['spec|wattmeter|w', -0.01 * S],
+            ['spec|ammeter|a', 0.02 * (S + loss)],
+            [`own|loss|${S}`, 0.003 * (S + loss)],
+          ]),
+        },
+        scatter: scatterOfLoss(loss),
+      })),
+      'test',
     )
+    expect(hasFit(fit)).toBe(false)
+  })
+
+  it('widens with what the points scatter beyond what they should', () => {
+    const wobble = (by: number) =>
+      fitted(
+        pointsOn(10.4, 0.021, 3.1e-5, [...ladder, 250, 500, 900, 1200]).map((point, i) => ({
+          ...point,
+          scatter: 1,
+          loss: own(point.loss.value + (i % 2 ? by : -by), point.key),
+        })),
+      )
+    const [calm, rough] = [wobble(0.5), wobble(2)]
+    expect(rough.misfit).toBeGreaterThan(2)
+    expect(standard(rough.p1) / standard(calm.p1)).toBeCloseTo(rough.misfit, 6)
+  })
+
+  it('draws no curve where the points lie far off, and names the one that is to blame', () => {
+    const off = (keys: readonly string[], by: number) =>
+      fitLoss(
+        pointsOn(10.4, 0.021, 3.1e-5, [...ladder, 250, 500, 900, 1200]).map((point, i) =>
+          keys.includes(point.key)
+            ? { ...point, loss: own(point.loss.value + (i % 2 ? by : -by), point.key) }
+            : point,
+        ),
+        'test',
+      )
+    const said = (fit: ReturnType<typeof fitLoss>) => (hasFit(fit) ? 'a curve' : fit.missing)
+    expect(said(off(['700'], 2))).toMatch(/^No curve: .* Read 700 W again: without that one/)
+    expect(said(off(['70', '140', '700', '1050', '250', '1200'], 3))).toContain('repeat it in one go')
   })
 
   it('offers a point that lies over three times its own uncertainty off', () => {
-    const points = pointsOn(10.4, 0.021, 3.1e-5, [...ladder, 250, 500, 900, 1200]).map((point) =>
-      point.key === '700' ? { ...point, loss: own(point.loss.value + 0.2, '700') } : point,
-    )
+    const points = pointsOn(10.4, 0.021, 3.1e-5, [...ladder, 250, 500, 900, 1200]).map((point) => ({
+      ...point,
+      loss: own(point.loss.value + (point.key === '700' ? 0.06 : 0), point.key),
+    }))
     expect(
       fitted(points)
         .residuals.filter((residual) => residual.offered)
         .map((residual) => residual.key),
-    ).toContain('700')
+    ).toEqual(['700'])
     expect(fitted(pointsOn(10.4, 0.021, 3.1e-5, ladder)).residuals.some((residual) => residual.offered)).toBe(
       false,
     )
+  })
+
+  it('drops a fan that shows nothing, with the stretches that would hide the peak', () => {
+    const fit = fitted(pointsOn(10.4, 0.021, 3.1e-5, ladder, 500, 0))
+    expect(fit.fan.size).toBe(0)
+    expect(fit.regimes).toHaveLength(1)
+    expect(peakOf(fit)?.P.value).toBeCloseTo(579, 0)
   })
 
   it('leaves the fan out when there are too few steps to tell it apart', () => {
@@ -199,7 +276,7 @@ describe('loss fit', () => {
 
   it('fills the state of a fan that was not noted from the step below', () => {
     const states: (FanState | undefined)[] = [undefined, 'off', undefined, 'on', undefined, 'on', 'on']
-    const points = pointsOn(10, 0.02, 3e-5, ladder).map((point, i) => ({ ...point, fan: states[i] }))
+    const points = pointsOn(10, 0.02, 3e-5, ladder, 350, 3).map((point, i) => ({ ...point, fan: states[i] }))
     expect(fitted(points).regimes.map((regime) => regime.states)).toEqual([['off'], ['off', 'on'], ['on']])
   })
 })

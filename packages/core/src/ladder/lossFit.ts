@@ -1,15 +1,9 @@
-import type { Uncertain } from '../meters'
-import { fanSeen, regimesOf, type FanState, type Regime } from './fan'
+import { linearForms, standard, type Uncertain } from '../meters'
+import type { FanState, Regime } from './fan'
 import type { LossPoint } from './lossPoint'
-import {
-  dot,
-  termForms,
-  nonNegative,
-  sharedSources,
-  solve,
-  type LossRow,
-  type LossSolution,
-} from './lossSystem'
+import { planOf } from './lossPlan'
+import { isBeyond, ownVariance, solveLoss, type LossSystem } from './lossSystem'
+import { misfitOf } from './misfit'
 
 export interface LossFit {
   /** Tells the sources of this fit from those of others. */
@@ -26,177 +20,98 @@ export interface LossFit {
   /** Measured range of S, VA. */
   readonly low: number
   readonly high: number
-  /** Observed minus fitted, with the independent standard uncertainty of the point. */
-  readonly residuals: readonly { key: string; residual: number; u: number; offered: boolean }[]
+  /** √(χ²/dof): how far the points lie off, in their own scatter. 0 where no point is to spare. */
+  readonly misfit: number
+  readonly residuals: readonly LossResidual[]
   readonly notes: readonly string[]
 }
 
-/** Loaded points needed for a curve. */
-const leastLoaded = 3
-
-/** Points of one curve, and the name that tells its sources from those of others. */
-export interface LossCurve {
-  readonly name: string
-  readonly points: readonly LossPoint[]
+/** Observed minus fitted, W, with the independent standard uncertainty of the point. */
+export interface LossResidual {
+  readonly key: string
+  /** Output, VA. */
+  readonly S: number
+  readonly residual: number
+  readonly u: number
+  /** Over three times what it should be: offered for re-reading. */
+  readonly offered: boolean
 }
 
-type MaybeFit = LossFit | { readonly missing: string }
-
 /**
- * Fits P_loss = p0 + p1·S + p2·S² (+ a constant for each further fan state), all ≥ 0, by generalised least
- * squares (docs/method/ladder.md). Sources that several points share, such as a meter's factor, are nuisance parameters
- * with a unit-variance prior, so that the bias of a meter does not bend the curve. The terms come back as
- * linear forms over the same sources: bands, weights and differences keep their covariance.
+ * Fits P_loss = p0 + p1·S + p2·S² (+ a constant for each further fan state) to what the meters read, by weighted linear
+ * least squares with the independent parts of the readings and their scatter only; p0, p2 ≥ 0. What the points scatter
+ * more than that widens all by √(χ²/dof). The meters' common factors are then carried through the fit, by their names,
+ * so bands, figures and differences of curves keep their covariance (docs/method/ladder.md). Estimating those factors
+ * from the fit instead would let the curve leave its points.
  *
- * Points may come in any order. Fewer than three different loaded points: no fit, and what is missing. While a
- * bound is active the band stays that of the free fit, which is the wider one.
+ * Points may come in any order. Fewer than three different loaded points, or points that no such curve fits: no fit,
+ * and what is missing or to be repeated. A fan term that is 0 within 2u goes. While a bound is active the band stays
+ * that of the free fit, which is the wider one.
  */
-export const fitLoss = (points: readonly LossPoint[], name: string): MaybeFit =>
-  fitTogether([{ name, points }])[0] ?? { missing: 'No curve.' }
-
-/**
- * Fits several curves with the factors of their common meters held in common: both curves then speak of the same
- * meter, and their difference is known as well as it can be (docs/method/ladder.md). A curve with too few points is
- * left out and says so.
- */
-export function fitTogether(curves: readonly LossCurve[]): MaybeFit[] {
-  const plans = curves.map(planOf)
-  const ready = plans.filter(isPlan)
-  if (!ready.length) return plans.flatMap((plan) => (isPlan(plan) ? [] : [plan]))
-  const shared = sharedSources(ready.flatMap((plan) => plan.sorted))
-  const size = ready.reduce((sum, plan) => sum + plan.size, 0)
-  let offset = 0
-  const blocks = ready.map((plan) => {
-    const block = { plan, offset }
-    offset += plan.size
-    return block
+export function fitLoss(points: readonly LossPoint[], name: string): LossFit | { readonly missing: string } {
+  const plan = planOf(points)
+  if ('missing' in plan) return plan
+  const system = solveLoss(plan, points)
+  const misfit = misfitOf(system, (fewer) => {
+    const left = planOf(fewer)
+    return 'missing' in left ? undefined : solveLoss(left, fewer)
   })
-  const rows = blocks.flatMap(({ plan, offset: at }) =>
-    plan.sorted.map((point): LossRow => {
-      const x = new Array<number>(size).fill(0)
-      plan.columns(point).forEach((value, i) => (x[at + i] = value))
-      return { point, x, slopeAt: at, top: plan.top }
-    }),
-  )
-  const first = solve(rows, size, shared, undefined)
-  const free = solve(rows, size, shared, first.theta)
-  const feasible = free.theta.slice(0, size).every((value) => value >= 0)
-  const bounded = feasible
-    ? { theta: free.theta, held: new Set<number>() }
-    : nonNegative(free.normal, free.right, size)
-  const forms = termForms(free, rows, size, curves.map((curve) => curve.name).join('+'))
-  const fits = new Map(
-    blocks.map(({ plan, offset: at }) => [
-      plan,
-      fitOf(plan, at, { rows, shared, size, free, bounded, forms }),
+  return misfit ? { missing: misfit } : fitOf(system, name)
+}
+
+/** The terms of a solved curve, back in watts per VA, with all that is uncertain about them. */
+function fitOf(system: LossSystem, name: string): LossFit {
+  const { plan, free, kept, held, errors, variances, residuals, chi } = system
+  const { top, states, sorted } = plan
+  const size = 3 + states.length
+  const wider = Math.max(1, chi) ** 2
+  const gains = new Map<Uncertain, readonly number[]>(
+    sorted.map((point, r) => [
+      { value: point.loss.value, sources: errors[r] ?? new Map() },
+      free.gains[r] ?? [],
     ]),
   )
-  return plans.map((plan) => (isPlan(plan) ? (fits.get(plan) ?? { missing: 'No curve.' }) : plan))
-}
-
-/** How one curve enters the system: its points in order, its fan, and its columns. */
-interface Plan {
-  readonly name: string
-  readonly sorted: readonly LossPoint[]
-  readonly low: number
-  readonly top: number
-  readonly regimes: readonly Regime[]
-  readonly states: readonly FanState[]
-  readonly size: number
-  readonly notes: readonly string[]
-  readonly columns: (point: LossPoint) => number[]
-}
-
-const isPlan = (plan: Plan | { missing: string }): plan is Plan => 'sorted' in plan
-
-function planOf({ name, points }: LossCurve): Plan | { missing: string } {
-  const sorted = [...points].sort((a, b) => a.S.value - b.S.value)
-  const top = sorted.at(-1)?.S.value ?? 0
-  const loaded = sorted.filter((point) => point.S.value > 0.01 * top)
-  const distinct = loaded.filter(
-    (point, i) => i === 0 || point.S.value - (loaded[i - 1]?.S.value ?? 0) > 0.01 * top,
-  ).length
-  if (distinct < leastLoaded) {
-    const more = leastLoaded - distinct
-    return {
-      missing: `No curve yet: ${more} more loaded step${more > 1 ? 's' : ''} with input and output power needed.`,
-    }
-  }
-  const seen = fanSeen(sorted)
-  const regimes = regimesOf(sorted, seen)
-  const base = regimes[0]?.states[0]
-  const others = [...new Set(seen.values())].filter(
-    (state) => state !== undefined && state !== base,
-  ) as FanState[]
-  const told = sorted.length >= 3 + others.length
-  const states = told ? others : []
-  return {
-    name,
-    sorted,
-    low: loaded[0]?.S.value ?? 0,
-    top,
-    regimes,
-    states,
-    size: 3 + states.length,
-    notes: told ? [] : ['Too few steps to tell the fan from the rest: no fan term.'],
-    columns: (point) => {
-      const share = point.S.value / top
-      return [1, share, share ** 2, ...states.map((state) => (seen.get(point) === state ? 1 : 0))]
-    },
-  }
-}
-
-interface System {
-  readonly rows: readonly LossRow[]
-  readonly shared: readonly string[]
-  readonly size: number
-  readonly free: LossSolution
-  readonly bounded: { theta: readonly number[]; held: ReadonlySet<number> }
-  readonly forms: readonly ReadonlyMap<string, number>[]
-}
-
-/** Takes one curve's terms out of the solved system, back in watts per VA. */
-function fitOf(plan: Plan, at: number, { rows, shared, size, free, bounded, forms }: System): LossFit {
-  const scales = [1, 1 / plan.top, 1 / plan.top ** 2, ...plan.states.map(() => 1)]
+  // What is independent in each point beside its own sources: its scatter, and what the points show beyond.
+  const extra = sorted.map((_, r) => (variances[r] ?? 0) * wider - ownVariance(errors[r]))
+  const scatter = Array.from({ length: size }, (_, i) =>
+    Array.from({ length: size }, (_unused, j) =>
+      free.gains.reduce((sum, gain, r) => sum + (gain[i] ?? 0) * (gain[j] ?? 0) * (extra[r] ?? 0), 0),
+    ),
+  )
+  const forms = linearForms(gains, size, name, scatter)
+  const scales = [1, 1 / top, 1 / top ** 2]
   const term = (i: number): Uncertain => {
     const scale = scales[i] ?? 1
     return {
-      value: (bounded.theta[at + i] ?? 0) * scale,
-      sources: new Map([...(forms[at + i] ?? [])].map(([source, s]) => [source, s * scale])),
+      value: (kept.theta[i] ?? 0) * scale,
+      sources: new Map([...(forms[i] ?? [])].map(([source, s]) => [source, s * scale])),
     }
   }
-  const names = [
-    'idle term p0',
-    'linear term p1',
-    'square term p2',
-    ...plan.states.map((state) => `fan ${state}`),
-  ]
-  const atBound = names.filter((_, i) => bounded.held.has(at + i))
-  const residuals = rows.flatMap((row, r) => {
-    if (row.slopeAt !== at) return []
-    const detail = free.rows[r]
-    const nuisance = shared.reduce(
-      (sum, _, k) => sum + (detail?.shared[k] ?? 0) * (bounded.theta[size + k] ?? 0),
-      0,
-    )
-    const residual = row.point.loss.value - dot(row.x, bounded.theta) - nuisance
-    const u = Math.sqrt(detail?.variance ?? 0)
-    return [{ key: row.point.key, residual, u, offered: Math.abs(residual) > 3 * u }]
-  })
+  const names = ['idle term p0', 'linear term p1', 'square term p2']
+  const atBound = names.filter((_, i) => held.includes(i))
+  const p1 = term(1)
   return {
-    name: plan.name,
+    name,
     p0: term(0),
-    p1: term(1),
+    p1,
     p2: term(2),
-    fan: new Map(plan.states.map((state, i) => [state, term(3 + i)])),
+    fan: new Map(states.map((state, i) => [state, term(3 + i)])),
     regimes: plan.regimes,
     atBound,
     low: plan.low,
-    high: plan.top,
-    residuals,
+    high: top,
+    misfit: chi,
+    residuals: sorted.map(({ key, S }, r) => ({
+      key,
+      S: S.value,
+      residual: residuals[r] ?? 0,
+      u: Math.sqrt(variances[r] ?? 0),
+      offered: isBeyond(system, r),
+    })),
     notes: [
       ...plan.notes,
       ...(atBound.length ? [`Held at 0: ${atBound.join(', ')}. The band is that of the free fit.`] : []),
+      ...(p1.value < 2 * standard(p1) ? ['No part in proportion to the load is shown.'] : []),
     ],
   }
 }

@@ -70,14 +70,14 @@ describe('one step, whatever was read', () => {
     )
   })
 
-  it('is the same read once, or twice the same', () => {
+  it('is the same read once, or twice the same, and known no worse then', () => {
     fc.assert(
       fc.property(reading, (read) => {
         const step = uuid(66)
         const once = only([ladderEntry(valuesOf(read), { step })])
         const twice = only([ladderEntry(valuesOf(read), { step }), ladderEntry(valuesOf(read), { step })])
         expect(at(twice.eta_unit)).toBeCloseTo(at(once.eta_unit), 12)
-        expect(u(twice.eta_unit)).toBeCloseTo(u(once.eta_unit), 12)
+        expect(u(twice.eta_unit)).toBeLessThanOrEqual(u(once.eta_unit))
       }),
       { numRuns: 30 },
     )

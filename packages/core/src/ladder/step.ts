@@ -13,6 +13,7 @@ import {
   divide,
   methodSource,
   multiply,
+  ownSource,
   powerAboveBandwidth,
   rectangular,
   subtract,
@@ -81,15 +82,16 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
   )
   // An efficiency that follows from an assumed one would say nothing.
   const unmetered = isFigure(read.I) && !isFigure(metered) ? { missing: noAmmeter } : undefined
+  const together = (input: Uncertain) => readByHand(input, step.readings.length, where)
   const loss = (symbol: string, input: Derived) =>
     unmetered ??
     whenKnown([input, P_C], ([p, out]) =>
-      derive(symbol, 'W', `${p.symbol} − P_C`, [p, out], subtract(p.x, out.x)),
+      derive(symbol, 'W', `${p.symbol} − P_C`, [p, out], subtract(together(p.x), out.x)),
     )
   const efficiency = (symbol: string, input: Derived) =>
     unmetered ??
     whenKnown([P_C, input], ([out, p]) =>
-      derive(symbol, '%', `P_C / ${p.symbol}`, [out, p], divide(out.x, p.x)),
+      derive(symbol, '%', `P_C / ${p.symbol}`, [out, p], divide(out.x, together(p.x))),
     )
   const P_path = ripple
     ? whenKnown([P_A, P_B], ([a, b]) => derive('P_path', 'W', 'P_A − P_B', [a, b], subtract(a.x, b.x)))
@@ -139,6 +141,24 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     ),
   }
 }
+
+/** Share by which input and output differ when instruments are read one after another, and the mains and loads drift. */
+const handShare = 0.003
+
+/** Readings of one step that show by themselves how they scatter. */
+const telling = 3
+
+/**
+ * Input watts as they stand beside output watts read by hand a moment later (docs/method/ladder.md): 0.3 % of them, less
+ * by √N; nothing where three or more readings show their own spread, which they carry already.
+ */
+const readByHand = (input: Uncertain, readings: number, where: string): Uncertain =>
+  readings >= telling
+    ? input
+    : combine(input.value, [
+        [input, 1],
+        [uncertain(0, ownSource('by hand', where), (handShare * input.value) / Math.sqrt(readings)), 1],
+      ])
 
 const noAmmeter = 'The input current is assumed, not read: a DC ammeter is needed.'
 

@@ -12,6 +12,9 @@ export const rectangular = (half: number): number => half / Math.sqrt(3)
 /** Standard uncertainty left by rounding to one count. */
 export const rounding = (count: number): number => count / Math.sqrt(12)
 
+/** Standard uncertainty of a last digit that flickered, or had not settled, while it was read only once. */
+export const flicker = (count: number): number => count / 2
+
 /**
  * The range an autoranging meter takes for x: the smallest that reads the quantity and holds |x|;
  * the largest when none holds it. Undefined when the meter does not read the quantity.

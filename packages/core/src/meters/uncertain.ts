@@ -1,3 +1,5 @@
+import { isOwn } from './sources'
+
 /**
  * A value as a linear form over independent sources of error, each of unit variance (JCGM 100, docs/method/meters.md).
  * `sources` maps the name of a source to ∂x/∂source, in the unit of x; the square sum of its entries is u².
@@ -72,6 +74,13 @@ export const divide = (x: Uncertain, y: Uncertain): Uncertain =>
 export function standard(x: Uncertain): number {
   let sum = 0
   for (const sensitivity of x.sources.values()) sum += sensitivity ** 2
+  return Math.sqrt(sum)
+}
+
+/** Standard uncertainty by the sources of single readings only: what bends a curve, and what a difference keeps. */
+export function independent(x: Uncertain): number {
+  let sum = 0
+  for (const [source, sensitivity] of x.sources) if (isOwn(source)) sum += sensitivity ** 2
   return Math.sqrt(sum)
 }
 

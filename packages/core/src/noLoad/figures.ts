@@ -52,7 +52,13 @@ function deriveNoLoad(record: RevisionRecord, mode: 'on' | 'search', spreads: Sp
   const P_idle = whenKnown([read.V_B, I_idle], ([v, i]) =>
     derive('P_idle', 'W', 'V_B·I', [v, i], multiply(v.x, i.x)),
   )
-  return { read, I_idle, P_idle, ...costs(P_idle, revision), weak: weakness(I_idle, readings, revision) }
+  return {
+    read,
+    I_idle,
+    P_idle,
+    ...costs(P_idle, revision),
+    weak: weakness(I_idle, readings, revision),
+  }
 }
 
 function costs(
