@@ -23,9 +23,11 @@ function judgeClaim(
   return { claim, revision, ...judges[claim.quantity]({ claim, analysis, settings, limiter }) }
 }
 
+const decided = ({ outcome }: Finding) => outcome !== 'not tested' && outcome !== 'not shown'
+
 /**
- * All claims of the unit against all revisions of its rig. The newest revision with evidence stands; what
- * earlier ones said is kept beside it.
+ * All claims of the unit against all revisions of its rig. The newest revision that decides stands: a smaller test on a
+ * later one takes nothing back. What the others said is kept beside it.
  */
 export function findAll(
   analyses: readonly Analysis[],
@@ -35,7 +37,7 @@ export function findAll(
   return claims.flatMap((claim) => {
     const findings = analyses.map((analysis) => judgeClaim(claim, analysis, settings))
     const tested = findings.filter((finding) => finding.outcome !== 'not tested')
-    const standing = tested.at(-1) ?? findings.at(-1)
+    const standing = findings.filter(decided).at(-1) ?? tested.at(-1) ?? findings.at(-1)
     if (!standing) return []
     return [{ claim, standing, earlier: tested.filter((finding) => finding !== standing) }]
   })

@@ -225,3 +225,12 @@ export const cleanLadder = (
       { load: `load of ${P} W` },
     )
   })
+
+export const motorEntry = (
+  reading: Partial<EntryOf<'motors'>['reading']> = {},
+  revision = 1,
+): EntryOf<'motors'> => ({
+  ...base(revision),
+  kind: 'motors',
+  reading: { number: 1, load: 'pump', outcome: 'started', ...reading },
+})

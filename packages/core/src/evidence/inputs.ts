@@ -1,5 +1,5 @@
-import type { Quantity, Revision, StoredMeter, Value } from '@even-watt/contract'
-import { worstGrade, type Derived, type Missing } from '../figures'
+import { grades, type Quantity, type Revision, type StoredMeter, type Value } from '@even-watt/contract'
+import type { Derived, Missing, Refusal } from '../figures'
 import {
   contradict,
   exact,
@@ -11,7 +11,7 @@ import {
   rangeFor,
   type Uncertain,
 } from '../meters'
-import { unfitOnWave, type Unfit } from './fitness'
+import type { Gate } from './gate'
 import { quantities, quantityData } from './quantities'
 import { append, spreadKey, type ReadingValues, type Spreads } from './spreads'
 
@@ -25,10 +25,16 @@ const notRead = Object.fromEntries(
   quantities.map((quantity) => [quantity, { missing: `${quantity} was not read.` }]),
 ) as Record<Quantity, Missing>
 
+/** What values are read by: the revision's meters, and the gate that lets them in. */
+export interface Ground {
+  readonly revision: Revision
+  readonly gate: Gate
+}
+
 /** Every quantity over the readings of a step or a mode, or that it was not read. */
 export function readFigures(
   readings: readonly ReadingValues[],
-  revision: Revision,
+  ground: Ground,
   spreads: Spreads,
   where: string,
 ): Record<Quantity, Derived> {
@@ -36,63 +42,77 @@ export function readFigures(
   for (const { entry, values } of readings)
     for (const value of values) append(found, value.quantity, { entry, value })
   const figures: Record<Quantity, Derived> = { ...notRead }
-  const unfit = unfitOnWave(revision.unit)
   for (const [quantity, values] of found)
-    figures[quantity] = inputFigure(quantity, values, revision, spreads, where, unfit)
+    figures[quantity] = inputFigure(quantity, values, ground, spreads, where)
   return figures
+}
+
+interface Candidate {
+  readonly meter: StoredMeter | undefined
+  readonly x: Uncertain
+  readonly refused: Refusal | undefined
+  readonly grade: Value['grade']
+  readonly entries: string[]
 }
 
 /**
  * The value of one quantity, of at least one that was found. Repeats on one meter are averaged; of several meters the
  * one with the smaller expanded uncertainty is taken and a contradiction is noted, never averaged
- * (docs/method/meters.md). Only values of the best grade present are used.
+ * (docs/method/meters.md). What the gate refuses is not used beside what it lets in; where it lets nothing in, the best
+ * that there is stands, marked as refused.
  */
 function inputFigure(
   quantity: Quantity,
   found: readonly Found[],
-  revision: Revision,
+  { revision, gate }: Ground,
   spreads: Spreads,
   where: string,
-  unfit: Unfit,
 ): Derived {
-  const grade = bestGrade(found.map(({ value }) => value.grade))
-  const groups = new Map<string, Found[]>()
-  for (const item of found) if (item.value.grade === grade) append(groups, spreadKey(item.value), item)
-  const candidates: {
-    meter: StoredMeter | undefined
-    x: Uncertain
-    reason: string | undefined
-    entries: string[]
-  }[] = []
-  for (const [key, items] of groups) {
-    const sample = items[0]
-    if (!sample) continue
+  const groups = new Map<string, { refused: Refusal | undefined; items: Found[] }>()
+  for (const item of found) {
+    const refused = gate(item.value)
+    const key = `${spreadKey(item.value)}|${refused?.why ?? ''}`
+    const group = groups.get(key) ?? { refused, items: [] }
+    groups.set(key, group)
+    group.items.push(item)
+  }
+  const candidates = [...groups.values()].flatMap(({ refused, items }): Candidate[] => {
+    const [sample] = items
+    if (!sample) return []
     const meter = revision.meters.find((candidate) => candidate.id === sample.value.meter)
     const numbers = items.map((item) => item.value.value)
-    candidates.push({
-      meter,
-      x: valueOf(quantity, numbers, meter, spreads.get(key) ?? 0, where),
-      reason: meter && unfit(meter, sample.value),
-      entries: items.map((item) => item.entry),
-    })
-  }
-  candidates.sort((a, b) => Number(!!a.reason) - Number(!!b.reason) || uncertaintyOf(a) - uncertaintyOf(b))
+    const spread = spreads.get(spreadKey(sample.value)) ?? 0
+    return [
+      {
+        meter,
+        x: valueOf(quantity, numbers, meter, spread, where),
+        refused,
+        grade: sample.value.grade,
+        entries: items.map((item) => item.entry),
+      },
+    ]
+  })
+  candidates.sort(
+    (a, b) =>
+      Number(!!a.refused) - Number(!!b.refused) ||
+      grades.indexOf(a.grade) - grades.indexOf(b.grade) ||
+      uncertaintyOf(a) - uncertaintyOf(b),
+  )
   const [best, ...others] = candidates
   if (!best) return notRead[quantity]
-  const notes = best.reason ? [best.reason] : []
-  if (!best.meter) notes.push('No meter is named, so its uncertainty is not known.')
+  const notes = best.refused ? [`Decides nothing: ${best.refused.why} ${best.refused.todo}`] : []
   for (const other of others) {
-    const name = other.meter?.name ?? 'another reading'
-    if (other.reason) notes.push(`${name} is not used: ${other.reason}`)
-    else if (contradict(best.x, other.x)) {
+    const name = other.meter?.name ?? `What was ${other.grade}`
+    if (other.refused) notes.push(`${name} is not used: ${other.refused.why}`)
+    else if (contradict(best.x, other.x))
       notes.push(`${name} contradicts it (E_n ${normalisedError(best.x, other.x).toFixed(1)}).`)
-    }
   }
   return {
     symbol: quantity,
     unit: quantityData[quantity].unit,
     x: best.x,
-    grade,
+    grade: best.grade,
+    ...(best.refused ? { refused: best.refused } : {}),
     working: {
       formula: `${quantity} read on ${best.meter?.name ?? 'no named meter'}`,
       inputs: [],
@@ -119,7 +139,3 @@ function valueOf(
   if (!spread) return exact(mean)
   return { value: mean, sources: new Map([[ownSource(quantity, where), spread / Math.sqrt(values.length)]]) }
 }
-
-const bestGrade = (present: readonly Value['grade'][]): Value['grade'] =>
-  (['measured', 'display', 'estimated', 'observed'] as const).find((grade) => present.includes(grade)) ??
-  worstGrade(present)

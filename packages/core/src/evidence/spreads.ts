@@ -1,7 +1,9 @@
 import type { Entry, EntryOf, Revision, Value } from '@even-watt/contract'
 import { pooledSpread, scatterOf, type Scatter } from '../meters'
 import { remembering } from '../remember'
-import { readingsOf, type Analysis, type RevisionRecord } from '../trials'
+import { readingsOf, type Analysis } from '../trials'
+import { gateOf, type Gate } from './gate'
+import { waveSeen } from './wave'
 
 export interface ReadingValues {
   readonly entry: string
@@ -13,7 +15,13 @@ export type Spreads = ReadonlyMap<string, number>
 
 declare module '../trials/analysis' {
   interface Analysis {
-    readonly evidence: { readonly spreads: Spreads }
+    readonly evidence: {
+      /** Of the ladder and of no load with the output on. */
+      readonly spreads: Spreads
+      /** Of readings in search mode, which cycle and tell nothing of the others. */
+      readonly searchSpreads: Spreads
+      readonly gate: Gate
+    }
   }
 }
 
@@ -40,13 +48,10 @@ function scattersOf(readings: readonly EntryOf<'ladder' | 'no load'>[]): Scatter
   })
 }
 
-/** Pools the scatter of repeats for each quantity and meter: those of one step, and of one mode at no load. */
-function spreadsOf(record: RevisionRecord): Spreads {
-  const groups = new Map<string, EntryOf<'ladder' | 'no load'>[]>()
-  for (const entry of readingsOf(record, 'ladder')) append(groups, entry.reading.step, entry)
-  for (const entry of readingsOf(record, 'no load')) append(groups, entry.reading.mode, entry)
+/** Pools the scatter of repeats for each quantity and meter over groups of readings that repeat each other. */
+function poolOf(groups: Iterable<readonly EntryOf<'ladder' | 'no load'>[]>): Spreads {
   const pools = new Map<string, Scatter[]>()
-  for (const readings of groups.values())
+  for (const readings of groups)
     for (const [key, scatter] of scattersOf(readings)) append(pools, key, scatter)
   return new Map([...pools].map(([key, scatters]) => [key, twoDigits(pooledSpread(scatters))]))
 }
@@ -58,9 +63,21 @@ function spreadsOf(record: RevisionRecord): Spreads {
 const twoDigits = (spread: number): number => Number(spread.toPrecision(2))
 
 const sameSpreads = remembering<Revision, Spreads>()
+const sameSearchSpreads = remembering<Revision, Spreads>()
+const sameGate = remembering<Revision, Gate>()
 
-/** The scatter of single readings on one revision; the same object while it says the same. */
+/** What the values of one revision are read by; the same objects while they say the same. */
 export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
-  const spreads = spreadsOf(record)
-  return { spreads: sameSpreads(record.revision, [...spreads].flat(), () => spreads) }
+  const { revision } = record
+  const steps = new Map<string, EntryOf<'ladder' | 'no load'>[]>()
+  for (const entry of readingsOf(record, 'ladder')) append(steps, entry.reading.step, entry)
+  const noLoad = readingsOf(record, 'no load')
+  const spreads = poolOf([...steps.values(), noLoad.filter(({ reading }) => reading.mode === 'on')])
+  const searching = poolOf([noLoad.filter(({ reading }) => reading.mode === 'search')])
+  const wave = waveSeen(record)
+  return {
+    spreads: sameSpreads(revision, [...spreads].flat(), () => spreads),
+    searchSpreads: sameSearchSpreads(revision, [...searching].flat(), () => searching),
+    gate: sameGate(revision, [wave], () => gateOf(revision, wave)),
+  }
 }

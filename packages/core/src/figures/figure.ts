@@ -1,5 +1,6 @@
 import type { Grade } from '@even-watt/contract'
 import type { Uncertain } from '../meters'
+import type { Refusal } from './refusal'
 
 /** Every figure carries its unit, grade and the way it was worked, so that none is a dead end. */
 export interface Figure {
@@ -7,6 +8,8 @@ export interface Figure {
   readonly unit: FigureUnit
   readonly x: Uncertain
   readonly grade: Grade
+  /** Set where a value behind it did not pass the gate (docs/method/evidence.md): it is shown, and decides nothing. */
+  readonly refused?: Refusal
   readonly working: Working
 }
 
@@ -31,6 +34,10 @@ export type Derived = Figure | Missing
 
 export const isFigure = (derived: Derived): derived is Figure => 'x' in derived
 
+/** Whether a figure may decide a claim, shape a curve or stand as a result: measured, and let in by the gate. */
+export const decides = (derived: Derived): derived is Figure =>
+  isFigure(derived) && derived.grade === 'measured' && derived.refused === undefined
+
 const rank: readonly Grade[] = ['measured', 'display', 'estimated', 'observed']
 
 /** A derived figure is only as good as the worst value in it. */
@@ -52,6 +59,7 @@ export function derive(
     unit,
     x,
     grade: worstGrade(inputs.map((input) => input.grade)),
+    ...refusalIn(inputs),
     working: {
       formula,
       inputs,
@@ -62,4 +70,9 @@ export function derive(
       },
     },
   }
+}
+
+function refusalIn(inputs: readonly Figure[]): { refused?: Refusal } {
+  const refused = inputs.find((input) => input.refused)?.refused
+  return refused ? { refused } : {}
 }

@@ -32,12 +32,16 @@ export type Judge = (evidence: Evidence) => Verdict
 
 export const notTested = (sentence: string): Verdict => ({ outcome: 'not tested', sentence })
 
-/** A figure that is not measured settles no claim. */
-export const notMeasured = (figure: Figure): Verdict => ({
-  outcome: 'not tested',
-  figure,
-  sentence: `${figure.symbol} is only ${figure.grade === 'display' ? 'the unit’s own display' : figure.grade}; a measured value is needed to decide.`,
-})
+/** A figure that is not measured, or that the gate refused, settles no claim. */
+export function undecided(figure: Figure): Verdict {
+  const { symbol, grade, refused } = figure
+  const why = refused?.why ?? `it is only ${grade}.`
+  return {
+    outcome: 'not tested',
+    figure,
+    sentence: `${symbol} cannot decide: ${why} ${refused?.todo ?? 'A measured value is needed.'}`,
+  }
+}
 
 /** "Not shown", by the limiter set by hand or else the one the readings suggest. */
 export function notShown(

@@ -140,7 +140,7 @@ describe('what is read at the taps', () => {
     ]).ladder.steps[0]?.read.V_B
     expect(figure && isFigure(figure) && figure.x.sources.size).toBe(0)
     expect(figure && isFigure(figure) && figure.working.notes).toEqual([
-      'No meter is named, so its uncertainty is not known.',
+      'Decides nothing: no meter is named. Say which meter it was read on.',
     ])
   })
 })

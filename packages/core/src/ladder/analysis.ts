@@ -1,4 +1,4 @@
-import { isFigure, type Derived, type Figure } from '../figures'
+import { decides, isFigure, type Derived, type Figure } from '../figures'
 import { exact, type Uncertain } from '../meters'
 import { remembering } from '../remember'
 import { scopeOf, type Analysis } from '../trials'
@@ -48,11 +48,12 @@ export function analyseLadder({ record, evidence, noLoad }: Analysis): LadderAna
   const context: StepContext = {
     revision: record.revision,
     scope,
+    gate: evidence.gate,
     spreads: evidence.spreads,
     noLoadVoltage: noLoad.on.read.V_C,
   }
   const recorded = stepsOf(record)
-  const parts = [record.revision, scope, context.spreads, context.noLoadVoltage]
+  const parts = [record.revision, scope, context.gate, context.spreads, context.noLoadVoltage]
   const steps = recorded
     .filter(({ readings }) => readings.length)
     .map((step) => sameFigures(step, parts, () => deriveStep(step, context)))
@@ -67,7 +68,7 @@ export function analyseLadder({ record, evidence, noLoad }: Analysis): LadderAna
   }
 }
 
-/** Measured figures only: a display or an estimate does not shape the curve. */
+/** Steps that were carried, and figures that may decide, only. */
 function lossPoints(
   idle: Derived,
   steps: readonly StepFigures[],
@@ -76,10 +77,10 @@ function lossPoints(
   const points: LossPoint[] = []
   const add = (key: string, S: Uncertain, { x }: Figure, fan?: FanState) =>
     points.push({ key, S, loss: x, scatter: scatterOfLoss(x.value), fan })
-  if (isFigure(idle) && idle.grade === 'measured') add('idle', exact(0), idle)
+  if (decides(idle)) add('idle', exact(0), idle)
   for (const step of steps) {
     const loss = lossOf(step)
-    if (!isFigure(loss) || !isFigure(step.S) || loss.grade !== 'measured') continue
+    if (!step.carried || !decides(loss) || !isFigure(step.S)) continue
     add(step.step.id, step.S.x, loss, fanOf(step))
   }
   return points

@@ -6,7 +6,7 @@ import {
   rippleBoundStepped,
   rippleOverstatement,
 } from '../conductors'
-import { readFigures, type Spreads } from '../evidence'
+import { readFigures, type Gate, type Spreads } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import {
   combine,
@@ -22,14 +22,19 @@ import {
 } from '../meters'
 import { leadsResistance } from '../rigs'
 import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
-import type { Step } from './steps'
+import { nominalAt } from '../units'
+import { isCarried, type Step } from './steps'
 
 /** Every figure of one step (docs/method/ladder.md), each either known or missing with a reason. */
 export interface StepFigures {
   readonly step: Step
   readonly load: string
   readonly kind: LoadKind
+  /** Carried without a warning: what is not tells of limits only, never of efficiency, regulation or the curve. */
+  readonly carried: boolean
   readonly read: Readonly<Record<Quantity, Derived>>
+  /** Output volts on the label, or half of them where one leg was read. */
+  readonly nominal: number
   /** Output watts: the wattmeter's, or V_C·I_C where that is allowed. */
   readonly P_C: Derived
   /** Output volt-amperes. */
@@ -54,6 +59,7 @@ export interface StepContext {
   readonly revision: Revision
   /** Trial and revision, by which its sources of error are told from those of others. */
   readonly scope: string
+  readonly gate: Gate
   readonly spreads: Spreads
   /** Output voltage with nothing connected, when it was read. */
   readonly noLoadVoltage: Derived
@@ -67,8 +73,11 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
   const where = `${step.id}|${context.scope}`
   const last = step.readings.at(-1)?.reading
   const kind = last?.kind ?? 'mixed'
-  const readings = step.readings.map((entry) => ({ entry: entry.id, values: entry.reading.values }))
-  const read = readFigures(readings, context.revision, context.spreads, where)
+  const carried = step.readings.filter(isCarried)
+  // The moment in which a unit gives up is not the step that it carried before.
+  const standing = carried.length ? carried : step.readings
+  const readings = standing.map((entry) => ({ entry: entry.id, values: entry.reading.values }))
+  const read = readFigures(readings, context, context.spreads, where)
 
   const P_C = outputPower(read, kind, unit, where)
   const S = apparentPower(read, P_C, kind)
@@ -82,7 +91,7 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
   )
   // An efficiency that follows from an assumed one would say nothing.
   const unmetered = isFigure(read.I) && !isFigure(metered) ? { missing: noAmmeter } : undefined
-  const together = (input: Uncertain) => readByHand(input, step.readings.length, where)
+  const together = (input: Uncertain) => readByHand(input, standing.length, where)
   const loss = (symbol: string, input: Derived) =>
     unmetered ??
     whenKnown([input, P_C], ([p, out]) =>
@@ -99,11 +108,14 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
         derive('P_path', 'W', '(V_A − V_B)·I', [v, i], multiply(v.x, i.x)),
       )
   const P_leads = leadPower(read.I, context)
+  const nominal = nominalAt(unit, read.V_C)
   return {
     step,
     load: last?.load ?? '',
     kind,
+    carried: carried.length > 0,
     read,
+    nominal,
     P_C,
     S,
     P_A,
@@ -125,9 +137,9 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
       derive(
         'regulation',
         '%',
-        `(V_C − ${unit.outputVoltage} V) / ${unit.outputVoltage} V`,
+        `(V_C − ${nominal} V) / ${nominal} V`,
         [v],
-        regulationAgainstNominal(v.x, unit.outputVoltage),
+        regulationAgainstNominal(v.x, nominal),
       ),
     ),
     regulationNoLoad: whenKnown([context.noLoadVoltage, read.V_C], ([nl, v]) =>

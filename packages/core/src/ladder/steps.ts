@@ -12,6 +12,10 @@ export interface Step {
   readonly struck: readonly EntryOf<'ladder'>[]
 }
 
+/** Whether the unit carried the load of a reading, without a warning; else it tells of its limits only. */
+export const isCarried = ({ reading: { end = 'carried', alarm = 'none' } }: EntryOf<'ladder'>): boolean =>
+  alarm === 'none' && (end === 'carried' || end === 'stopped by hand')
+
 const sameStep = remembering<EntryOf<'ladder'>, Step>()
 
 /** The steps of a revision in the order of their places; a step whose readings stayed is the very same as before. */

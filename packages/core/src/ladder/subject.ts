@@ -1,7 +1,7 @@
 import type { Subject } from '../subject'
 import { analyseLadder } from './analysis'
 import { judgeEfficiency } from './judges/efficiency'
-import { judgeDistortion, judgeRegulation } from './judges/extremes'
+import { judgeDistortion, judgeFrequency, judgeOutputVoltage, judgeRegulation } from './judges/extremes'
 import { noticeDigitSlip } from './oddities/digits'
 import { noticeInfrared } from './oddities/infrared'
 import { noticeOutlier } from './oddities/outlier'
@@ -27,7 +27,13 @@ export const ladder = {
     }),
   },
   parts: { ladder: analyseLadder },
-  judges: { efficiency: judgeEfficiency, regulation: judgeRegulation, THD: judgeDistortion },
+  judges: {
+    efficiency: judgeEfficiency,
+    regulation: judgeRegulation,
+    'output voltage': judgeOutputVoltage,
+    frequency: judgeFrequency,
+    THD: judgeDistortion,
+  },
   oddities: [
     noticeImpossibleEfficiency,
     noticeWattsOverVoltAmperes,

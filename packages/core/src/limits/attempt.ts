@@ -1,39 +1,70 @@
-import { isFigure, type Figure } from '../figures'
+import { decides, isFigure, type Figure } from '../figures'
 import type { Evidence } from '../findings'
-import type { StepFigures } from '../ladder'
+import { deriveStep, isCarried, type StepFigures } from '../ladder'
 import { expanded } from '../meters'
-import { claimValue } from '../units'
+import type { Analysis } from '../trials'
+import { claimOf, claimValue } from '../units'
 
-/** One step as an attempt at a power claim. */
+/** What was tried at one step, carried or not: a step that was carried and then tripped is two. */
 export interface Attempt {
+  /** Watts, or VA where the claim is in VA. */
   readonly power: Figure
   readonly step: StepFigures
-  readonly held: number
+  /** s; undefined: not noted. */
+  readonly held: number | undefined
   readonly alarm: string
   readonly end: string
+  readonly carried: boolean
+  /** When it was last read. */
+  readonly at: string
   /** How far the output is outside the unit's own regulation claim, beyond uncertainty. */
   readonly outOfRegulation: Figure | undefined
 }
 
-export function attemptOf(step: StepFigures, { analysis }: Evidence): Attempt | undefined {
-  if (!isFigure(step.P_C)) return undefined
-  const readings = step.step.readings.map((entry) => entry.reading)
-  const claimed = analysis.record.revision.unit.claims.find(
-    (claim) => claim.quantity === 'regulation' && claim.unit === '%',
-  )
-  const deviation = step.regulation
-  const outside =
-    claimed &&
-    isFigure(deviation) &&
-    Math.abs(deviation.x.value) - claimValue(claimed) > expanded(deviation.x)
-      ? deviation
-      : undefined
-  return {
-    power: step.P_C,
-    step,
-    held: Math.max(0, ...readings.map((reading) => reading.held ?? 0)),
-    alarm: readings.find((reading) => reading.alarm && reading.alarm !== 'none')?.alarm ?? 'none',
-    end: readings.find((reading) => reading.end && reading.end !== 'carried')?.end ?? 'carried',
-    outOfRegulation: outside,
-  }
+export const isMotor = ({ kind }: StepFigures): boolean =>
+  kind === 'induction motor' || kind === 'brush motor'
+
+interface Part {
+  readonly figures: StepFigures
+  readonly readings: StepFigures['step']['readings']
+}
+
+/** The readings of a step that were carried, and those in which it ended otherwise, each with their figures. */
+export function partsOf(step: StepFigures, { ladder }: Analysis): Part[] {
+  const { readings } = step.step
+  const carried = readings.filter(isCarried)
+  const ended = readings.filter((reading) => !isCarried(reading))
+  if (!carried.length || !ended.length) return [{ figures: step, readings }]
+  return [
+    { figures: step, readings: carried },
+    { figures: deriveStep({ ...step.step, readings: ended }, ladder.context), readings: ended },
+  ]
+}
+
+/** The attempts of one step, those with output power. */
+export const attemptsOf = (step: StepFigures, evidence: Evidence): Attempt[] =>
+  partsOf(step, evidence.analysis).flatMap(({ figures, readings }): Attempt[] => {
+    const power = evidence.claim.unit === 'VA' ? figures.S : figures.P_C
+    if (!isFigure(power)) return []
+    const held = readings.flatMap(({ reading }) => reading.held ?? [])
+    const said = readings.map(({ reading }) => reading)
+    return [
+      {
+        power,
+        step: figures,
+        held: held.length ? Math.max(...held) : undefined,
+        alarm: said.find(({ alarm = 'none' }) => alarm !== 'none')?.alarm ?? 'none',
+        end: said.find(({ end = 'carried' }) => end !== 'carried')?.end ?? 'carried',
+        carried: readings.every(isCarried),
+        at: readings.at(-1)?.at ?? '',
+        outOfRegulation: outOfRegulation(figures, evidence),
+      },
+    ]
+  })
+
+function outOfRegulation({ regulation }: StepFigures, { analysis }: Evidence): Figure | undefined {
+  const claimed = claimOf(analysis.record.revision.unit, 'regulation')
+  if (claimed?.unit !== '%' || !decides(regulation)) return undefined
+  const beyond = Math.abs(regulation.x.value) - claimValue(claimed) > expanded(regulation.x)
+  return beyond ? regulation : undefined
 }

@@ -1,10 +1,11 @@
 import type { Limiter } from '@even-watt/contract'
 import { attributeStep, type LostPart } from '../attribution'
-import { isFigure, say, sayFigure, type Figure } from '../figures'
-import { efficiencyAt, hasFit } from '../ladder'
+import { decides, isFigure, say, sayFigure, type Figure } from '../figures'
+import { efficiencyAt, hasFit, type StepFigures } from '../ladder'
+import { expanded } from '../meters'
 import { weakestLinks } from '../rigs'
 import type { Analysis } from '../trials'
-import { claimValue } from '../units'
+import { claimedValue, claimValue } from '../units'
 import type { Attempt } from './attempt'
 
 /** What ended a test before the claim could be shown, found in the readings themselves (docs/method/findings.md). */
@@ -36,7 +37,7 @@ export const tripsOnProtection: Look = ({ step, end, held, alarm }, { record }) 
       ['fuse', 'breaker', 'BMS'].includes(kind) &&
       margin !== undefined &&
       margin < 0 &&
-      (allowed ?? 0) <= Math.max(held, 1),
+      (allowed ?? 0) <= Math.max(held ?? Infinity, 1),
   )
   if (!over) return undefined
   return {
@@ -47,15 +48,19 @@ export const tripsOnProtection: Look = ({ step, end, held, alarm }, { record }) 
 }
 
 /** The low-voltage alarm: the supply, or a joint in it without which the alarm would not have come. */
-export const alarmsOnSupply: Look = ({ alarm, step, power }, analysis) => {
-  if (alarm !== 'low voltage') return undefined
+export const alarmsOnSupply: Look = ({ alarm, end, step, power }, analysis) => {
+  if (alarm !== 'low voltage' && !(end === 'tripped' && atThreshold(step, analysis))) return undefined
   const { rig, unit } = analysis.record.revision
   const attribution = attributeStep(step, analysis.supply, rig)
   const threshold = alarmVoltage(analysis)
   const V_B = step.read.V_B
   const joint = attribution.culprit?.excess ? attribution.culprit : undefined
   const at = isFigure(V_B) ? ` with ${sayFigure(V_B)} at the terminals` : ''
-  const alarmed = `The low-voltage alarm came at ${sayFigure(power)}${at}.`
+  const what =
+    alarm === 'low voltage'
+      ? 'The low-voltage alarm came'
+      : 'It stopped, with its input at the alarm or cutoff,'
+  const alarmed = `${what} at ${sayFigure(power)}${at}.`
   if (joint && isFigure(V_B) && threshold !== undefined && liftedBy(joint, V_B.x.value) > threshold) {
     return {
       limiter: 'joint',
@@ -68,6 +73,15 @@ export const alarmsOnSupply: Look = ({ alarm, step, power }, analysis) => {
     why: `${alarmed} ${attribution.parts.length > 1 ? supplySentence(attribution.parts) : ''}`.trim(),
     wouldShow: stiffEnough(analysis, unit.claims) ?? 'A stiffer bank or shorter leads would show it.',
   }
+}
+
+/** Whether the input stood at or under the volts at which the unit warns or stops, though no alarm was noted. */
+function atThreshold({ read: { V_B } }: StepFigures, analysis: Analysis): boolean {
+  const { unit } = analysis.record.revision
+  const thresholds = [claimedValue(unit, 'alarm voltage'), claimedValue(unit, 'cutoff voltage')]
+  return (
+    decides(V_B) && thresholds.some((volts) => volts !== undefined && V_B.x.value <= volts + expanded(V_B.x))
+  )
 }
 
 const liftedBy = ({ excess, watts, volts }: LostPart, V_B: number): number =>

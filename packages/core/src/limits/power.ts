@@ -1,29 +1,62 @@
-import { sayDuration, sayFigure } from '../figures'
-import { judge, notMeasured, notShown, notTested, type Evidence, type Judge, type Verdict } from '../findings'
+import { decides, sayDuration, sayFigure } from '../figures'
+import { judge, notShown, notTested, undecided, type Evidence, type Judge, type Verdict } from '../findings'
 import { expanded } from '../meters'
 import { readingsOf } from '../trials'
 import { claimValue, sayClaim } from '../units'
-import { attemptOf } from './attempt'
+import { attemptsOf, isMotor, type Attempt } from './attempt'
 import { alarmsOnSupply, limitedBy, stoppedByJoint, tripsOnProtection, type Limit } from './limits'
+import { tooSlow } from './slowMeter'
+
+/** What is asked of an attempt at a power claim. */
+interface Asked {
+  readonly evidence: Evidence
+  /** W, or VA. */
+  readonly wanted: number
+  /** How long it is to be carried, s. */
+  readonly hold: number
+  /** Whether a carried step of which no time was noted was surely held that long. */
+  readonly shortEnough: boolean
+  /** Whether the promise is for a time only, so that what happens after it says nothing. */
+  readonly timed: boolean
+}
 
 /**
  * Continuous power is carried for the hold, inside regulation and without an alarm. It is censored: carried as
- * far as the loads went is "not shown: load-limited", never "not met" (docs/method/findings.md).
+ * far as the loads went is "not shown: load-limited", never "not met" (docs/method/findings.md). A motor's trip never
+ * judges it.
  */
 export const judgeContinuous: Judge = (evidence) =>
-  judgePower(evidence, evidence.claim.duration ?? evidence.settings.hold)
-
-/** Surge from resistive steps of the ladder; a claim without a time is held to one second. */
-export const judgeSurge: Judge = (evidence) => {
-  const verdict = judgePower(evidence, evidence.claim.duration ?? 1)
-  if (
-    verdict.outcome === 'met' ||
-    verdict.outcome === 'met, within uncertainty' ||
-    verdict.outcome.startsWith('not met')
+  judgePower(
+    {
+      evidence,
+      wanted: claimValue(evidence.claim),
+      hold: evidence.claim.duration ?? evidence.settings.hold,
+      shortEnough: false,
+      timed: evidence.claim.duration !== undefined,
+    },
+    ({ step }) => !isMotor(step),
   )
-    return verdict
+
+/** Surge from resistive steps of the ladder, at the claim's own time; a claim without one is held to one second. */
+export const judgeSurge: Judge = (evidence) => {
+  const { analysis, claim } = evidence
+  const hold = claim.duration ?? 1
+  const asked = { evidence, wanted: claimValue(claim), hold, shortEnough: hold <= 5, timed: true }
+  const verdict = judgePower(asked, (attempt) => !tooSlow(attempt, hold, evidence))
+  if (verdict.outcome !== 'not tested' && verdict.limiter !== 'load') return verdict
   if (evidence.limiter) return verdict
-  if (readingsOf(evidence.analysis.record, 'motors').length) {
+  const slow = analysis.ladder.steps
+    .flatMap((step) => attemptsOf(step, evidence))
+    .find((attempt) => attempt.power.x.value >= asked.wanted && tooSlow(attempt, hold, evidence))
+  if (slow)
+    return notShown(
+      evidence,
+      'meter',
+      `${sayFigure(slow.power)} was read, but its meter is too slow for ${sayDuration(hold)}.`,
+      'A capture, or a meter that reads several times in that time, would show it.',
+      slow.power,
+    )
+  if (readingsOf(analysis.record, 'motors').length) {
     return notShown(
       evidence,
       'meter',
@@ -34,43 +67,21 @@ export const judgeSurge: Judge = (evidence) => {
   return notTested('Surge was not tested: no step of that power, and no capture of a motor start.')
 }
 
-function judgePower(evidence: Evidence, hold: number): Verdict {
+function judgePower(asked: Asked, counts: (attempt: Attempt) => boolean): Verdict {
+  const { evidence, wanted } = asked
   const { claim, analysis } = evidence
-  const wanted = claimValue(claim)
-  const all = analysis.ladder.steps
-    .map((step) => attemptOf(step, evidence))
-    .filter((attempt) => attempt !== undefined)
-  if (!all.length) return notTested(`${sayClaim(claim)} was not tested: no step has output watts.`)
-  const measured = all.filter((attempt) => attempt.power.grade === 'measured')
-  if (!measured.length && all[0]) return notMeasured(all[0].power)
-  const attempts = measured.sort((a, b) => b.power.x.value - a.power.x.value)
+  const all = analysis.ladder.steps.flatMap((step) => attemptsOf(step, evidence)).filter(counts)
+  if (!all.length)
+    return notTested(
+      `${sayClaim(claim)} was not tested: no step has output ${claim.unit === 'VA' ? 'VA' : 'watts'}.`,
+    )
+  const attempts = all.filter(({ power }) => decides(power)).sort((a, b) => b.power.x.value - a.power.x.value)
+  if (!attempts.length && all[0]) return undecided(all[0].power)
 
-  const inside = attempts.filter(
-    (attempt) => attempt.alarm === 'none' && attempt.end === 'carried' && !attempt.outOfRegulation,
-  )
-  const carried = inside.find((attempt) => attempt.held >= hold)
-  if (carried && carried.power.x.value >= wanted) {
-    return {
-      outcome: judge(carried.power.x, 'at least', wanted),
-      figure: carried.power,
-      sentence: `${sayFigure(carried.power)} was carried for ${sayDuration(carried.held)} against ${sayClaim(claim)}.`,
-    }
-  }
-
-  const protection = limitedBy(attempts, analysis, tripsOnProtection)
-  if (protection) return shown(evidence, protection)
-
-  const overload = attempts.find(
-    (attempt) => attempt.alarm === 'overload' || (attempt.end === 'tripped' && attempt.alarm === 'none'),
-  )
-  if (overload && !evidence.limiter && overload.power.x.value < wanted) {
-    const within = wanted - overload.power.x.value <= expanded(overload.power.x)
-    return {
-      outcome: within ? 'not met, within uncertainty' : 'not met',
-      figure: overload.power,
-      sentence: `It gave up at ${sayFigure(overload.power)} (overload), short of ${sayClaim(claim)}.`,
-    }
-  }
+  const carried = attempts.find((attempt) => attempt.power.x.value >= wanted && lasted(attempt, asked))
+  const failed = evidence.limiter ? undefined : attempts.filter((one) => gaveUp(one, asked)).sort(latest)[0]
+  if (carried && !(failed && failed.at > carried.at)) return carriedVerdict(carried, asked, failed)
+  if (failed) return failedVerdict(failed, asked, carried)
 
   const reached = attempts.filter((attempt) => attempt.power.x.value >= wanted * 0.995)
   const outside = reached.find((attempt) => attempt.outOfRegulation)
@@ -81,34 +92,127 @@ function judgePower(evidence: Evidence, hold: number): Verdict {
       sentence: `It carries ${sayFigure(outside.power)}, but there its output is ${sayFigure(outside.outOfRegulation)} from nominal, outside the regulation it claims.`,
     }
   }
+  return whyNotShown(attempts, reached, asked)
+}
 
-  const highest = attempts[0]
-  if (!highest) return notTested(`${sayClaim(claim)} was not tested.`)
-  const far = `The highest step was ${sayFigure(highest.power)}, for ${sayDuration(highest.held || 1)}.`
+const latest = (a: Attempt, b: Attempt) => (a.at < b.at ? 1 : -1)
+
+const heldLong = ({ held, carried }: Attempt, { hold, shortEnough }: Asked) =>
+  held === undefined ? shortEnough && carried : held >= hold
+
+/** Carried for the hold: to its end, or until something ended it later than that. */
+const lasted = (attempt: Attempt, asked: Asked): boolean =>
+  heldLong(attempt, asked) && !attempt.outOfRegulation && (attempt.carried || attempt.end === 'tripped')
+
+/** Whether something else than the unit ended it: protection, the supply, or a word that has to be asked for. */
+const endedByOthers = (attempt: Attempt, { evidence: { analysis } }: Asked): boolean =>
+  attempt.alarm === 'other' ||
+  limitedBy([attempt], analysis, tripsOnProtection) !== undefined ||
+  limitedBy([attempt], analysis, alarmsOnSupply) !== undefined
+
+/** A trip no further above a promise than this share of it is a trip at it: loads come in steps. */
+const aboutThere = 0.02
+
+/**
+ * The unit itself gave up, by overload or heat, at no more than what it promises: before the hold was over, or at any
+ * time at less than it promises for good.
+ */
+function gaveUp(attempt: Attempt, asked: Asked): boolean {
+  const { power, end, held } = attempt
+  if (end !== 'tripped' || endedByOthers(attempt, asked)) return false
+  const U = expanded(power.x)
+  if (power.x.value - Math.max(U, aboutThere * asked.wanted) > asked.wanted) return false
+  if (held === undefined) return !asked.shortEnough
+  return held < asked.hold || (!asked.timed && power.x.value + U < asked.wanted)
+}
+
+const forHow = ({ held }: Attempt) => (held === undefined ? '' : ` for ${sayDuration(held)}`)
+
+function carriedVerdict(best: Attempt, { evidence: { claim }, wanted }: Asked, earlier?: Attempt): Verdict {
+  const before = earlier ? ` Before, it gave up at ${sayFigure(earlier.power)}${forHow(earlier)}.` : ''
+  return {
+    outcome: judge(best.power.x, 'at least', wanted),
+    figure: best.power,
+    sentence: `${sayFigure(best.power)} was carried${forHow(best)} against ${sayClaim(claim)}.${before}`,
+  }
+}
+
+function failedVerdict(failed: Attempt, { evidence: { claim }, hold }: Asked, carried?: Attempt): Verdict {
+  const cause = failed.alarm === 'heat' ? 'by heat' : 'by overload'
+  const time = failed.held === undefined ? '' : ` after ${sayDuration(failed.held)} of ${sayDuration(hold)}`
+  const before = carried ? ` Before, ${sayFigure(carried.power)} was carried${forHow(carried)}.` : ''
+  return {
+    outcome: 'not met',
+    figure: failed.power,
+    sentence: `It gave up at ${sayFigure(failed.power)}, ${cause}${time}, against ${sayClaim(claim)}.${before}`,
+  }
+}
+
+/** How near an attempt came to the promise, 0 to 1: by its power and by its time. */
+const nearness = ({ power, held }: Attempt, { wanted, hold }: Asked) =>
+  Math.min(1, power.x.value / wanted) * Math.min(1, (held ?? 0) / hold || 0.01)
+
+function whyNotShown(attempts: readonly Attempt[], reached: readonly Attempt[], asked: Asked): Verdict {
+  const { evidence, hold } = asked
+  const { claim, analysis } = evidence
+  const protection = limitedBy(attempts, analysis, tripsOnProtection)
+  if (protection) return shown(evidence, protection)
   const supply = limitedBy(attempts, analysis, alarmsOnSupply)
   if (supply) return shown(evidence, supply)
-  const hot = attempts.find((attempt) => attempt.alarm === 'heat')
+  const unnamed = attempts.find(({ alarm }) => alarm === 'other')
+  if (unnamed)
+    return notShown(
+      evidence,
+      'time',
+      `An alarm came at ${sayFigure(unnamed.power)}, and which it was is not noted.`,
+      'Note what it said, in the words of the manual.',
+      unnamed.power,
+    )
+  const hot = attempts.find(({ alarm }) => alarm === 'heat')
   if (hot)
     return notShown(
       evidence,
       'time',
-      `The heat alarm came at ${sayFigure(hot.power)}.`,
+      `The heat alarm came at ${sayFigure(hot.power)}${forHow(hot)}.`,
       'Start again within 5 K of ambient.',
       hot.power,
     )
   const joint = limitedBy(reached, analysis, stoppedByJoint)
   if (joint) return shown(evidence, joint)
-  const cut = reached.find((attempt) => attempt.held < hold || attempt.end !== 'carried')
-  if (cut) {
+  const cut = [...reached].sort((a, b) => nearness(b, asked) - nearness(a, asked))[0]
+  if (cut) return cutShort(cut, asked)
+  const highest = attempts[0]
+  if (!highest) return notTested(`${sayClaim(claim)} was not tested.`)
+  const time = highest.held === undefined ? '' : `, for ${sayDuration(highest.held)}`
+  const gone = highest.end === 'tripped' && highest.held !== undefined && highest.held >= hold
+  return notShown(
+    evidence,
+    'load',
+    `The highest step was ${sayFigure(highest.power)}${time}${gone ? ', longer than is asked' : ''}.`,
+    `Loads of ${sayClaim(claim)} in all would show it.`,
+    highest.power,
+  )
+}
+
+/** Reached, but not for the time that is asked, or with a warning. */
+function cutShort(cut: Attempt, { evidence, hold }: Asked): Verdict {
+  const warned = cut.alarm === 'overload' ? ' with the overload alarm on' : ''
+  if (cut.held === undefined)
     return notShown(
       evidence,
       'time',
-      `${sayFigure(cut.power)} was carried for ${sayDuration(cut.held || 1)}${cut.end === 'stopped by hand' ? ', then stopped by hand' : ''}; ${sayDuration(hold)} is needed.`,
-      'The whole hold would show it.',
+      `${sayFigure(cut.power)} was carried${warned}; hold not noted.`,
+      `Hold it for ${sayDuration(hold)} and note the time.`,
       cut.power,
     )
-  }
-  return notShown(evidence, 'load', far, `Loads of ${sayClaim(claim)} in all would show it.`, highest.power)
+  const stopped = cut.end === 'stopped by hand' ? ', then stopped by hand' : ''
+  return notShown(
+    evidence,
+    'time',
+    `${sayFigure(cut.power)} was carried for ${sayDuration(cut.held)}${warned}${stopped}; ${sayDuration(hold)} is needed.`,
+    `Hold it for ${sayDuration(hold)}${warned && ' without the alarm'} to decide.`,
+    cut.power,
+  )
 }
 
 const shown = (evidence: Evidence, { limiter, why, wouldShow, power, step }: Limit): Verdict => ({

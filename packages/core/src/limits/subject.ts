@@ -1,15 +1,15 @@
 import type { Subject } from '../subject'
 import { noticeDcAgainstAc, noticeEqualCeilings } from './oddities'
 import { judgeContinuous, judgeSurge } from './power'
-import { judgeUnreadThreshold } from './threshold'
+import { judgeThreshold } from './threshold'
 
 /** How far it goes: rated power, surge, and the volts at which it warns and stops. */
 export const limits = {
   judges: {
     'continuous power': judgeContinuous,
     'surge power': judgeSurge,
-    'alarm voltage': judgeUnreadThreshold('alarm'),
-    'cutoff voltage': judgeUnreadThreshold('cutoff'),
+    'alarm voltage': judgeThreshold('alarm'),
+    'cutoff voltage': judgeThreshold('cutoff'),
   },
   oddities: [noticeDcAgainstAc, noticeEqualCeilings],
 } satisfies Subject

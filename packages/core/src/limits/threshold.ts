@@ -1,9 +1,63 @@
-import { notTested, type Judge } from '../findings'
+import { decides, sayFigure, type Figure } from '../figures'
+import { judge, notShown, notTested, type Judge } from '../findings'
+import { expanded } from '../meters'
+import { claimValue, sayClaim } from '../units'
+import { partsOf } from './attempt'
 
-/** No form reads the volts at which a unit warns or stops yet: what would show the promise is said. */
-export const judgeUnreadThreshold =
+const words = { alarm: 'warns', cutoff: 'stops' }
+
+/**
+ * The volts at which a unit warns or stops, from what was read at the terminals when it did and when it did not: it lies
+ * between the highest at which it did and the lowest at which it did not (docs/method/findings.md). The first shows
+ * "at least", the second "at most"; what lies between them decides nothing.
+ */
+export const judgeThreshold =
   (what: 'alarm' | 'cutoff'): Judge =>
-  () =>
-    notTested(
-      `The ${what} voltage was not tested. Lower the input slowly at a light load and note V_B at the ${what}.`,
+  (evidence) => {
+    const { claim, analysis } = evidence
+    const seen = analysis.ladder.steps
+      .flatMap((step) => partsOf(step, analysis))
+      .flatMap(({ figures: { read }, readings }) => {
+        if (!decides(read.V_B)) return []
+        const low = readings.some(
+          ({ reading: { alarm, end } }) => alarm === 'low voltage' && (what === 'alarm' || end === 'tripped'),
+        )
+        return [{ V_B: read.V_B, low }]
+      })
+    const did = extreme(
+      seen.filter(({ low }) => low).map(({ V_B }) => V_B),
+      1,
     )
+    const didNot = extreme(
+      seen.filter(({ low }) => !low).map(({ V_B }) => V_B),
+      -1,
+    )
+    const lower = `Lower the input slowly at a light load and note V_B when it ${words[what]}.`
+    if (claim.comparator === 'within ±')
+      return notTested(`The ${what} voltage was not judged: the claim says neither at least nor at most.`)
+    const wanted = claimValue(claim)
+    const atLeast = claim.comparator === 'at least'
+    const sentence = [
+      did && `It ${words[what]} with ${sayFigure(did)} at the terminals`,
+      didNot && `it does not with ${sayFigure(didNot)}`,
+    ]
+      .filter(Boolean)
+      .join('; ')
+    const said = `${sentence[0]?.toUpperCase() ?? ''}${sentence.slice(1)}, against ${sayClaim(claim)}.`
+    // Seen on the good side of the claim it is met; seen on the bad side beyond doubt it is missed.
+    const [good, bad] = atLeast ? [did, didNot] : [didNot, did]
+    const clears = (figure: Figure) => (atLeast ? figure.x.value - wanted : wanted - figure.x.value)
+    if (good && clears(good) >= 0)
+      return { outcome: judge(good.x, claim.comparator, wanted), figure: good, sentence: said }
+    if (bad && clears(bad) < -expanded(bad.x)) return { outcome: 'not met', figure: bad, sentence: said }
+    if (!did && (what === 'cutoff' || !didNot))
+      return notTested(`The ${what} voltage was not tested. ${lower}`)
+    return notShown(evidence, 'supply', said, lower, did ?? didNot)
+  }
+
+/** The highest, or with −1 the lowest. */
+const extreme = (figures: readonly Figure[], sign: 1 | -1): Figure | undefined =>
+  figures.reduce<Figure | undefined>(
+    (most, figure) => (!most || sign * (figure.x.value - most.x.value) > 0 ? figure : most),
+    undefined,
+  )

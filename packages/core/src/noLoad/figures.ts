@@ -1,6 +1,7 @@
 import type { Quantity, Revision, Value } from '@even-watt/contract'
-import { readFigures, type Spreads } from '../evidence'
+import { readFigures, type Gate, type Spreads } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
+import { nominalAt } from '../units'
 import { multiply, rangeFor } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'
@@ -9,6 +10,8 @@ import { idleCost, usableEnergy, weakIdle } from './idle'
 /** Figures of the unit with its output on and nothing connected (docs/method/no-load.md). */
 export interface NoLoadFigures {
   readonly read: Readonly<Record<Quantity, Derived>>
+  /** Output volts on the label, or half of them where one leg was read. */
+  readonly nominal: number
   /** Idle current, and idle power V_B·I. */
   readonly I_idle: Derived
   readonly P_idle: Derived
@@ -34,26 +37,36 @@ declare module '../trials/analysis' {
 const sameFigures = remembering<Revision, NoLoadAnalysis>()
 
 /** The no-load figures of one revision; the same object while its readings and their spreads are the same. */
-export const analyseNoLoad = ({ record, evidence: { spreads } }: Analysis): NoLoadAnalysis =>
-  sameFigures(record.revision, [record.trial, spreads, ...readingsOf(record, 'no load')], () => ({
-    on: deriveNoLoad(record, 'on', spreads),
-    search: deriveNoLoad(record, 'search', spreads),
-  }))
+export const analyseNoLoad = ({ record, evidence }: Analysis): NoLoadAnalysis =>
+  sameFigures(
+    record.revision,
+    [record.trial, ...Object.values(evidence), ...readingsOf(record, 'no load')],
+    () => ({
+      on: deriveNoLoad(record, 'on', evidence.gate, evidence.spreads),
+      search: deriveNoLoad(record, 'search', evidence.gate, evidence.searchSpreads),
+    }),
+  )
 
-/** No-load readings of one mode, averaged; spreads pooled over them and the ladder. */
-function deriveNoLoad(record: RevisionRecord, mode: 'on' | 'search', spreads: Spreads): NoLoadFigures {
+/** No-load readings of one mode, averaged. */
+function deriveNoLoad(
+  record: RevisionRecord,
+  mode: 'on' | 'search',
+  gate: Gate,
+  spreads: Spreads,
+): NoLoadFigures {
   const { revision } = record
   const readings = readingsOf(record, 'no load')
     .filter((entry) => entry.reading.mode === mode)
     .map((entry) => ({ entry: entry.id, values: entry.reading.values }))
   const where = `no load ${mode}|${scopeOf(record)}`
-  const read = readFigures(readings, revision, spreads, where)
+  const read = readFigures(readings, { revision, gate }, spreads, where)
   const I_idle: Derived = isFigure(read.I) ? { ...read.I, symbol: 'I_idle' } : read.I
   const P_idle = whenKnown([read.V_B, I_idle], ([v, i]) =>
     derive('P_idle', 'W', 'V_B·I', [v, i], multiply(v.x, i.x)),
   )
   return {
     read,
+    nominal: nominalAt(revision.unit, read.V_C),
     I_idle,
     P_idle,
     ...costs(P_idle, revision),

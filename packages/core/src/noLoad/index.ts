@@ -1,5 +1,4 @@
 export * from './figures'
 export * from './idle'
 export * from './judges/idle'
-export * from './judges/output'
 export * from './oddities'

@@ -1,7 +1,6 @@
 import type { Subject } from '../subject'
 import { analyseNoLoad } from './figures'
 import { judgeIdle, judgeSearch } from './judges/idle'
-import { judgeFrequency, judgeOutputVoltage } from './judges/output'
 import { noticeIdleLoad } from './oddities'
 
 /** Output on, nothing connected. */
@@ -11,8 +10,6 @@ export const noLoad = {
   judges: {
     'idle draw': judgeIdle,
     'search-mode draw': judgeSearch,
-    'output voltage': judgeOutputVoltage,
-    frequency: judgeFrequency,
   },
   oddities: [noticeIdleLoad],
 } satisfies Subject

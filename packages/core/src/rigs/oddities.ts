@@ -1,3 +1,4 @@
+import { otherCurrent } from '../evidence'
 import type { Notice, Oddity } from '../oddities'
 import { hasFuse, placed } from './elements'
 
@@ -18,18 +19,13 @@ export const noticeNoFuse: Notice = ({ analysis }) =>
 /** 7: a meter on a conductor where other current flows too. */
 export const noticeOtherCurrent: Notice = ({ analysis }) => {
   const { rig, meters, number } = analysis.record.revision
-  const batteries = new Set(rig.bank.strings.flat().map(({ id }) => id))
   const name = (id: string) => meters.find((meter) => meter.id === id)?.name ?? 'The ammeter'
   const onPath = (id: string | undefined) =>
     id === undefined || placed(rig).some(({ element }) => element.id === id)
   return rig.assignments.flatMap(({ quantity, meter, on }): Oddity[] => {
     const at = { revision: number, part: 'rig' as const }
-    if ((quantity === 'I' || quantity === 'idle I') && on !== undefined && batteries.has(on)) {
-      const why = rig.support
-        ? 'With a charger or alternator on the bank, a battery’s own cable carries the bank’s current, not the unit’s.'
-        : rig.bank.strings.length > 1
-          ? 'One battery of several carries only its share.'
-          : undefined
+    if (quantity === 'I' || quantity === 'idle I') {
+      const why = otherCurrent(rig, on)
       if (why === undefined) return []
       return [
         {

@@ -1,4 +1,4 @@
-import { derive, isFigure, type Derived, type Figure } from '../figures'
+import { decides, derive, isFigure, type Derived, type Figure } from '../figures'
 import { linearForms, type Uncertain } from '../meters'
 import { excess, isLine, lineOf, type Line, type Observation } from './line'
 
@@ -71,8 +71,6 @@ export function fitSupply(points: readonly SupplyPoint[], name: string): LadderS
   }
 }
 
-const isMeasured = (figure: Derived): figure is Figure => isFigure(figure) && figure.grade === 'measured'
-
 function observed(
   points: readonly SupplyPoint[],
   current: 'I' | 'I_bank',
@@ -84,9 +82,9 @@ function observed(
     const signed: (readonly [Figure, 1 | -1])[] = []
     for (const [tap, sign] of volts) {
       const V = point[tap]
-      if (isMeasured(V)) signed.push([V, sign])
+      if (decides(V)) signed.push([V, sign])
     }
-    if (isMeasured(I) && signed.length === volts.length) found.push({ hours: point.hours, volts: signed, I })
+    if (decides(I) && signed.length === volts.length) found.push({ hours: point.hours, volts: signed, I })
   }
   return found
 }

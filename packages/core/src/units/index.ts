@@ -1,2 +1,3 @@
 export * from './claims'
+export * from './nominal'
 export * from './oddities'

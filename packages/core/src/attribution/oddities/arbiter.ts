@@ -1,16 +1,22 @@
-import type { Quantity, Revision, Value } from '@even-watt/contract'
-import { quantityData, unfitOnWave } from '../../evidence'
+import type { Quantity, Value } from '@even-watt/contract'
+import { quantityData } from '../../evidence'
 import { isFigure, sayFigure, type Figure } from '../../figures'
 import { eachStep, placeOfStep, type StepFigures } from '../../ladder'
 import { arbitrate, divide, measured, multiply, rangeFor, type Route, type Uncertain } from '../../meters'
 import { onceEach, type Keyed, type Notice } from '../../oddities'
+import type { Analysis } from '../../trials'
 
 /** Every meter of one quantity at one step, each as a way of its own to know it. */
-function metersOf(quantity: Quantity, step: StepFigures, revision: Revision): Route[] {
+function metersOf(
+  quantity: Quantity,
+  step: StepFigures,
+  { record: { revision }, evidence: { gate } }: Analysis,
+): Route[] {
   const values = new Map<string, Value[]>()
   for (const { reading } of step.step.readings) {
     for (const value of reading.values) {
-      if (value.quantity !== quantity || value.meter === undefined || value.grade !== 'measured') continue
+      // What the gate refuses is said elsewhere; it is no witness here.
+      if (value.quantity !== quantity || value.meter === undefined || gate(value)) continue
       values.set(value.meter, [...(values.get(value.meter) ?? []), value])
     }
   }
@@ -18,8 +24,7 @@ function metersOf(quantity: Quantity, step: StepFigures, revision: Revision): Ro
     const meter = revision.meters.find((candidate) => candidate.id === id)
     const sample = list[0]
     const range = meter && sample && rangeFor(meter.ranges, quantityData[quantity].reads, sample.value)
-    // What a meter cannot read on this wave is said elsewhere (6); it is no witness here.
-    if (!meter || !range || !sample || unfitOnWave(revision.unit)(meter, sample)) return []
+    if (!meter || !range) return []
     const numbers = list.map(({ value }) => value)
     return [
       {
@@ -47,13 +52,13 @@ const oddMeters = eachStep(
       [
         'I',
         [
-          ...(revision.rig.support === undefined ? metersOf('I_bank', step, revision) : []),
+          ...(revision.rig.support === undefined ? metersOf('I_bank', step, analysis) : []),
           ...currentFromPath(step, analysis.supply.surveyedPath),
         ],
       ],
     ]
     return byQuantity.flatMap(([quantity, others]): Keyed[] => {
-      const ruling = arbitrate([...metersOf(quantity, step, revision), ...others])
+      const ruling = arbitrate([...metersOf(quantity, step, analysis), ...others])
       if (!ruling) return []
       const unit = quantityData[quantity].unit
       const agreeing = ruling.others.map(({ name, x }) => `${name} ${sayFigure({ x, unit })}`).join(', ')

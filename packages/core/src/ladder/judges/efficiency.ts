@@ -1,38 +1,71 @@
-import { derive, isFigure, say, sayFigure, type Figure } from '../../figures'
-import { judge, notMeasured, notTested, type Judge, type Verdict } from '../../findings'
+import { decides, derive, isFigure, say, sayFigure, type Figure } from '../../figures'
+import { judge, notTested, undecided, type Evidence, type Judge, type Verdict } from '../../findings'
 import type { Analysis } from '../../trials'
 import { claimValue, sayClaim } from '../../units'
 import { efficiencyAt, peakOf, rangeAbove } from '../curve'
 import { hasFit } from '../hasFit'
 import type { LossFit } from '../lossFit'
+import type { StepFigures } from '../step'
 
 /**
  * A claim at a stated load is judged there; one that states none at the peak, answered with the range in which
- * it holds (docs/method/ladder.md). Without a peak inside the range the best measured step decides.
+ * it holds (docs/method/ladder.md). Without a peak inside the range the best measured step decides. Where the volts at
+ * the terminals were not read, what comes out of the posts bounds it: the unit is no worse than it is with its leads.
  */
 export const judgeEfficiency: Judge = (evidence) => {
   const { claim, analysis } = evidence
   const fit = analysis.ladder.unitFit
   if (claim.load !== undefined) {
-    const figure = atLoad(analysis, claim.load)
-    if (!figure) return notTested(`Efficiency at ${say(claim.load, 'W')} was not tested: no step near it.`)
-    return decide(figure, `Efficiency at ${say(claim.load, 'W')}`)
+    const where = `at ${say(claim.load, 'W')}`
+    const near = (step: StepFigures) =>
+      isFigure(step.P_C) && Math.abs(step.P_C.x.value - (claim.load ?? 0)) < 0.05 * (claim.load ?? 0)
+    return (
+      decide(onCurve(analysis, claim.load) ?? best(analysis, 'eta_unit', near), `Efficiency ${where}`) ??
+      byBound(evidence, near, where) ??
+      notTested(`Efficiency ${where} was not tested: no step near it.`)
+    )
   }
   const peak = hasFit(fit) ? peakOf(fit) : undefined
   const figure = peak
     ? curveFigure('η_peak', analysis, peak.eta, `η at ${say(peak.P.value, 'W')} on the curve`)
-    : best(analysis)
-  if (!figure) return notTested('Efficiency was not tested: no step has both input and output power.')
+    : best(analysis, 'eta_unit')
   const verdict = decide(figure, peak ? `The peak, near ${say(peak.P.value, 'W')},` : 'The best step')
+  if (!verdict)
+    return (
+      byBound(evidence, () => true, 'of the best step') ??
+      notTested('Efficiency was not tested: no step has both input and output power.')
+    )
   return hasFit(fit)
     ? { ...verdict, sentence: `${verdict.sentence} ${sayRange(fit, claimValue(claim), sayClaim(claim))}` }
     : verdict
 
-  function decide(x: Figure, what: string): Verdict {
-    if (x.grade !== 'measured') return notMeasured(x)
+  function decide(x: Figure | undefined, what: string): Verdict | undefined {
+    if (!x) return undefined
+    if (!decides(x)) return undecided(x)
     const outcome = judge(x.x, claim.comparator, claimValue(claim))
     return { outcome, figure: x, sentence: `${what} is ${sayFigure(x)} against ${sayClaim(claim)}.` }
   }
+}
+
+/** η_unit ≥ η_system: with its leads it may show a promise, but a miss needs to know what the leads take. */
+function byBound(
+  { claim, analysis }: Evidence,
+  which: (step: StepFigures) => boolean,
+  where: string,
+): Verdict | undefined {
+  const figure = best(analysis, 'eta_system', which)
+  if (!figure || !decides(figure) || claim.comparator !== 'at least') return undefined
+  const outcome = judge(figure.x, 'at least', claimValue(claim))
+  const seen = `Efficiency ${where} is ${sayFigure(figure)} from the posts on, leads and all`
+  return outcome.startsWith('met')
+    ? { outcome, figure, sentence: `${seen}, against ${sayClaim(claim)}; the unit alone is no worse.` }
+    : {
+        outcome: 'not shown',
+        limiter: 'meter',
+        figure,
+        wouldShow: 'Read V_B at the terminals.',
+        sentence: `Not shown: meter-limited. ${seen}; what the leads take of it is not known. Read V_B at the terminals.`,
+      }
 }
 
 /** "92 % holds from 190 W to 1250 W; not below": ends of the measured range are not called limits. */
@@ -48,26 +81,28 @@ export function sayRange(fit: LossFit, target: number, words: string): string {
   return `${words} holds ${where}${not ? `; not ${not}` : ', the whole measured range'}.`
 }
 
-function atLoad(analysis: Analysis, load: number): Figure | undefined {
+/** Efficiency on the curve, where the curve reaches. */
+function onCurve(analysis: Analysis, load: number): Figure | undefined {
   const fit = analysis.ladder.unitFit
-  if (hasFit(fit) && load >= fit.low * 0.95 && load <= fit.high * 1.05) {
-    return curveFigure('η_unit', analysis, efficiencyAt(fit, load), `η(${say(load, 'W')}) on the curve`)
-  }
-  const near = analysis.ladder.steps.find(
-    (step) =>
-      isFigure(step.P_C) && Math.abs(step.P_C.x.value - load) < 0.05 * load && isFigure(step.eta_unit),
-  )
-  return near && isFigure(near.eta_unit) ? near.eta_unit : undefined
+  if (!hasFit(fit) || load < fit.low * 0.95 || load > fit.high * 1.05) return undefined
+  return curveFigure('η_unit', analysis, efficiencyAt(fit, load), `η(${say(load, 'W')}) on the curve`)
 }
 
-function best(analysis: Analysis): Figure | undefined {
-  return analysis.ladder.steps
-    .map((step) => step.eta_unit)
+/** The highest figure of the steps that were carried; those that may decide come first. */
+function best(
+  analysis: Analysis,
+  which: 'eta_unit' | 'eta_system',
+  wanted: (step: StepFigures) => boolean = () => true,
+): Figure | undefined {
+  const figures = analysis.ladder.steps
+    .filter((step) => step.carried && wanted(step))
+    .map((step) => step[which])
     .filter(isFigure)
-    .reduce<Figure | undefined>(
-      (most, figure) => (!most || figure.x.value > most.x.value ? figure : most),
-      undefined,
-    )
+  const deciding = figures.filter(decides)
+  return (deciding.length ? deciding : figures).reduce<Figure | undefined>(
+    (most, figure) => (!most || figure.x.value > most.x.value ? figure : most),
+    undefined,
+  )
 }
 
 function curveFigure(
@@ -76,9 +111,9 @@ function curveFigure(
   x: Figure['x'],
   formula: string,
 ): Figure | undefined {
-  const inputs = analysis.ladder.steps.map((step) => step.eta_unit).filter(isFigure)
-  const figure = derive(symbol, '%', formula, inputs, x, [
-    'P_loss = p0 + p1·S + p2·S², fitted to all steps and idle.',
+  const inputs = analysis.ladder.steps.filter(({ carried }) => carried).map((step) => step.eta_unit)
+  const figure = derive(symbol, '%', formula, inputs.filter(decides), x, [
+    'P_loss = p0 + p1·S + p2·S², fitted to all steps that were carried, and idle.',
   ])
-  return isFigure(figure) ? { ...figure, grade: 'measured' } : undefined
+  return isFigure(figure) ? figure : undefined
 }

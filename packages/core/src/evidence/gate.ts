@@ -1,0 +1,52 @@
+import type { Revision, Unit, Value } from '@even-watt/contract'
+import { say, type Refusal } from '../figures'
+import { rangeFor } from '../meters'
+import { readsOtherCurrent } from './conductor'
+import { unfitOnWave } from './fitness'
+import { quantityData } from './quantities'
+
+/** Lets a value in, or says why not. */
+export type Gate = (value: Value) => Refusal | undefined
+
+const notMeasured: Record<Exclude<Value['grade'], 'measured'>, Refusal> = {
+  display: {
+    why: 'it is the unit’s own display, which is a claim.',
+    todo: 'Read it with a meter at the same tap.',
+  },
+  estimated: { why: 'it is estimated, not read.', todo: 'Read it with a meter.' },
+  observed: { why: 'it was observed, not read on a meter.', todo: 'Read it with a meter.' },
+}
+
+/**
+ * The one gate that every value passes before a judge, a fit or a figure rests on it (docs/method/evidence.md): it is
+ * measured; a meter is named that reads this quantity, within a range; that meter may be used on this wave as it was
+ * seen; and on its conductor only the unit's current flows.
+ */
+export function gateOf({ rig, meters }: Revision, wave: Unit['wave']): Gate {
+  const unfit = unfitOnWave({ wave })
+  return (value) => {
+    if (value.grade !== 'measured') return notMeasured[value.grade]
+    const { reads, unit, words } = quantityData[value.quantity]
+    const meter = meters.find(({ id }) => id === value.meter)
+    if (!meter) return { why: 'no meter is named.', todo: 'Say which meter it was read on.' }
+    const range = rangeFor(meter.ranges, reads, value.value)
+    if (!range)
+      return {
+        why: `this meter does not read ${words}.`,
+        todo: 'Say which meter it was read on, or give this one a range for it.',
+      }
+    if (Math.abs(value.value) > range.upTo)
+      return {
+        why: `it is over the range of ${say(range.upTo, unit)}.`,
+        todo: 'Use a meter with a higher range.',
+      }
+    const reason = unfit(meter, value)
+    if (reason)
+      return {
+        why: reason,
+        todo: 'Use a true-RMS meter that stands this wave.',
+      }
+    const other = readsOtherCurrent(rig, value)
+    return other ? { why: other, todo: 'Put the ammeter where only the unit’s current flows.' } : undefined
+  }
+}
