@@ -114,9 +114,9 @@ test('from nothing to a curve and a verdict, in the browser alone', async ({ pag
 
   await page.getByRole('link', { name: /Findings/ }).click()
   await expect(page.getByText(/The peak, near|The best step/).first()).toBeVisible()
-  await expect(page.getByText('Not shown: time-limited.').first()).toBeVisible()
+  await expect(page.getByText('Not shown: it was not carried long enough.').first()).toBeVisible()
   await page.getByLabel('limited by').first().selectOption('supply')
-  await expect(page.getByText('Not shown: supply-limited.').first()).toBeVisible()
+  await expect(page.getByText('Not shown: the supply gave out first.').first()).toBeVisible()
 
   await page.getByRole('link', { name: /Motors/ }).click()
   await page.getByLabel('Motor', { exact: true }).fill('transfer pump')

@@ -1,4 +1,5 @@
 export * from './analyse'
+export * from './answer'
 export * from './attribution'
 export * from './compare'
 export * from './conductors'

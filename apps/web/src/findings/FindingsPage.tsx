@@ -3,6 +3,8 @@ import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
 import { ProblemNotice } from '../ui/Notice'
 import { FindingList } from './FindingList'
+import { SetAsideList } from './SetAsideList'
+import { TrialAnswer } from './TrialAnswer'
 
 /** Each claim against the evidence, as sentences. */
 export function FindingsPage() {
@@ -29,7 +31,9 @@ export function FindingsPage() {
         </label>
       </StageHead>
       {problem && <ProblemNotice problem={problem} />}
+      <TrialAnswer state={state} />
       <FindingList state={state} editable />
+      <SetAsideList analyses={state.view.analyses} />
     </>
   )
 }

@@ -1,11 +1,15 @@
 import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { FindingList } from './FindingList'
+import { SetAsideList } from './SetAsideList'
+import { TrialAnswer } from './TrialAnswer'
 
 export function ReportPart({ state }: ReportProps) {
   return (
     <Section title="Findings">
+      <TrialAnswer state={state} />
       <FindingList state={state} />
+      <SetAsideList analyses={state.view.analyses} />
     </Section>
   )
 }

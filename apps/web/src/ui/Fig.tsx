@@ -52,9 +52,18 @@ export const Fig = memo(function Fig({
       {uncertainty && !bare && <span className="text-quiet text-[0.8em]"> ± {uncertainty}</span>}
       {withUnit && of.unit && <span className="text-[0.85em]"> {of.unit}</span>}
       {of.grade !== 'measured' && !ungraded && <span className="text-ochre text-[0.8em]"> {of.grade}</span>}
+      {of.grade === 'measured' && of.refused && (
+        <span className="text-ochre text-[0.8em]" aria-label="decides nothing">
+          {' '}
+          ▲
+        </span>
+      )}
     </button>
   )
 })
 
-const gradeNote = (figure: Figure) =>
-  `${figure.symbol} = ${figure.working.formula}${figure.grade === 'measured' ? '' : `, ${figure.grade}`}`
+const gradeNote = ({ symbol, working, grade, refused }: Figure) =>
+  [
+    `${symbol} = ${working.formula}${grade === 'measured' ? '' : `, ${grade}`}`,
+    ...(refused ? [`Decides nothing: ${refused.why} ${refused.todo}`] : []),
+  ].join('. ')

@@ -89,7 +89,8 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
       </div>
       <p className="figures mt-1 text-2xl">{sayFigure(figure)}</p>
       <p className="text-quiet">
-        {figure.grade === 'measured' ? 'Measured.' : `Only ${figure.grade}: settles no claim.`} Expanded
+        {figure.grade === 'measured' ? 'Measured.' : `Only ${figure.grade}: settles no claim.`}{' '}
+        {figure.refused && `Decides nothing: ${figure.refused.why} ${figure.refused.todo} `}Expanded
         uncertainty, k = {coverage}.
       </p>
 

@@ -43,6 +43,16 @@ export function undecided(figure: Figure): Verdict {
   }
 }
 
+/** What ended a test, as a tester says it. */
+export const limitWords: Readonly<Record<Limiter, string>> = {
+  supply: 'the supply gave out first',
+  load: 'the loads ended first',
+  meter: 'the meter cannot tell',
+  protection: 'a protective device opened first',
+  joint: 'a bad joint stopped the test',
+  time: 'it was not carried long enough',
+}
+
 /** "Not shown", by the limiter set by hand or else the one the readings suggest. */
 export function notShown(
   evidence: Evidence,
@@ -58,6 +68,6 @@ export function notShown(
     limiter,
     wouldShow: would,
     ...(figure ? { figure } : {}),
-    sentence: `Not shown: ${limiter}-limited. ${why} ${would}`.trim(),
+    sentence: `Not shown: ${limitWords[limiter]}. ${why} ${would}`.trim(),
   }
 }

@@ -1,5 +1,13 @@
 import { decides, derive, isFigure, say, sayFigure, type Figure } from '../../figures'
-import { judge, notTested, undecided, type Evidence, type Judge, type Verdict } from '../../findings'
+import {
+  judge,
+  notShown,
+  notTested,
+  undecided,
+  type Evidence,
+  type Judge,
+  type Verdict,
+} from '../../findings'
 import type { Analysis } from '../../trials'
 import { claimValue, sayClaim } from '../../units'
 import { efficiencyAt, peakOf, rangeAbove } from '../curve'
@@ -49,23 +57,24 @@ export const judgeEfficiency: Judge = (evidence) => {
 
 /** η_unit ≥ η_system: with its leads it may show a promise, but a miss needs to know what the leads take. */
 function byBound(
-  { claim, analysis }: Evidence,
+  evidence: Evidence,
   which: (step: StepFigures) => boolean,
   where: string,
 ): Verdict | undefined {
+  const { claim, analysis } = evidence
   const figure = best(analysis, 'eta_system', which)
   if (!figure || !decides(figure) || claim.comparator !== 'at least') return undefined
   const outcome = judge(figure.x, 'at least', claimValue(claim))
   const seen = `Efficiency ${where} is ${sayFigure(figure)} from the posts on, leads and all`
   return outcome.startsWith('met')
     ? { outcome, figure, sentence: `${seen}, against ${sayClaim(claim)}; the unit alone is no worse.` }
-    : {
-        outcome: 'not shown',
-        limiter: 'meter',
+    : notShown(
+        evidence,
+        'meter',
+        `${seen}; what the leads take of it is not known.`,
+        'Read V_B at the terminals.',
         figure,
-        wouldShow: 'Read V_B at the terminals.',
-        sentence: `Not shown: meter-limited. ${seen}; what the leads take of it is not known. Read V_B at the terminals.`,
-      }
+      )
 }
 
 /** "92 % holds from 190 W to 1250 W; not below": ends of the measured range are not called limits. */

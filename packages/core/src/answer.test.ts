@@ -1,0 +1,40 @@
+import { ladderEntry, noLoadEntry, revisionOf, trialOf, unitOf, uuid } from '../test/makers'
+import { claimOf, stepOf, type Entries } from '../test/verdicts'
+import { answerOf } from './answer'
+import { viewTrial } from './view'
+
+const claims = [
+  claimOf(),
+  claimOf({ id: uuid(31), quantity: 'idle draw', comparator: 'at most', value: 5, unit: 'W' }),
+  claimOf({ id: uuid(32), quantity: 'THD', comparator: 'at most', value: 3, unit: '%' }),
+]
+
+const answer = (entries: Entries, made = claims, revisions = 1) => {
+  const unit = unitOf({ claims: made })
+  const all = Array.from({ length: revisions }, (_, i) => revisionOf({ unit, number: i + 1 }))
+  const view = viewTrial(trialOf(all), entries)
+  return answerOf(view.findings, view.analyses)
+}
+
+describe('the answer of a trial', () => {
+  it('counts how the claims stand, and names those that are not met', () => {
+    expect(answer([stepOf(1432), noLoadEntry({ V_B: 26, I: 0.4 })]).claims).toBe(
+      'Of 3 claims 1 is met, 1 is not met, 1 is not tested. Not met: idle draw (≤ 5 W).',
+    )
+    expect(answer([])).toEqual({ claims: 'None of the 3 claims is tested.', bench: [] })
+    expect(answer([stepOf(1432)], [claimOf()]).claims).toBe('The one claim is met.')
+    expect(answer([stepOf(1432)], []).claims).toContain('no claim')
+  })
+
+  it('says what was wrong on the bench though every claim is met, and whether it was put right', () => {
+    const hot = (revision: number, V_B: number) =>
+      ladderEntry({ V_A: 25.9, V_B, I: 60, P_C: 1432, V_C: 229 }, { revision, held: 900 })
+    const { claims: said, bench } = answer([hot(1, 24.9), hot(2, 25.7)], [claimOf()], 2)
+    expect(said).toBe('The one claim is met.')
+    expect(bench).toHaveLength(1)
+    expect(bench[0]).toMatch(
+      /^On rig 1 the joints took \d.* W more than it should at 1432 W\. On rig 2 it no longer does\.$/,
+    )
+    expect(answer([hot(1, 24.9), hot(2, 24.9)], [claimOf()], 2).bench[0]).toContain('still does')
+  })
+})
