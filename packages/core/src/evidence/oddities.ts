@@ -1,10 +1,11 @@
 import type { EntryOf, Quantity, Revision, StoredMeter, Unit, Value } from '@even-watt/contract'
-import { rangeFor, rounding } from '../meters'
+import { halfWidth, rangeFor, rounding } from '../meters'
 import { onceEach, type Keyed, type Notice, type Oddity } from '../oddities'
 import { remembering } from '../remember'
 import { readingsOf } from '../trials'
 import { unfitOnWave } from './fitness'
 import { quantityData } from './quantities'
+import { waveSeen } from './wave'
 
 type ReadingEntry = EntryOf<'ladder' | 'no load'>
 
@@ -12,7 +13,8 @@ interface Seen {
   readonly value: Value
   readonly meter: StoredMeter
   readonly at: Oddity['at']
-  readonly unit: Unit
+  readonly revision: Revision
+  readonly wave: Unit['wave']
 }
 
 const placeOf = (entry: ReadingEntry, revision: Revision): Oddity['at'] => ({
@@ -22,29 +24,32 @@ const placeOf = (entry: ReadingEntry, revision: Revision): Oddity['at'] => ({
 })
 
 /** Looks at each reading by itself; what was found in it is kept as long as the reading and its revision. */
-function eachReading(find: (entry: ReadingEntry, revision: Revision) => Keyed[]): Notice {
+function eachReading(find: (entry: ReadingEntry, revision: Revision, wave: Unit['wave']) => Keyed[]): Notice {
   const found = remembering<ReadingEntry, Keyed[]>()
   return ({ analysis: { record } }) => {
     const { revision } = record
+    const wave = waveSeen(record)
     const readings = [...readingsOf(record, 'no load'), ...readingsOf(record, 'ladder')]
-    return onceEach(readings.flatMap((entry) => found(entry, [revision], () => find(entry, revision))))
+    return onceEach(
+      readings.flatMap((entry) => found(entry, [revision, wave], () => find(entry, revision, wave))),
+    )
   }
 }
 
 /** Looks at each value that was read on a named meter. */
 const eachValue = (find: (seen: Seen) => Keyed | undefined): Notice =>
-  eachReading((entry, revision) =>
+  eachReading((entry, revision, wave) =>
     entry.reading.values.flatMap((value) => {
       const meter = revision.meters.find(({ id }) => id === value.meter)
       if (!meter) return []
       const at = { ...placeOf(entry, revision), quantity: value.quantity }
-      return find({ value, meter, at, unit: revision.unit }) ?? []
+      return find({ value, meter, at, revision, wave }) ?? []
     }),
   )
 
 /** 6: an average-responding meter, or one that does not stand the wave, on a non-sine. */
-export const noticeUnfitMeter = eachValue(({ value, meter, at, unit }) => {
-  const reason = unfitOnWave(unit)(meter, value)
+export const noticeUnfitMeter = eachValue(({ value, meter, at, wave }) => {
+  const reason = unfitOnWave({ wave })(meter, value)
   if (!reason) return undefined
   return {
     key: `${meter.id}|${value.quantity}`,
@@ -76,11 +81,13 @@ export const noticeRange = eachValue(({ value, meter, at }) => {
 })
 
 /** 11: one count of the meter is a large share of what it reads. */
-export const noticeCoarse = eachValue(({ value, meter, at }) => {
+export const noticeCoarse = eachValue(({ value, meter, at, revision }) => {
   const { reads, unit } = quantityData[value.quantity]
   const range = rangeFor(meter.ranges, reads, value.value)
   if (!range || reads === 'THD' || reads === 'temperature' || value.value === 0) return undefined
   if (value.quantity === 'I' && at.step === undefined) return undefined
+  // Beside a charger little flows in the bank, and that is as it should be.
+  if (value.quantity === 'I_bank' && revision.rig.support) return undefined
   const counts = Math.abs(value.value) / range.count
   if (counts >= 20) return undefined
   return {
@@ -100,7 +107,7 @@ const ac: readonly Quantity[] = ['V_C', 'I_C', 'P_C']
 export const noticeTiming = eachReading((entry, revision) => {
   const times = (which: readonly Quantity[]) =>
     entry.reading.values.flatMap((value) =>
-      value.at && which.includes(value.quantity) ? [secondsOf(value.at)] : [],
+      value.at && which.includes(value.quantity) ? [Date.parse(value.at) / 1000] : [],
     )
   const [input, output] = [times(dc), times(ac)]
   if (!input.length || !output.length) return []
@@ -118,13 +125,6 @@ export const noticeTiming = eachReading((entry, revision) => {
   ]
 })
 
-/** Seconds since midnight UTC of an ISO instant; core has no clock and needs differences only. */
-function secondsOf(instant: string): number {
-  const [, day = '0', h = '0', m = '0', s = '0'] =
-    /-(\d\d)T(\d\d):(\d\d):(\d\d(?:\.\d+)?)/.exec(instant) ?? []
-  return Number(day) * 86_400 + Number(h) * 3600 + Number(m) * 60 + Number(s)
-}
-
 /** 10: the unit's display used as a measurement. */
 export const noticeDisplay = eachReading((entry, revision) =>
   entry.reading.values
@@ -138,3 +138,33 @@ export const noticeDisplay = eachReading((entry, revision) =>
       at: { ...placeOf(entry, revision), quantity },
     })),
 )
+
+/** 5: a clamp that was not zeroed: it reads less than nothing, or stands off another meter of the same current. */
+export const noticeNotZeroed = eachReading((entry, revision) => {
+  const read = entry.reading.values.flatMap((value) => {
+    const meter = revision.meters.find(({ id }) => id === value.meter)
+    const range = meter && rangeFor(meter.ranges, 'DC current', value.value)
+    if (value.quantity !== 'I' || !meter || !range) return []
+    return [{ value: value.value, meter, half: halfWidth(range, value.value) + range.count }]
+  })
+  const idle = entry.kind === 'no load'
+  return read
+    .filter(({ meter }) => meter.needsZeroing)
+    .flatMap(({ value, meter, half }): Keyed[] => {
+      const other = read.find((one) => one.meter !== meter && Math.abs(one.value - value) > half + one.half)
+      if (!(idle && (value < -half || other))) return []
+      const odd = other
+        ? `${meter.name} reads ${value} A, ${other.meter.name} ${other.value} A.`
+        : `${meter.name} reads ${value} A, less than nothing.`
+      return [
+        {
+          key: meter.id,
+          number: 5,
+          odd,
+          why: 'A clamp drifts with temperature and with what it held last; at idle its offset is most of what it shows.',
+          todo: 'Zero it with nothing in its jaws, close to where it will read, and read again.',
+          at: { ...placeOf(entry, revision), quantity: 'I' },
+        },
+      ]
+    })
+})

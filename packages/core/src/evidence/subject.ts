@@ -1,9 +1,16 @@
 import type { Subject } from '../subject'
-import { noticeCoarse, noticeDisplay, noticeRange, noticeTiming, noticeUnfitMeter } from './oddities'
+import {
+  noticeCoarse,
+  noticeDisplay,
+  noticeNotZeroed,
+  noticeRange,
+  noticeTiming,
+  noticeUnfitMeter,
+} from './oddities'
 import { gatherEvidence } from './spreads'
 
 /** Values as they were read: on which meter, how far apart, how they scatter. */
 export const evidence = {
   parts: { evidence: gatherEvidence },
-  oddities: [noticeUnfitMeter, noticeRange, noticeTiming, noticeDisplay, noticeCoarse],
+  oddities: [noticeNotZeroed, noticeUnfitMeter, noticeRange, noticeTiming, noticeDisplay, noticeCoarse],
 } satisfies Subject

@@ -2,7 +2,7 @@ import { linearForms, standard, type Uncertain } from '../meters'
 import type { FanState, Regime } from './fan'
 import type { LossPoint } from './lossPoint'
 import { planOf } from './lossPlan'
-import { isBeyond, ownVariance, solveLoss, type LossSystem } from './lossSystem'
+import { farOff, ownVariance, solveLoss, type LossSystem } from './lossSystem'
 import { misfitOf } from './misfit'
 
 export interface LossFit {
@@ -26,6 +26,9 @@ export interface LossFit {
   readonly notes: readonly string[]
 }
 
+/** Scatters from which one point of a ladder is worth reading again; at 3 every fiftieth sound ladder would have one. */
+const outlying = 3.5
+
 /** Observed minus fitted, W, with the independent standard uncertainty of the point. */
 export interface LossResidual {
   readonly key: string
@@ -33,7 +36,7 @@ export interface LossResidual {
   readonly S: number
   readonly residual: number
   readonly u: number
-  /** Over three times what it should be: offered for re-reading. */
+  /** Much more than it should be: offered for re-reading. */
   readonly offered: boolean
 }
 
@@ -106,7 +109,7 @@ function fitOf(system: LossSystem, name: string): LossFit {
       S: S.value,
       residual: residuals[r] ?? 0,
       u: Math.sqrt(variances[r] ?? 0),
-      offered: isBeyond(system, r),
+      offered: farOff(system, r) > outlying,
     })),
     notes: [
       ...plan.notes,

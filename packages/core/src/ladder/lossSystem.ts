@@ -6,9 +6,6 @@ import type { LossPoint } from './lossPoint'
 /** Terms that cannot be negative; p1 can, for a common factor of the meters adds to it. */
 const bounded: readonly number[] = [0, 2]
 
-/** How many of its own uncertainties a point may lie off. */
-const beyond = 3
-
 /** One solved curve: free, and with its bounds. */
 export interface LossSystem {
   readonly plan: LossPlan
@@ -93,8 +90,8 @@ function errorsOf({ loss, S }: LossPoint, slope: number): Map<string, number> {
 export const ownVariance = (errors: ReadonlyMap<string, number> = new Map()): number =>
   independent({ value: 0, sources: errors }) ** 2
 
-/** Points that lie over three times their own uncertainty off, their pull on the curve taken out. */
-export const isBeyond = ({ kept, residuals, variances }: LossSystem, r: number): boolean => {
+/** How far a point lies off, in its own uncertainty, its own pull on the curve taken out; 0 where it alone decides. */
+export function farOff({ kept, residuals, variances }: LossSystem, r: number): number {
   const spare = 1 - (kept.leverages[r] ?? 1)
-  return spare > 1e-6 && Math.abs(residuals[r] ?? 0) > beyond * Math.sqrt((variances[r] ?? 0) * spare)
+  return spare > 1e-6 ? Math.abs(residuals[r] ?? 0) / Math.sqrt((variances[r] ?? 0) * spare) : 0
 }

@@ -1,11 +1,14 @@
 import type { LossPoint } from './lossPoint'
-import { isBeyond, type LossSystem } from './lossSystem'
+import { farOff, type LossSystem } from './lossSystem'
 
 /** √(χ²/dof) up to which readings are said to lie on a curve. */
 const most = 3
 
+/** Scatters beyond which a point lies off the curve. */
+const beyond = 3
+
 const fails = (system: LossSystem) => {
-  const far = system.residuals.filter((_, r) => isBeyond(system, r)).length
+  const far = system.residuals.filter((_, r) => farOff(system, r) > beyond).length
   return system.chi > most || far > system.residuals.length / 3
 }
 

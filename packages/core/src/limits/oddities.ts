@@ -1,12 +1,26 @@
-import { isFigure, sayFigure } from '../figures'
+import { isFigure, sayDuration, sayFigure } from '../figures'
+import { eachStep, isCarried, placeOfStep, type StepFigures } from '../ladder'
 import { contradict, expanded, subtract } from '../meters'
-import type { Notice } from '../oddities'
+import type { Notice, OddityContext } from '../oddities'
+import { isSlow } from './slowMeter'
 import { claimValue, sayClaim } from '../units'
 
-/** 21: DC watts against an AC rating. */
-export const noticeDcAgainstAc: Notice = ({ analysis, unit }) => {
+/** Whether a ladder goes on upwards: more is planned, or its highest step is the last thing that was captured. */
+function goesOn({ analysis: { ladder, record }, plan }: OddityContext): boolean {
+  const power = (step: StepFigures) => (isFigure(step.P_B) ? step.P_B.x.value : 0)
+  const highest = [...ladder.steps].sort((a, b) => power(b) - power(a))[0]
+  const last = highest?.step.readings.at(-1)
+  if (!highest || !last || !isCarried(last)) return false
+  const out = isFigure(highest.P_C) ? highest.P_C.x.value : 0
+  if (plan?.steps.some(({ target }) => target > out * 1.02)) return true
+  return ![...record.standing.values()].flat().some(({ at }) => at > last.at)
+}
+
+/** 21: DC watts against an AC rating, once the ladder has ended. */
+export const noticeDcAgainstAc: Notice = (context) => {
+  const { analysis, unit } = context
   const claim = unit.claims.find((candidate) => candidate.quantity === 'continuous power')
-  if (!claim) return []
+  if (!claim || goesOn(context)) return []
   const rated = claimValue(claim)
   const outputs = analysis.ladder.steps.map((step) => step.P_C).filter(isFigure)
   const inputs = analysis.ladder.steps.map((step) => step.P_B).filter(isFigure)
@@ -59,3 +73,25 @@ export const noticeEqualCeilings: Notice = ({ analysis }) => {
   }
   return []
 }
+
+/** 22: a step held so shortly that its meter hardly read it. */
+export const noticeSlowMeter: Notice = eachStep((step, analysis) => {
+  const held = Math.max(0, ...step.step.readings.map(({ reading }) => reading.held ?? 0))
+  const value = step.step.readings
+    .flatMap(({ reading }) => reading.values)
+    .find(({ quantity, meter }) => {
+      const found = analysis.record.revision.meters.find(({ id }) => id === meter)
+      return quantity === 'P_C' && found?.updateRate !== undefined && isSlow(found, held)
+    })
+  const meter = analysis.record.revision.meters.find(({ id }) => id === value?.meter)
+  if (!meter || held === 0) return []
+  return [
+    {
+      number: 22,
+      odd: `${meter.name} reads ${meter.updateRate} times a second, and the step lasted ${sayDuration(held)}.`,
+      why: 'What it showed is a mean over more than the surge, or of a moment beside it.',
+      todo: 'Capture it, or use a meter that reads several times in that time.',
+      at: { ...placeOfStep(step, analysis), quantity: 'P_C' },
+    },
+  ]
+})

@@ -1,5 +1,5 @@
 import type { Subject } from '../subject'
-import { noticeDcAgainstAc, noticeEqualCeilings } from './oddities'
+import { noticeDcAgainstAc, noticeEqualCeilings, noticeSlowMeter } from './oddities'
 import { judgeContinuous, judgeSurge } from './power'
 import { judgeThreshold } from './threshold'
 
@@ -11,5 +11,5 @@ export const limits = {
     'alarm voltage': judgeThreshold('alarm'),
     'cutoff voltage': judgeThreshold('cutoff'),
   },
-  oddities: [noticeDcAgainstAc, noticeEqualCeilings],
+  oddities: [noticeDcAgainstAc, noticeSlowMeter, noticeEqualCeilings],
 } satisfies Subject

@@ -87,6 +87,12 @@ export function independent(x: Uncertain): number {
 /** Expanded uncertainty, k = 2. */
 export const expanded = (x: Uncertain): number => coverage * standard(x)
 
+/**
+ * Whether a value is over 0 beyond doubt: by three standard uncertainties, for what is looked for at every step of every
+ * ladder would else be found on sound benches too.
+ */
+export const clearlyOver = (x: Uncertain): boolean => x.value > 3 * standard(x)
+
 /** Covariance of two values through the sources they share. */
 export function covariance(x: Uncertain, y: Uncertain): number {
   const [few, many] = x.sources.size <= y.sources.size ? [x, y] : [y, x]

@@ -1,5 +1,8 @@
 import type { Subject } from '../subject'
-import { noticeBankLow } from './oddities'
+import { noticeBankLow, noticeTwoChanges } from './oddities'
 
 /** What it starts. */
-export const motors = { kinds: { motors: null }, oddities: [noticeBankLow] } satisfies Subject
+export const motors = {
+  kinds: { motors: null },
+  oddities: [noticeBankLow, noticeTwoChanges],
+} satisfies Subject

@@ -5,6 +5,7 @@ import {
   cleanLadder,
   ladderEntry,
   meterOf,
+  motorEntry,
   noLoadEntry,
   parallelOf,
   rangeOf,
@@ -125,8 +126,126 @@ describe('what is noticed by itself', () => {
 
   it('21: DC watts against an AC rating', () => {
     const unit = unitOf({ claims: [claim({ value: 1000 })] })
-    expect(odd([ladderEntry(good)], { unit })).toContain(21)
-    expect(odd([ladderEntry({ ...good, P_C: 1030, I: 43.9, I_C: 4.5 })], { unit })).not.toContain(21)
+    // While the ladder still climbs the next step may bring it; once something else was read it has ended.
+    expect(odd([ladderEntry(good)], { unit })).not.toContain(21)
+    expect(odd([ladderEntry(good), noLoadEntry({ V_B: 26.4, I: 0.4 })], { unit })).toContain(21)
+    const stopped = ladderEntry(good, { end: 'tripped', alarm: 'overload' })
+    expect(odd([stopped], { unit })).toContain(21)
+    const enough = ladderEntry({ ...good, P_C: 1030, I: 43.9, I_C: 4.5 })
+    expect(odd([enough, noLoadEntry({ V_B: 26.4, I: 0.4 })], { unit })).not.toContain(21)
+  })
+
+  it('1: an efficiency over 98 % with volts at the posts alone', () => {
+    expect(odd([ladderEntry({ V_A: 25.92, I: 34, P_C: 964 })])).toContain(1)
+    expect(odd([ladderEntry({ V_A: 25.92, I: 41.3, P_C: 964 })])).not.toContain(1)
+  })
+
+  it('3: not for one count', () => {
+    expect(odd(with_({ V_B: 25.93 }))).not.toContain(3)
+  })
+
+  it('5: a clamp that was not zeroed', () => {
+    const clamp = meterOf({
+      id: uuid(5),
+      name: 'Clamp',
+      needsZeroing: true,
+      ranges: [rangeOf('DC current', 400, 2, 3, 0.1)],
+    })
+    const meters = [meterOf({ ranges: [rangeOf('DC current', 6, 0.3, 3, 0.001)] }), clamp]
+    const idle = (onClamp: number, inSeries?: number) =>
+      odd(
+        [
+          noLoadEntry(
+            {},
+            {
+              values: [
+                ...valuesOf({ I: onClamp }, clamp.id),
+                ...(inSeries === undefined ? [] : valuesOf({ I: inSeries })),
+              ],
+            },
+          ),
+        ],
+        { meters },
+      )
+    expect(idle(-0.8)).toContain(5)
+    expect(idle(1.2, 0.394)).toContain(5)
+    expect(idle(0.5, 0.394)).not.toContain(5)
+    expect(idle(-0.1)).not.toContain(5)
+  })
+
+  it('6: where the label says sine and the distortion that was read says not', () => {
+    const pocket = meterOf({ ranges: [rangeOf('AC voltage', 600, 1.2, 5, 1, { response: 'average' })] })
+    const scope = meterOf({ id: uuid(6), ranges: [rangeOf('THD', 1, 3, 1, 0.001)] })
+    const entries = (THD: number) => [
+      ladderEntry({}, { values: [...valuesOf({ V_C: 213 }), ...valuesOf({ THD }, scope.id)] }),
+    ]
+    expect(odd(entries(0.3), { meters: [pocket, scope] })).toContain(6)
+    expect(odd(entries(0.012), { meters: [pocket, scope] })).not.toContain(6)
+  })
+
+  it('9: by dates, across the end of a month', () => {
+    const at = (input: string, output: string) => [
+      ladderEntry(
+        {},
+        {
+          values: [
+            ...valuesOf({ V_B: 25 }).map((value) => ({ ...value, at: input })),
+            ...valuesOf({ P_C: 700 }).map((value) => ({ ...value, at: output })),
+          ],
+        },
+      ),
+    ]
+    expect(odd(at('2026-03-31T23:59:55.000Z', '2026-04-01T00:00:05.000Z'))).not.toContain(9)
+    expect(odd(at('2026-03-31T23:59:55.000Z', '2026-04-01T00:00:40.000Z'))).toContain(9)
+  })
+
+  it('11: not of the bank’s current beside a charger', () => {
+    const support = { kind: 'charger', name: 'Charger', current: 30, ownUse: 0 } as const
+    const read = [ladderEntry({ ...good, I_bank: 1.1 })]
+    expect(odd(read)).toContain(11)
+    expect(odd(read, { rig: rigOf({ support }) })).not.toContain(11)
+  })
+
+  it('15: not by volts under a base load; 25: two changes between attempts that ended differently', () => {
+    const attempts = (...readings: Parameters<typeof motorEntry>[0][]) =>
+      odd(readings.map((reading, i) => motorEntry({ number: i + 1, ...reading })))
+    expect(attempts({ bankBefore: 24 })).toContain(15)
+    expect(attempts({ bankBefore: 24, baseLoad: 800 })).not.toContain(15)
+    const full = { state: 'tank empty', bankBefore: 26.6 }
+    const low = { state: 'tank at 6 bar', bankBefore: 26.1, outcome: 'stalled' } as const
+    expect(attempts(full, low)).toContain(25)
+    expect(attempts(full, { ...low, bankBefore: 26.6 })).not.toContain(25)
+    expect(attempts(full, { ...low, outcome: 'started' })).not.toContain(25)
+    expect(attempts(full, { ...low, load: 'saw' })).not.toContain(25)
+  })
+
+  it('17: not where the number in the name is its voltage', () => {
+    const claims = [
+      claim({ value: 1400 }),
+      claim({ id: uuid(31), quantity: 'output voltage', value: 230, unit: 'V' }),
+    ]
+    expect(odd([], { unit: unitOf({ name: 'Unit 230', claims }) })).not.toContain(17)
+  })
+
+  it('18: not at a low power factor, nor on a tiny step', () => {
+    const ladder = [200, 500, 800, 1100, 1400].map((P_C) =>
+      ladderEntry({ V_B: 25.6, V_C: 230, I: (P_C / 0.93 + 10) / 25.6, I_C: P_C / 230, P_C }),
+    )
+    const motor = ladderEntry(
+      { V_B: 25.6, V_C: 230, I: 24, I_C: 5.6, P_C: 560, PF: 0.43 },
+      { kind: 'induction motor' },
+    )
+    const tiny = ladderEntry({ V_B: 25.6, V_C: 230, I: 0.62, I_C: 0.02, P_C: 4.6 })
+    expect(odd([...ladder, motor])).not.toContain(18)
+    expect(odd([...ladder, tiny])).not.toContain(18)
+    expect(odd([...ladder, ladderEntry({ V_B: 25.6, V_C: 230, I: 24, I_C: 26, P_C: 560 })])).toContain(18)
+  })
+
+  it('22: a surge read on a slow meter', () => {
+    const read = (held: number) =>
+      odd([ladderEntry({ ...good, P_C: 950 }, { held })], { meters: [meterOf({ updateRate: 1 })] })
+    expect(read(1)).toContain(22)
+    expect(read(60)).not.toContain(22)
   })
 
   it('28: different tests that ended at the same input', () => {

@@ -93,10 +93,12 @@ export const noticeWrongRating: Notice = ({ analysis, unit }) => {
       },
     ]
   }
-  const numbers = (unit.name.match(/\d{3,}/g) ?? []).map(Number)
+  const volts = [unit.inputVoltage, unit.outputVoltage]
+  const numbers = (unit.name.match(/\d{3,}/g) ?? []).map(Number).filter((number) => !volts.includes(number))
   if (!numbers.length || numbers.includes(claimValue(continuous))) return []
   const other = unit.claims.find(
-    (claim) => claim.quantity !== 'continuous power' && numbers.includes(claimValue(claim)),
+    (claim) =>
+      claim.quantity !== 'continuous power' && claim.unit !== 'V' && numbers.includes(claimValue(claim)),
   )
   if (!other) return []
   return [

@@ -11,6 +11,9 @@ const value = (step: StepFigures, quantity: Quantity): number | undefined => {
 /** The quantity that moves with another; voltages stand by themselves. */
 const partner: Partial<Record<Quantity, Quantity>> = { I: 'P_C', P_C: 'I', I_C: 'P_C' }
 
+/** Share of the largest step below which a step is too small to tell a slip by its neighbours. */
+const tiny = 0.1
+
 /**
  * What the other steps lead one to expect of a quantity at each step: their median for voltages, and for I, I_C
  * and P_C the median quotient with the quantity that moves with it. Nothing is expected from fewer than three
@@ -18,7 +21,12 @@ const partner: Partial<Record<Quantity, Quantity>> = { I: 'P_C', P_C: 'I', I_C: 
  */
 function expectedOf(steps: readonly StepFigures[], quantity: Quantity): Map<StepFigures, number> {
   const mate = partner[quantity]
-  const scaleOf = (step: StepFigures) => (mate ? value(step, mate) : 1)
+  const least = tiny * Math.max(0, ...steps.map((step) => value(step, 'P_C') ?? 0))
+  // Amps follow watts only at one power factor, and on tiny steps what the unit takes for itself is most of them.
+  const follows = (step: StepFigures) =>
+    (value(step, 'P_C') ?? 0) >= least &&
+    (step.kind === 'element' || step.kind === 'filament' || (value(step, 'PF') ?? 0) > 0.95)
+  const scaleOf = (step: StepFigures) => (mate ? (follows(step) ? value(step, mate) : undefined) : 1)
   const scales = new Map<StepFigures, number>()
   const ratios: number[] = []
   for (const step of steps) {

@@ -9,7 +9,7 @@ export const noticeOutlier: Notice = ({ analysis }) => {
     .filter((residual) => residual.offered && residual.key !== 'idle')
     .map((residual) => ({
       number: 18,
-      odd: `The loss here is ${Math.abs(residual.residual).toFixed(1)} W ${residual.residual > 0 ? 'above' : 'below'} the curve, over three times its own uncertainty.`,
+      odd: `The loss here is ${Math.abs(residual.residual).toFixed(1)} W ${residual.residual > 0 ? 'above' : 'below'} the curve, far more than it scatters.`,
       why: 'One reading of this step may be slipped, or something changed.',
       todo: 'Read the step again.',
       at: { revision: analysis.record.revision.number, step: residual.key },

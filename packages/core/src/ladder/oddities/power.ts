@@ -1,14 +1,11 @@
 import type { Quantity } from '@even-watt/contract'
 import { isFigure, sayFigure, type Derived, type Figure } from '../../figures'
-import { exact, expanded, subtract } from '../../meters'
+import { clearlyOver, exact, multiply, subtract } from '../../meters'
 import type { Notice, Oddity } from '../../oddities'
 import type { StepFigures } from '../step'
 import { eachStep, placeOfStep } from './eachStep'
 
-const exceeds = (x: Figure['x'], limit: Figure['x']): boolean => {
-  const over = subtract(x, limit)
-  return over.value > expanded(over)
-}
+const exceeds = (x: Figure['x'], limit: Figure['x']): boolean => clearlyOver(subtract(x, limit))
 
 /** Looks at every step where both figures are known. */
 const eachPair = (
@@ -34,7 +31,8 @@ export const noticeImpossibleEfficiency = eachPair(
           todo: 'Read input volts, amps and output watts again; look at ranges and zero.',
         }
       : undefined,
-  (step) => [step.eta_unit, step.P_C],
+  // With volts at the posts alone it is seen with its leads.
+  (step) => [isFigure(step.eta_unit) ? step.eta_unit : step.eta_system, step.P_C],
   'P_C',
 )
 
@@ -42,14 +40,12 @@ export const noticeImpossibleEfficiency = eachPair(
 export const noticeWattsOverVoltAmperes = eachStep((step, analysis) => {
   const { V_C, I_C, P_C } = step.read
   if (!isFigure(V_C) || !isFigure(I_C) || !isFigure(P_C)) return []
-  const product = V_C.x.value * I_C.x.value
-  const excess = P_C.x.value - product
-  const U = Math.hypot(expanded(P_C.x), V_C.x.value * expanded(I_C.x), I_C.x.value * expanded(V_C.x))
-  if (excess <= U) return []
+  const product = multiply(V_C.x, I_C.x)
+  if (!exceeds(P_C.x, product)) return []
   return [
     {
       number: 2,
-      odd: `${sayFigure(P_C)} is more than ${product.toFixed(0)} VA.`,
+      odd: `${sayFigure(P_C)} is more than ${product.value.toFixed(0)} VA.`,
       why: 'Watts cannot exceed volts times amps: one of the three is misread or on the wrong range.',
       todo: 'Read V_C, I_C and P_C again.',
       at: { ...placeOfStep(step, analysis), quantity: 'P_C' },

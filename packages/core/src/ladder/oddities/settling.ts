@@ -1,4 +1,4 @@
-import { rangeFor, rounding } from '../../meters'
+import { rangeFor } from '../../meters'
 import type { Notice } from '../../oddities'
 
 /** 9: repeats that still drift one way. */
@@ -19,7 +19,7 @@ export const noticeDrift: Notice = ({ analysis }) => {
         Math.sign(power.value - (powers[i - 1]?.value ?? 0)) === Math.sign(last.value - first.value),
     )
     const change = Math.abs(last.value - first.value)
-    if (!range || !oneWay || change <= Math.max(6 * rounding(range.count), 0.01 * last.value)) return []
+    if (!range || !oneWay || change <= Math.max(3 * range.count, 0.015 * last.value)) return []
     return [
       {
         number: 9,
