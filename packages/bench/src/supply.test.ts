@@ -120,6 +120,7 @@ describe('the supply of three hundred benches', () => {
       const after = predictSupply(rig, supply, [{ kind: 'remake', element: lug }])
       const [step] = predictSteps(
         after,
+        supply.known,
         loadsToPredict([last], [], () => 0),
       )
       const remade = operate(sound, loads.at(-1) ?? [])

@@ -136,9 +136,9 @@ export function Planning() {
             }
           />
           <p className="mt-1">
-            Steps are capped at {say(cap.power, 'W')} by {cap.because}. What a load really took in earlier
-            trials stands in place of its label; what the unit’s voltage does is predicted from its readings
-            so far.
+            {Number.isFinite(cap.power) && `Steps are capped at ${say(cap.power, 'W')} by ${cap.because}. `}
+            What a load really took in earlier trials stands in place of its label; what the unit’s voltage
+            does is predicted from its readings so far.
           </p>
         </>
       )}

@@ -10,7 +10,7 @@ import { UndoRedo } from '../ui/UndoRedo'
 import { useHistory } from '../ui/useHistory'
 import { BlockList } from './BlockList'
 import { CalendarLink } from './CalendarLink'
-import { benchDays, clockChanges, momentOn } from './days'
+import { benchDays, clockChanges } from './days'
 import { moveBlock, orderOf } from './edit'
 import { ScheduleForm } from './ScheduleForm'
 import { SchedulePicture } from './SchedulePicture'
@@ -138,7 +138,8 @@ function Laid({ state }: { state: ScheduleState }) {
 function Fits({ state: { stands, schedule, clock } }: { state: ScheduleState }) {
   const first = stands.placed[0]
   if (!first) return <p>Every block was taken out. Add one below.</p>
-  const over = sayLength(stands.endsInOneGo - momentOn(first.from, schedule.closes, schedule.timeZone))
+  const over = sayLength(stands.endsInOneGo - (stands.closes ?? stands.endsInOneGo))
+  const days = stands.days === 1 ? '' : `It takes ${stands.days} days, until ${clock.both(stands.ends)}.`
   return (
     <Notice
       kind={stands.fitsFirstDay ? 'good' : 'odd'}
@@ -146,7 +147,7 @@ function Fits({ state: { stands, schedule, clock } }: { state: ScheduleState }) 
     >
       {stands.fitsFirstDay
         ? `From ${clock.both(first.from)} to ${clock.time(stands.ends)}.`
-        : `In one go it would run over by ${over}. So it takes ${stands.days} ${stands.days === 1 ? 'day' : 'days'}, until ${clock.both(stands.ends)}.`}
+        : `In one go it would run over by ${over}. ${days}`}
     </Notice>
   )
 }

@@ -2,7 +2,7 @@ import type { LadderPlanned, LoadUse, StoredLoad, Taken } from '@even-watt/contr
 import { quantityData } from '../evidence'
 import { isFigure } from '../figures'
 import { supplyOf, weakestCurrent, type SupplyQuestion } from '../rigs'
-import { outputFor, regress, terminalSource } from '../supply'
+import { atCurrent, bankNominal, outputFor, regress } from '../supply'
 import type { Analysis } from '../trials'
 import type { PlanLoad, Question, Settings } from './question'
 import type { OutputVoltage } from './voltage'
@@ -25,6 +25,7 @@ export function expectedVoltage(analysis: Analysis): OutputVoltage {
 }
 
 export interface Cap {
+  /** W; Infinity: nothing is known that caps it. */
   readonly power: number
   readonly because: string
 }
@@ -32,12 +33,12 @@ export interface Cap {
 /** What limits the watts of any step: the weakest link of the rig, and the ranges of the meters at the outlet. */
 export function powerCap(analysis: Analysis, question: SupplyQuestion): Cap {
   const { rig, meters, unit } = analysis.record.revision
-  const caps: Cap[] = [{ power: 1e6, because: 'nothing known' }]
+  const caps: Cap[] = [{ power: Infinity, because: '' }]
   const weakest = weakestCurrent(rig)
   const supply = supplyOf(analysis.supply.known)
-  if (weakest && supply) {
-    const { E, R } = terminalSource(supply)
-    const input = (E - R * weakest.current) * weakest.current
+  if (weakest) {
+    // While a resistance is not known the bank is taken as stiff at its nominal volts.
+    const input = (supply ? atCurrent(supply, weakest.current).V_B : bankNominal(rig.bank)) * weakest.current
     caps.push({
       power: outputFor(input, question.loss),
       because: `${weakest.link.name}, ${weakest.current.toFixed(0)} A`,

@@ -23,6 +23,7 @@ function changeOne(rig: Rig, change: RigChange): Rig {
       const { bank } = rig
       if (bank.join.kind !== 'in line') return rig
       const { positiveAt, negativeAt } = change
+      if (Math.max(positiveAt, negativeAt) >= bank.strings.length) return rig
       return { ...rig, bank: { ...bank, join: { ...bank.join, positiveAt, negativeAt } } }
     }
   }

@@ -353,7 +353,7 @@ describe('what if', () => {
     const supply = predictSupply(before.record.revision.rig, before.supply, [
       { kind: 'remake', element: lugAt },
     ])
-    const predicted = predictSteps(supply, stepsOf(before))
+    const predicted = predictSteps(supply, before.supply.known, stepsOf(before))
     predicted.forEach(({ V_B }, i) => {
       const measured = after.ladder.steps[i]?.read.V_B
       expect(
@@ -369,6 +369,23 @@ describe('what if', () => {
     const same = predictSupply(rig, sound.supply, [{ kind: 'remake', element: uuid(99) }])
     expect(same.R_path).toBe(sound.supply.known.R_path)
     expect(changedRig(rig, [{ kind: 'remake', element: lugAt }])).toBe(rig)
+    // A take-off at a battery that is not there.
+    expect(changedRig(rig, [{ kind: 'take-off', positiveAt: 1, negativeAt: 0 }])).toBe(rig)
+  })
+
+  it('makes nothing out of nothing: what was measured stands, moved by what the change makes of the model', () => {
+    const sound = trialWith(0.0001, true)
+    const { rig } = sound.record.revision
+    const remade = predictSupply(rig, sound.supply, [{ kind: 'remake', element: lugAt }])
+    for (const { V_B, before } of predictSteps(remade, sound.supply.known, stepsOf(sound)))
+      expect(value(V_B)).toBeCloseTo(value(before), 3)
+    // The model may be far from what was read: without a change what was read stands.
+    const wrong = { ...sound.supply.known, E: sound.supply.promised.E, R_bank: sound.supply.promised.R_bank }
+    for (const { V_B, before } of predictSteps(wrong, wrong, stepsOf(sound)))
+      expect(value(V_B)).toBeCloseTo(value(before), 9)
+    // A part that a survey left out is not blamed for all that the path has too much.
+    const other = predictSupply(rig, trialWith(0.01, true).supply, [{ kind: 'remake', element: uuid(51) }])
+    expect(value(other.R_path)).toBeCloseTo(value(trialWith(0.01, true).supply.known.R_path), 6)
   })
 
   it('takes a thicker cable by what both are expected to measure', () => {
@@ -405,7 +422,7 @@ describe('what if', () => {
     const { known } = analysis.supply
     if (!isFigure(known.R_path)) throw new Error('no path')
     const weak = { ...known, R_path: { ...known.R_path, x: exact(0.5) } }
-    const steps = predictSteps(weak, stepsOf(analysis))
+    const steps = predictSteps(weak, known, stepsOf(analysis))
     expect(steps.at(-1)?.V_B).toEqual({ missing: 'The supply cannot deliver this.' })
     const kept = keepPrediction([{ kind: 'support', current: 1 }], 'a try', steps, 0)
     expect(kept.steps.length).toBeLessThan(steps.length)
@@ -421,7 +438,7 @@ describe('what if', () => {
     ]
     const loads = loadsToPredict(analysis.ladder.steps, planned, (P) => 0.07 * P)
     expect(loads.map(({ load }) => load).slice(5)).toEqual(['ahead'])
-    const [last] = predictSteps(analysis.supply.known, loads).slice(-1)
+    const [last] = predictSteps(analysis.supply.known, analysis.supply.known, loads).slice(-1)
     expect(last?.before).toHaveProperty('missing')
     expect(last && isFigure(last.V_B) && last.V_B.x.value).toBeLessThan(26)
   })
@@ -433,7 +450,7 @@ describe('what if', () => {
         const supply = predictSupply(analysis.record.revision.rig, analysis.supply, [
           { kind: 'remake', element: lugAt },
         ])
-        for (const { V_B, before } of predictSteps(supply, stepsOf(analysis))) {
+        for (const { V_B, before } of predictSteps(supply, analysis.supply.known, stepsOf(analysis))) {
           if (isFigure(V_B) && isFigure(before)) expect(V_B.x.value).toBeGreaterThan(before.x.value - 0.01)
         }
       }),

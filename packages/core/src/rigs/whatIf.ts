@@ -126,8 +126,9 @@ function remakeGain(element: string, rig: Rig, evidence: MeasuredSupply): Figure
     )
     return isFigure(gain) && gain.x.value > 0 ? gain : undefined
   }
+  // A survey that left it out shows nothing of it.
   const { ladderPath, promised } = evidence
-  if (!isFigure(ladderPath) || !isFigure(promised.R_path)) return undefined
+  if (evidence.surveys.length || !isFigure(ladderPath) || !isFigure(promised.R_path)) return undefined
   const all = derive(
     'gain',
     'mΩ',
@@ -191,12 +192,33 @@ export interface PredictedStep {
   readonly V_B: Derived
 }
 
-/** V_B predicted at each input power, in the order given. */
-export function predictSteps(supply: KnownSupply, steps: readonly LoadToPredict[]): PredictedStep[] {
+/**
+ * V_B at each input power, in the order given: what was measured there plus what the change makes of it, so that what
+ * the model does not know of this supply stays as it is; by the model alone where nothing was measured.
+ */
+export function predictSteps(
+  after: KnownSupply,
+  before: KnownSupply,
+  steps: readonly LoadToPredict[],
+): PredictedStep[] {
   return steps.flatMap(({ load, P_C, P_B, V_B }) => {
     if (!isFigure(P_C) || !isFigure(P_B)) return []
-    return [{ load, P_C, before: V_B, V_B: predictVoltage(supply, P_B) }]
+    return [
+      { load, P_C, before: V_B, V_B: changed(V_B, predictVoltage(before, P_B), predictVoltage(after, P_B)) },
+    ]
   })
+}
+
+/** A measured figure moved by the difference of two modelled ones; the second of them where it cannot be. */
+function changed(measured: Derived, before: Derived, after: Derived): Derived {
+  if (!isFigure(measured) || !isFigure(before) || !isFigure(after)) return after
+  return predicted(
+    after.symbol,
+    after.unit,
+    add(measured.x, subtract(after.x, before.x)),
+    [measured, before, after],
+    'V_B measured + V_B of the changed supply − V_B of this one, both computed',
+  )
 }
 
 /** V_B when the unit takes P_B on this supply. */

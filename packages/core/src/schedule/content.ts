@@ -29,6 +29,9 @@ export function contentOf(block: Block, question: ScheduleQuestion, course: Cour
   return stretched(piecesOf(block, question, course), block.minutes)
 }
 
+/** A bank that never falls is not run down: a minute shows it. */
+const finite = (seconds: number) => (Number.isFinite(seconds) ? seconds : minute)
+
 function piecesOf({ kind, watts }: Block, question: ScheduleQuestion, { charge }: Course): Piece[] {
   const { rated, hold, reading, settle } = question
   const P = watts ?? rated
@@ -61,8 +64,8 @@ function piecesOf({ kind, watts }: Block, question: ScheduleQuestion, { charge }
     case 'run-down':
       return [
         {
-          what: 'to cutoff',
-          seconds: Math.max(minute, secondsDownTo(question, P, charge, leastCharge(question))),
+          what: `down to ${Math.round(100 * leastCharge(question))} %, the share that is usable, or to cutoff before`,
+          seconds: finite(Math.max(minute, secondsDownTo(question, P, charge, leastCharge(question)))),
           watts: P,
         },
       ]

@@ -1,4 +1,4 @@
-import { bankDeliverable, bankNominal, chargeRate, isLithium, underPower } from '../supply'
+import { bankDeliverable, bankNominal, chargedAfter, chargeRate, isLithium, underPower } from '../supply'
 import type { ScheduleQuestion } from './question'
 
 /** How the bench stands at a moment: state of charge, 0 to 1, and K that the unit is above ambient. */
@@ -53,12 +53,17 @@ export function after(
       ? 0
       : (assumedRise * question.loss(watts)) / Math.max(question.loss(question.rated), 1e-9)
   return {
-    charge: Math.min(
-      1,
-      Math.max(0, charge - (seconds > 0 ? drainRate(question, watts, charge) * seconds : 0)),
-    ),
+    charge: chargeAfter(question, charge, watts, seconds),
     rise: settled + (rise - settled) * Math.exp(-seconds / thermalConstant),
   }
+}
+
+function chargeAfter(question: Energy, charge: number, watts: number | undefined, seconds: number): number {
+  if (!(seconds > 0)) return charge
+  const { out, spare } = bankCurrent(question, watts)
+  // What a support source has to spare tapers as the bank fills.
+  if (out <= 0) return chargedAfter(question.bank, spare, charge, seconds)
+  return Math.min(1, Math.max(0, charge - drainRate(question, watts, charge) * seconds))
 }
 
 /** s until the unit is cool enough to start a thermal test. */

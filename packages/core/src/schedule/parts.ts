@@ -1,5 +1,5 @@
 import type { Block, PlacedPart } from '@even-watt/contract'
-import { full, secondsToCharge, taperFrom } from '../supply'
+import { full, secondsToCharge, taperFrom, underPower } from '../supply'
 import { contentOf, isPowered } from './content'
 import { coolEnough, drainRate, leastCharge, secondsDownTo, secondsToCool, type Course } from './course'
 import type { Piece, ScheduleQuestion } from './question'
@@ -50,6 +50,8 @@ function drawDown(question: ScheduleQuestion, course: Course, because: string): 
   return { part: 'draw down', because, piece, charger: 0 }
 }
 
+const neverFalls = 'the support source carries it, so the bank never falls. Switch it off for that.'
+
 /** What the rules of docs/method/schedule.md ask of the bank before a block. */
 function bankNeed(question: ScheduleQuestion, block: Block, course: Course): Need | undefined {
   const { charge } = course
@@ -67,10 +69,14 @@ function bankNeed(question: ScheduleQuestion, block: Block, course: Course): Nee
   }
   if (block.kind === 'motors, bank low') {
     const because = `the repeat wants the bank below ${percent(surgeBelow)}, and ${stands}`
-    const part = charge > surgeBelow ? drawDown(question, course, because) : undefined
-    return part && { part }
+    if (charge <= surgeBelow) return undefined
+    const part = drawDown(question, course, because)
+    return part ? { part } : { odd: `No draw-down before ${block.kind}, though ${because}: ${neverFalls}` }
   }
   if (block.kind === 'run-down') {
+    const P = block.watts ?? question.rated
+    if (!Number.isFinite(secondsDownTo(question, P, 1, leastCharge(question))))
+      return { odd: `Nothing to run down at ${P.toFixed(0)} W: ${neverFalls}` }
     const because = `a run-down starts from a full bank, and ${stands}; above ${percent(taperFrom)} charging tapers`
     return charge < full - 1e-9 ? recharge(full, because) : undefined
   }
@@ -81,6 +87,27 @@ function bankNeed(question: ScheduleQuestion, block: Block, course: Course): Nee
     taperFrom,
     `${block.kind} takes ${percent(takes)} of the bank, and ${stands}; it is not to go below ${percent(least)}`,
   )
+}
+
+/** A that the bank's own protections carry together, at equal shares; Infinity: none is stated. */
+const protectedCurrent = ({ bank }: ScheduleQuestion): number =>
+  bank.strings.length * Math.min(...bank.strings.flat().map(({ limit }) => limit ?? Infinity), Infinity)
+
+/** What the supply cannot give for a block at all, in a sentence. */
+function beyondSupply(question: ScheduleQuestion, block: Block, course: Course): Need[] {
+  if (!isPowered(block.kind) || !question.supply) return []
+  const most = Math.max(0, ...contentOf(block, question, course).map(({ watts }) => watts ?? 0))
+  const point = underPower(question.supply, most + question.loss(most))
+  if (!point)
+    return [{ odd: `${most.toFixed(0)} W in ${block.kind} is more than this supply can deliver at all.` }]
+  const carried = protectedCurrent(question)
+  return point.I_bank > carried
+    ? [
+        {
+          odd: `${most.toFixed(0)} W in ${block.kind} takes ${point.I_bank.toFixed(0)} A of the bank, and its protection (BMS) carries ${carried.toFixed(0)} A.`,
+        },
+      ]
+    : []
 }
 
 /** All that must come before a block, in order. */
@@ -95,5 +122,5 @@ export function needsOf(question: ScheduleQuestion, block: Block, course: Course
       charger: 0,
     },
   }
-  return [...(bank ? [bank] : []), ...(warm ? [cooling] : [])]
+  return [...(bank ? [bank] : []), ...(warm ? [cooling] : []), ...beyondSupply(question, block, course)]
 }

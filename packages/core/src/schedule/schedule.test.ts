@@ -473,3 +473,63 @@ describe('a schedule that is run', () => {
     expect(checkInsOf(run.placed, 60, []).map(({ due }) => (due - nine) / minute)).toEqual([12])
   })
 })
+
+describe('what the supply makes of a schedule', () => {
+  const stiff = { bank: { E: 26.4, R: 0.0117 }, path: 0.005, support: 0 }
+
+  it('runs a bank down to what is usable, and says so', () => {
+    const plan = scheduleOf(questionOf({ blocks: inOrder('run-down'), supply: stiff }))
+    const [piece] = find(plan, 'run-down')?.pieces ?? []
+    expect(piece?.what).toBe('down to 10 %, the share that is usable, or to cutoff before')
+    expect(piece?.charge[1]).toBeCloseTo(leastCharge(questionOf()), 6)
+  })
+
+  it('does not run down, nor draw down, for ever where a support source carries it', () => {
+    const helped = { ...stiff, support: 60 }
+    const plan = scheduleOf(
+      questionOf({ blocks: inOrder('motors, bank low', 'run-down'), supply: helped, steps: [] }),
+    )
+    expect(Number.isFinite(plan.ends)).toBe(true)
+    expect(
+      says(plan, 'odd').filter((sentence) => sentence.includes('the support source carries it')),
+    ).toHaveLength(2)
+  })
+
+  it('charges nothing in the midst of what wants the bank low', () => {
+    const motors = Array.from({ length: 20 }, () => ({ what: 'saw', watts: 2500, settle: 0 }))
+    const plan = scheduleOf(questionOf({ blocks: inOrder('motors, bank low'), motors, charge: 0.28 }))
+    expect(kinds(plan)).toEqual(['motors, bank low'])
+    expect(find(plan, 'motors, bank low')?.pieces.every(({ charge }) => charge[0] < surgeBelow)).toBe(true)
+  })
+
+  it('says what it cannot give, by itself or by its own protection', () => {
+    const hold = (watts: number, bank = bankOf()) =>
+      says(
+        scheduleOf(questionOf({ blocks: [block('rated hold', 1, { watts })], supply: stiff, bank })),
+        'odd',
+      )
+    expect(hold(15_000)[0]).toContain('more than this supply can deliver at all')
+    expect(hold(4500)[0]).toContain('its protection (BMS) carries 150 A')
+    expect(hold(1000)).toEqual([])
+  })
+
+  it('tapers what a support source has to spare while the unit is off', () => {
+    const helped = { ...stiff, support: 30 }
+    const plan = scheduleOf(
+      questionOf({ blocks: [block('findings', 1, { minutes: 600 })], supply: helped, charge: 0.85 }),
+    )
+    const charge = plan.placed[0]?.pieces.at(-1)?.charge[1] ?? 0
+    expect(charge).toBeGreaterThan(0.9)
+    expect(charge).toBeLessThan(1)
+  })
+
+  it('that was worked through is as long as it was, however much later it is looked at', () => {
+    const blocks = inOrder('no load', 'findings')
+    const events: Logged[] = blocks.flatMap(({ id }, i) => [
+      { at: nine + i * hour, event: { block: id, action: 'start' } },
+      { at: nine + (i + 1) * hour, event: { block: id, action: 'finish' } },
+    ])
+    const plan = scheduleOf(questionOf({ blocks }), events, nine + 258 * 24 * hour)
+    expect(plan).toMatchObject({ ends: nine + 2 * hour, fitsFirstDay: true, days: 1 })
+  })
+})

@@ -13,8 +13,10 @@ export interface Scheduled {
   readonly ends: number
   /** When it would end if the first day had no closing time. */
   readonly endsInOneGo: number
-  /** Whether that is before the first day closes. */
+  /** Whether that is before that day closes. */
   readonly fitsFirstDay: boolean
+  /** When the day closes on which it begins, or goes on. */
+  readonly closes: number | undefined
   readonly days: number
 }
 
@@ -38,7 +40,9 @@ export function scheduleOf(
   const open = question.blocks.filter(({ id }) => !touched.has(id) && !skipped.has(id))
   const ordered = withSurgeFirst(question, begun, skipped, now, orderBlocks(open))
   const walk = laid(question, begun, skipped, now, ordered.blocks)
-  const first = question.days.find(({ closes }) => closes > question.start)
+  // What is left of a schedule that is taken up again later is to fit the day on which it goes on.
+  const from = begun.length && ordered.blocks.length ? Math.max(now, question.start) : question.start
+  const first = question.days.find(({ closes }) => closes > from)
   const endsInOneGo = laid(unhurried(question), begun, skipped, now, ordered.blocks).end
   return {
     placed: walk.placed,
@@ -46,6 +50,7 @@ export function scheduleOf(
     skipped: question.blocks.filter(({ id }) => skipped.has(id)),
     ends: walk.end,
     endsInOneGo,
+    closes: first?.closes,
     fitsFirstDay: first !== undefined && endsInOneGo <= first.closes,
     days: new Set(
       walk.placed
@@ -71,7 +76,7 @@ function laid(
     const left = Math.max(0, walk.lengthOf(block, part) - worked)
     walk.relive(block, part, state, from, to ?? now + left)
   }
-  if (begun.length) walk.resume(now)
+  if (begun.length && open.length) walk.resume(now)
   for (const block of open) walk.lay(block)
   return walk
 }

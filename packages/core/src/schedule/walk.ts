@@ -18,6 +18,9 @@ import {
 /** A recharge cools the unit meanwhile; a cool-down after it is as much shorter, so each need is asked for in turn. */
 const mostNeeds = 4
 
+/** Blocks that want the bank low: nothing is charged in the midst of them. */
+const emptying: readonly Block['kind'][] = ['run-down', 'motors, bank low']
+
 /** Lays blocks one after another, with what must come before each, in the hours of the bench. */
 export class Walk {
   readonly placed: Stretch[] = []
@@ -203,14 +206,14 @@ export class Walk {
   private putContent(block: Block): void {
     const least = leastCharge(this.question)
     let pieces: TimedPiece[] = []
-    let said = block.kind === 'run-down'
+    let said = emptying.includes(block.kind)
     for (const piece of contentOf(block, this.question, this.course)) {
       const takes = () =>
         piece.watts === undefined
           ? 0
           : drainRate(this.question, piece.watts, this.course.charge) * piece.seconds
       const short = () =>
-        block.kind !== 'run-down' && takes() > 0 && this.course.charge - takes() < least - 1e-9
+        !emptying.includes(block.kind) && takes() > 0 && this.course.charge - takes() < least - 1e-9
       const between =
         short() && this.course.charge < taperFrom - 1e-9
           ? rechargeTo(

@@ -1,4 +1,4 @@
-import { terminalSource, type Supply } from './constantPower'
+import { atCurrent, terminalSource, type Supply } from './constantPower'
 
 export interface Headroom {
   /** A into the unit at the limit. */
@@ -10,22 +10,29 @@ export interface Headroom {
 }
 
 /**
- * The most a supply can give before V_B falls to a threshold, V: I = (E − V)/R while V ≥ E/2, else E²/4R; capped
- * by a current, A, that the weakest link carries (docs/method/supply.md). Zero when the threshold is above the rest voltage.
+ * The most a supply can give before V_B falls to a threshold, V: I = (E − V)/R while V ≥ E/2, else E²/4R; where the
+ * support source carries all of it only the path counts: I = (E − V)/R_path. Capped by a current, A, that the weakest
+ * link carries (docs/method/supply.md). Zero when the threshold is above the rest voltage.
  */
 export function headroom(supply: Supply, threshold: number, weakest = Infinity): Headroom {
-  const { E, R } = terminalSource(supply)
-  const free =
-    threshold >= E / 2
-      ? { current: Math.max(0, (E - threshold) / R), limitedBy: 'threshold' as const }
-      : { current: E / (2 * R), limitedBy: 'most power' as const }
+  const free = freeReach(supply, threshold)
   const capped = free.current > weakest
   const current = capped ? weakest : free.current
   return {
     current,
-    inputPower: (E - R * current) * current,
+    inputPower: current > 0 ? atCurrent(supply, current).V_B * current : 0,
     limitedBy: capped ? 'weakest link' : free.limitedBy,
   }
+}
+
+function freeReach(supply: Supply, threshold: number): Pick<Headroom, 'current' | 'limitedBy'> {
+  const { bank, path, support } = supply
+  const alone = path > 0 ? Math.max(0, (bank.E - threshold) / path) : Infinity
+  if (alone <= support) return { current: alone, limitedBy: 'threshold' }
+  const { E, R } = terminalSource(supply)
+  return threshold >= E / 2
+    ? { current: Math.max(0, (E - threshold) / R), limitedBy: 'threshold' }
+    : { current: E / (2 * R), limitedBy: 'most power' }
 }
 
 /**

@@ -109,6 +109,20 @@ describe('headroom', () => {
     expect(outputFor(reach.inputPower, (P) => P / 0.88 - P)).toBeCloseTo(784, 0)
   })
 
+  it('is the path’s alone while the support source carries all', () => {
+    // 26.4 V, 11.7 mΩ of bank and 5.9 mΩ of path, a source of 30 A: 16.9 A bring the terminals to 26.3 V.
+    const helped = { bank: { E: 26.4, R: 0.0117 }, path: 0.0059, support: 30 }
+    const reach = headroom(helped, 26.3)
+    expect(reach.current).toBeCloseTo(16.95, 2)
+    expect(reach.inputPower).toBeCloseTo(446, 0)
+    // Where it no longer carries all, both ways agree.
+    const [just, beyond] = [
+      headroom(helped, 26.4 - 0.0059 * 30 + 1e-9),
+      headroom(helped, 26.4 - 0.0059 * 30 - 1e-9),
+    ]
+    expect(just.current).toBeCloseTo(beyond.current, 5)
+  })
+
   it('is E²/4R where the threshold is under half of E, and nothing where it is above E', () => {
     expect(headroom(l24, 5)).toMatchObject({
       limitedBy: 'most power',

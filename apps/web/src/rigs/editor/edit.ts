@@ -98,12 +98,14 @@ type BankForm = RigForm['bank']
 
 const allBatteries = (bank: BankForm) => bank.strings.flat()
 
-/** One more string beside the others, alike in series, with a link to its neighbour. */
+/** One more string beside the others, alike in all that is known of them, with a link to its neighbour. */
 export function addString(bank: BankForm, makeId: MakeId): BankForm {
   const like = bank.strings.at(-1) ?? []
   const added: BatteryForm[] = []
   for (const battery of like) {
-    added.push(newBattery(freshName(battery.name, [...allBatteries(bank), ...added]), makeId(), battery))
+    const name = freshName(battery.name, [...allBatteries(bank), ...added])
+    const { rest, resistance } = battery
+    added.push({ ...newBattery(name, makeId(), battery), rest, resistance })
   }
   const { join } = bank
   return {

@@ -24,7 +24,12 @@ export function WhatToFix({ survey, analysis }: { survey: SurveyFigures; analysi
         {others.length > 0 && `; then ${others.map(({ element }) => element.name).join(', ')}`}. What that
         would give back:
       </p>
-      <PredictedTable steps={predictSteps(after, loads)} analysis={analysis} after={after} rigAfter={rig} />
+      <PredictedTable
+        steps={predictSteps(after, analysis.supply.known, loads)}
+        analysis={analysis}
+        after={after}
+        rigAfter={rig}
+      />
     </div>
   )
 }

@@ -31,7 +31,7 @@ export function Trying() {
     if (!changes.length) return undefined
     const after = predictSupply(rig, analysis.supply, changes)
     const rigAfter = changedRig(rig, changes)
-    return { after, rigAfter, steps: predictSteps(after, loads) }
+    return { after, rigAfter, steps: predictSteps(after, analysis.supply.known, loads) }
   }, [changes, rig, analysis, loads])
   const words = describeChanges(rig, changes)
   const keep = () => {

@@ -46,6 +46,11 @@ export function predictionOf(
     revision: 1,
     at: hand.now,
     kind: 'prediction',
-    reading: keepPrediction(changes, describeChanges(rig, changes), predictSteps(supply, steps), undefined),
+    reading: keepPrediction(
+      changes,
+      describeChanges(rig, changes),
+      predictSteps(supply, analysis.supply.known, steps),
+      undefined,
+    ),
   }
 }

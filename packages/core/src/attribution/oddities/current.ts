@@ -5,13 +5,20 @@ import { cables, weakestLinks } from '../../rigs'
 
 const protective = ['fuse', 'breaker', 'BMS']
 
-/** Protective devices that a current exceeds by more than a tenth. */
+/** Rated parts that a current exceeds by more than a tenth. */
 const exceeded = (rig: Rig, current: number) =>
-  weakestLinks(rig, current).filter(
-    ({ kind, margin }) => protective.includes(kind) && margin !== undefined && margin < -0.1,
-  )
+  weakestLinks(rig, current).filter(({ margin }) => margin !== undefined && margin < -0.1)
 
-/** 23: a current that a protective device should not have carried for that long. */
+const shouldHaveOpened = {
+  why: 'It should have opened: the current, the rating or the time is not what it says.',
+  todo: 'Check the clamp’s zero and range, and what is printed on the device.',
+}
+const tooMuchForIt = {
+  why: 'It is over its rating for that time: it heats, and drifts or gives way.',
+  todo: 'Stay under its rating, hold it for less, or fit a larger one.',
+}
+
+/** 23: a current that a part of the path should not have carried for that long. */
 export const noticeProtection: Notice = ({ analysis }) => {
   const { rig, number } = analysis.record.revision
   const read = analysis.ladder.steps.flatMap((step) =>
@@ -28,8 +35,7 @@ export const noticeProtection: Notice = ({ analysis }) => {
       {
         number: 23,
         odd: `${sayFigure(I)} flowed for ${held} s through the ${over.name}, rated ${say(over.continuous ?? 0, 'A')}.`,
-        why: 'It should have opened: the current, the rating or the time is not what it says.',
-        todo: 'Check the clamp’s zero and range, and what is printed on the device.',
+        ...(protective.includes(over.kind) ? shouldHaveOpened : tooMuchForIt),
         at: { revision: number, step: step.step.id, quantity: 'I', ...(entry ? { entry } : {}) },
       },
     ]
