@@ -206,3 +206,52 @@ describe('choosing loads for a ladder', () => {
     expect(choosePlan(asked, { progress: () => false }).steps).toHaveLength(5)
   })
 })
+
+describe('many loads that are alike, or small', () => {
+  const shelf = (watts: readonly number[]): Question => ({
+    loads: watts.map((one, i) => ({ id: `load ${i}`, kind: 'element', volts: 230, settings: [one] })),
+    targets: [70, 140, 350, 700, 1050, 1400],
+    voltage,
+    outlets: 30,
+    mostPower: 3000,
+  })
+  const of = (count: number, watts: number) => Array.from({ length: count }, () => watts)
+
+  it('are proved where they are the very same: which of them is taken makes no difference', () => {
+    for (const watts of [
+      of(30, 60),
+      [...of(15, 60), ...of(15, 100)],
+      [...of(10, 40), ...of(10, 60), ...of(10, 100)],
+    ]) {
+      const plan = choosePlan(shelf(watts), { most: 5000 })
+      expect(plan.proved).toBe(true)
+    }
+    // 1, 2 (at 230 V 2 × 60 W is out of 140 ± 2.8), … : 24 loads make 1440, 23 make 1380.
+    expect(choosePlan(shelf(of(30, 60))).changes).toBe(24)
+  })
+
+  it('get a ladder of fewest changes, even where the search is cut short', () => {
+    const small = Array.from({ length: 30 }, (_, i) => Math.round(15 + (105 * i) / 29))
+    const plan = choosePlan(shelf(small), { most: 500 })
+    // A search of 200,000 states shows that none needs fewer than 16.
+    expect(plan.changes).toBe(16)
+    expect(plan.bound).toBeLessThanOrEqual(16)
+    expect(plan.steps.every(({ inside }) => inside)).toBe(true)
+  })
+
+  it('are as good as the slow way finds, with twins among them', () => {
+    const twins = question.map((asked) => ({
+      ...asked,
+      loads: [...asked.loads.slice(0, 2), ...asked.loads.slice(0, 2), ...asked.loads.slice(0, 1)],
+    }))
+    fc.assert(
+      fc.property(twins, (asked) => {
+        const plan = choosePlan(asked)
+        const best = exhaustive(asked)
+        expect([plan.changes, plan.items]).toEqual([best.changes, best.items])
+        expect(plan.deviation).toBeCloseTo(best.deviation, 9)
+      }),
+      { numRuns: 60 },
+    )
+  })
+})

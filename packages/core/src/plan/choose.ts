@@ -9,7 +9,7 @@ import {
   type Settings,
 } from './question'
 import { successors } from './successors'
-import { fewestChanges, fewestItems, windowFor, type Window } from './window'
+import { fewestAdded, fewestChanges, fewestItems, windowFor, type Window } from './window'
 
 interface PlannedStep {
   readonly target: number
@@ -79,7 +79,7 @@ export interface Limits {
  * made lazily, those with fewest changes first. Cut short, it gives a ladder by going from step to step with fewest
  * changes, says that it is not proved, and how many changes any ladder needs at least.
  */
-export function choosePlan(question: Question, { most = 200_000, progress }: Limits = {}): LadderPlan {
+export function choosePlan(question: Question, { most = 120_000, progress }: Limits = {}): LadderPlan {
   const windows = question.targets.map((_, step) => windowFor(question, step))
   const coefficients = coefficientsOf(question.loads)
   const rest = costToGo(windows)
@@ -171,15 +171,21 @@ interface Ahead {
   /** Fewest changes to this step from any set of the one before, and over all steps after it. */
   readonly next: number
   later: number
-  /** Fewest loads that any set of it has. */
+  /** Fewest loads that any set of it has, and fewest that are added to those of the step before. */
   readonly items: number
+  readonly added: number
 }
 
 function costToGo(windows: readonly Window[]): Ahead[] {
   const rest = windows.map((window, step): Ahead => {
     const last = windows[step - 1]
     const items = fewestItems(window)
-    return { next: last ? fewestChanges(last, window) : items, later: 0, items }
+    return {
+      next: last ? fewestChanges(last, window) : items,
+      later: 0,
+      items,
+      added: last ? fewestAdded(last, window) : items,
+    }
   })
   for (let step = rest.length - 2; step >= 0; step--) {
     const [here, after] = [rest[step], rest[step + 1]]
@@ -189,8 +195,8 @@ function costToGo(windows: readonly Window[]): Ahead[] {
 }
 
 /**
- * Fewest loads over the steps still ahead, if no more changes are made than must be: each change takes away one load
- * at most. With more changes a ladder is worse in the first place, so the bound holds in the order that counts.
+ * Fewest loads over the steps still ahead, if no more changes are made than must be: each change that adds none takes
+ * away one load at most. With more changes a ladder is worse in the first place, so the bound holds in the order that counts.
  */
 function itemsAhead(rest: readonly Ahead[], state: State, next: number): number {
   let on = state.now
@@ -198,19 +204,22 @@ function itemsAhead(rest: readonly Ahead[], state: State, next: number): number 
   for (let step = state.step + 1; step < rest.length; step++) {
     const ahead = rest[step]
     if (!ahead) break
-    on = Math.max(ahead.items, on - (step === state.step + 1 ? next : ahead.next))
+    const changes = step === state.step + 1 ? next : ahead.next
+    on = Math.max(ahead.items, on + ahead.added - (changes - ahead.added))
     sum += on
   }
   return sum
 }
 
-/** How many changes the quick way looks ahead before it takes the example that each window has. */
-const shortSight = 2
+/** How many changes more than there must be the quick way looks at before it takes the example that each window has. */
+const shortSight = 1
 
 /** From step to step with fewest changes, then fewest loads: always a ladder, not always the best. */
 function greedy(question: Question, windows: readonly Window[], start: State): State {
-  return windows.reduce((state, window) => {
-    for (let differ = 0; differ <= shortSight; differ++) {
+  return windows.reduce((state, window, step) => {
+    const last = windows[step - 1]
+    const least = last ? fewestChanges(last, window) : fewestItems(window)
+    for (let differ = least; differ <= Math.max(2, least + shortSight); differ++) {
       const [best] = successors(state.set, differ, window, question)
         .map((set) => extend(state, set, window, question))
         .sort((a, b) => a.items - b.items || a.deviation - b.deviation)

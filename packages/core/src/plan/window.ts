@@ -129,22 +129,45 @@ function nearest(question: Question, target: number): { set: Settings; distance:
   return { ...best, proved: looked <= mostLooked }
 }
 
-/** Fewest loads that any set in the window can have: as many of the largest as are needed to reach its low end. */
-export function fewestItems({ low, most, locked }: Window): number {
-  if (locked) return itemsOf(locked)
-  const largest = [...most].sort((a, b) => b - a)
+/**
+ * Fewest loads that must be added from any set of one window to any of the next; only known where no load has two
+ * settings, for else one that is on already may give more.
+ */
+export const fewestAdded = (from: Window, to: Window): number =>
+  to.atLow.every((settings) => settings.length <= 2) && from.high < to.low
+    ? fewestToReach(to.low - from.high, to.most)
+    : 0
+
+/** How many of the largest, taken one after another, reach a sum. */
+function fewestToReach(wanted: number, watts: readonly number[]): number {
+  const largest = [...watts].sort((a, b) => b - a)
   let sum = 0
-  for (const [i, watts] of largest.entries()) {
-    if (sum >= low) return i
-    sum += watts
+  for (const [i, one] of largest.entries()) {
+    if (sum >= wanted) return i
+    sum += one
   }
   return largest.length
 }
 
-/** Fewest changes from any set of one window to any of the next: none when they overlap, else at least one. */
-export const fewestChanges = (from: Window, to: Window): number =>
-  from.locked && to.locked
-    ? to.locked.reduce((sum, k, i) => sum + (k === from.locked?.[i] ? 0 : 1), 0)
-    : from.high < to.low || to.high < from.low
-      ? 1
-      : 0
+/** Fewest loads that any set in the window can have: as many of the largest as are needed to reach its low end. */
+export const fewestItems = ({ low, most, locked }: Window): number =>
+  locked ? itemsOf(locked) : fewestToReach(low, most)
+
+/**
+ * Fewest changes from any set of one window to any of the next: none when they overlap, else as many as it takes to
+ * bridge the gap between them with the largest loads there are, put on or taken off.
+ */
+export function fewestChanges(from: Window, to: Window): number {
+  if (from.locked && to.locked)
+    return to.locked.reduce((sum, k, i) => sum + (k === from.locked?.[i] ? 0 : 1), 0)
+  if (from.high < to.low) return Math.max(1, fewestToReach(to.low - from.high, to.most))
+  if (to.high < from.low)
+    return Math.max(
+      1,
+      fewestToReach(
+        from.low - to.high,
+        to.atHigh.map((watts) => Math.max(...watts)),
+      ),
+    )
+  return 0
+}
