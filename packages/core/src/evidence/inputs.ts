@@ -1,5 +1,5 @@
-import { grades, type Quantity, type Revision, type StoredMeter, type Value } from '@even-watt/contract'
-import type { Derived, Missing, Refusal } from '../figures'
+import type { Quantity, Revision, StoredMeter, Value } from '@even-watt/contract'
+import { gradeRank, type Derived, type Missing, type Refusal } from '../figures'
 import {
   contradict,
   exact,
@@ -95,7 +95,7 @@ function inputFigure(
   candidates.sort(
     (a, b) =>
       Number(!!a.refused) - Number(!!b.refused) ||
-      grades.indexOf(a.grade) - grades.indexOf(b.grade) ||
+      gradeRank(a.grade) - gradeRank(b.grade) ||
       uncertaintyOf(a) - uncertaintyOf(b),
   )
   const [best, ...others] = candidates

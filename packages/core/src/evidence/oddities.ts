@@ -5,7 +5,6 @@ import { remembering } from '../remember'
 import { readingsOf } from '../trials'
 import { unfitOnWave } from './fitness'
 import { quantityData } from './quantities'
-import { waveSeen } from './wave'
 
 type ReadingEntry = EntryOf<'ladder' | 'no load'>
 
@@ -26,9 +25,9 @@ const placeOf = (entry: ReadingEntry, revision: Revision): Oddity['at'] => ({
 /** Looks at each reading by itself; what was found in it is kept as long as the reading and its revision. */
 function eachReading(find: (entry: ReadingEntry, revision: Revision, wave: Unit['wave']) => Keyed[]): Notice {
   const found = remembering<ReadingEntry, Keyed[]>()
-  return ({ analysis: { record } }) => {
+  return ({ analysis: { record, evidence } }) => {
     const { revision } = record
-    const wave = waveSeen(record)
+    const { wave } = evidence
     const readings = [...readingsOf(record, 'no load'), ...readingsOf(record, 'ladder')]
     return onceEach(
       readings.flatMap((entry) => found(entry, [revision, wave], () => find(entry, revision, wave))),

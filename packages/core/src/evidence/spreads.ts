@@ -1,4 +1,4 @@
-import type { Entry, EntryOf, Revision, Value } from '@even-watt/contract'
+import type { Entry, EntryOf, Revision, Unit, Value } from '@even-watt/contract'
 import { pooledSpread, scatterOf, type Scatter } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, type Analysis } from '../trials'
@@ -20,6 +20,8 @@ declare module '../trials/analysis' {
       readonly spreads: Spreads
       /** Of readings in search mode, which cycle and tell nothing of the others. */
       readonly searchSpreads: Spreads
+      /** The output wave as it was seen. */
+      readonly wave: Unit['wave']
       readonly gate: Gate
     }
   }
@@ -78,6 +80,7 @@ export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
   return {
     spreads: sameSpreads(revision, [...spreads].flat(), () => spreads),
     searchSpreads: sameSearchSpreads(revision, [...searching].flat(), () => searching),
+    wave,
     gate: sameGate(revision, [wave], () => gateOf(revision, wave)),
   }
 }

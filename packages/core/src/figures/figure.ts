@@ -40,9 +40,12 @@ export const decides = (derived: Derived): derived is Figure =>
 
 const rank: readonly Grade[] = ['measured', 'display', 'estimated', 'observed']
 
+/** How far a grade stands from measured: 0 for measured itself. */
+export const gradeRank = (grade: Grade): number => rank.indexOf(grade)
+
 /** A derived figure is only as good as the worst value in it. */
 export const worstGrade = (grades: readonly Grade[]): Grade =>
-  rank[Math.max(0, ...grades.map((grade) => rank.indexOf(grade)))] ?? 'observed'
+  rank[Math.max(0, ...grades.map(gradeRank))] ?? 'observed'
 
 /** Builds a figure from others: grade and entries are taken over from the inputs. */
 export function derive(

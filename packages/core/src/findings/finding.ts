@@ -44,7 +44,7 @@ export function undecided(figure: Figure): Verdict {
 }
 
 /** What ended a test, as a tester says it. */
-export const limitWords: Readonly<Record<Limiter, string>> = {
+const limitWords: Readonly<Record<Limiter, string>> = {
   supply: 'the supply gave out first',
   load: 'the loads ended first',
   meter: 'the meter cannot tell',

@@ -30,7 +30,7 @@ export interface LossFit {
 const outlying = 3.5
 
 /** Observed minus fitted, W, with the independent standard uncertainty of the point. */
-export interface LossResidual {
+interface LossResidual {
   readonly key: string
   /** Output, VA. */
   readonly S: number

@@ -33,8 +33,8 @@ interface Part {
 export function partsOf(step: StepFigures, { ladder }: Analysis): Part[] {
   const { readings } = step.step
   const carried = readings.filter(isCarried)
+  if (!carried.length || carried.length === readings.length) return [{ figures: step, readings }]
   const ended = readings.filter((reading) => !isCarried(reading))
-  if (!carried.length || !ended.length) return [{ figures: step, readings }]
   return [
     { figures: step, readings: carried },
     { figures: deriveStep({ ...step.step, readings: ended }, ladder.context), readings: ended },

@@ -8,12 +8,15 @@ import { claimValue, sayClaim } from '../units'
 /** Whether a ladder goes on upwards: more is planned, or its highest step is the last thing that was captured. */
 function goesOn({ analysis: { ladder, record }, plan }: OddityContext): boolean {
   const power = (step: StepFigures) => (isFigure(step.P_B) ? step.P_B.x.value : 0)
-  const highest = [...ladder.steps].sort((a, b) => power(b) - power(a))[0]
+  const highest = ladder.steps.reduce<StepFigures | undefined>(
+    (most, step) => (!most || power(step) > power(most) ? step : most),
+    undefined,
+  )
   const last = highest?.step.readings.at(-1)
   if (!highest || !last || !isCarried(last)) return false
   const out = isFigure(highest.P_C) ? highest.P_C.x.value : 0
   if (plan?.steps.some(({ target }) => target > out * 1.02)) return true
-  return ![...record.standing.values()].flat().some(({ at }) => at > last.at)
+  return ![...record.standing.values()].some((entries) => entries.some(({ at }) => at > last.at))
 }
 
 /** 21: DC watts against an AC rating, once the ladder has ended. */

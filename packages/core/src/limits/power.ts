@@ -84,7 +84,7 @@ function judgePower(asked: Asked, counts: (attempt: Attempt) => boolean): Verdic
   if (failed) return failedVerdict(failed, asked, carried)
 
   const reached = attempts.filter((attempt) => attempt.power.x.value >= wanted * 0.995)
-  const outside = reached.find((attempt) => attempt.outOfRegulation)
+  const outside = reached.find((attempt) => attempt.carried && attempt.outOfRegulation)
   if (outside?.outOfRegulation && !evidence.limiter) {
     return {
       outcome: 'not met',

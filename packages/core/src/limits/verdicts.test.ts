@@ -37,8 +37,8 @@ describe('continuous power', () => {
   })
 
   it('does not know a hold that was not noted', () => {
-    const { held: _held, ...reading } = stepOf(1432).reading
-    const verdict = verdictOn({}, [ladderEntry({}, reading)])
+    const values = valuesOf({ V_B: 25.6, I: 60, P_C: 1432, V_C: 229 })
+    const verdict = verdictOn({}, [ladderEntry({}, { values })])
     expect(verdict).toMatchObject({ outcome: 'not shown', limiter: 'time' })
     expect(verdict.sentence).toContain('hold not noted')
     expect(verdict.sentence).not.toContain('1 s')
@@ -207,6 +207,38 @@ describe('a motor that was started', () => {
     expect(verdictOn(surge, [motorEntry(), stepOf(700)])).toMatchObject({
       outcome: 'not shown',
       limiter: 'meter',
+    })
+  })
+})
+
+describe('output out of regulation', () => {
+  it('is the unit’s own only where it carried the load without an alarm', () => {
+    const regulation = claimOf({
+      id: uuid(32),
+      quantity: 'regulation',
+      comparator: 'within ±',
+      value: 4,
+      unit: '%',
+    })
+    const sagging = (more: Parameters<typeof stepOf>[1]) => {
+      const step = stepOf(1432, more)
+      return verdictOn(
+        {},
+        [
+          {
+            ...step,
+            reading: { ...step.reading, values: valuesOf({ V_B: 21.5, I: 70, P_C: 1432, V_C: 205 }) },
+          },
+        ],
+        {
+          unit: { claims: [regulation] },
+        },
+      )
+    }
+    expect(sagging({}).outcome).toBe('not met')
+    expect(sagging({ alarm: 'low voltage', end: 'alarmed' })).toMatchObject({
+      outcome: 'not shown',
+      limiter: 'supply',
     })
   })
 })
