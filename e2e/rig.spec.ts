@@ -165,6 +165,8 @@ test('a survey names the joint, a prediction is kept, and the change is made wit
 test('a load test gives the resistance, and is taken back with a reason', async ({ page }) => {
   const trial = await freshTrial(page, 'Load test')
   await page.goto(`${demoUrl()}/trials/${trial}/rig/load-test`)
+  await button(page, 'Load on: count 10 s').click()
+  await expect(page.getByRole('timer')).toContainText(/\d+ s/)
   await page.getByRole('textbox', { name: 'At rest, V' }).fill('26.42')
   await page.getByRole('textbox', { name: 'At 10 s, V' }).fill('25.74')
   await page.getByRole('textbox', { name: 'Current at 10 s' }).fill('58')

@@ -2,7 +2,7 @@ import { claimedValue, type Analysis } from '@even-watt/core'
 import { useCallback } from 'react'
 import { LazyChart } from '../ui/chart/LazyChart'
 import type { ChartTheme } from '../ui/chart/theme'
-import { efficiencyChart } from './efficiencyChart'
+import { efficiencyChart, efficiencyHeight } from './efficiencyChart'
 import { lossChart } from './lossChart'
 
 interface Props {
@@ -36,7 +36,7 @@ export function LadderCharts({ title, analyses, analysis, chosenStep, eager = fa
         title="Efficiency against output"
         description="Efficiency in per cent against output watts, with band, points and error bars, from B to C; dashed from A to C."
         fileName={`${name} efficiency`}
-        height={240}
+        height={efficiencyHeight}
         build={buildEfficiency}
         onPick={onChoose}
         eager={eager}

@@ -11,6 +11,7 @@ import {
   type LossFit,
   type Uncertain,
 } from '@even-watt/core'
+import { apart } from '../ui/chart/apart'
 import { axis } from '../ui/chart/axis'
 import type {
   ChartOption,
@@ -37,6 +38,10 @@ const percent = (x: number) => x * 100
 const curve = (fit: LossFit, from: number, to: number): Point[] =>
   loadsBetween(fit, from, to).map((P) => [P, percent(efficiencyAt(fit, P).value)])
 
+/** Height of the chart, and of what frames its plot, px. */
+export const efficiencyHeight = 240
+const frame = { top: 22, bottom: 40 }
+
 /** Half the inner band: what bends a curve and tells steps apart, without the factors common to all readings. */
 const innerHalf = (x: Uncertain): number => coverage * independent(x)
 
@@ -62,7 +67,6 @@ export function efficiencyChart(
     data,
     symbol: 'none',
     silent: true,
-    labelLayout: { moveOverlap: 'shiftY' },
     ...more,
   })
   const revisionWords = (analysis: Analysis) =>
@@ -147,13 +151,14 @@ export function efficiencyChart(
       ),
     )
   }
+  keepLabelsApart(series, 100 - floor)
   series.push(errorBars(chosen, theme), measuredPoints(chosen, chosenStep, theme))
   const peak = hasFit(fit) ? peakOf(fit) : undefined
   if (peak) series.push(peakMark(peak.P.value, percent(peak.eta.value), theme))
 
   return {
     textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
-    grid: { left: 44, right: 96, top: 22, bottom: 40 },
+    grid: { left: 44, right: 96, ...frame },
     tooltip: {
       trigger: 'item',
       backgroundColor: theme.ground,
@@ -176,6 +181,17 @@ export function efficiencyChart(
     }),
     series,
   }
+}
+
+/** Moves the labels at the ends of lines so that none covers another; the plot spans so many per cent. */
+function keepLabelsApart(series: readonly Series[], span: number): void {
+  const labelled = series.flatMap((one) => {
+    const last = one.type === 'line' && one.endLabel ? (one.data as Point[]).at(-1) : undefined
+    return one.type === 'line' && last ? [{ one, y: last[1] }] : []
+  })
+  const plot = efficiencyHeight - frame.top - frame.bottom
+  const moved = apart(labelled.map(({ y }) => ((100 - y) / span) * plot))
+  labelled.forEach(({ one }, i) => (one.endLabel = { ...one.endLabel, offset: [0, moved[i] ?? 0] }))
 }
 
 const endLabel = (words: string, color: string, theme: ChartTheme) => ({

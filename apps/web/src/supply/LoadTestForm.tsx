@@ -4,6 +4,7 @@ import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { SelectField, TextField } from '../ui/form'
+import { TenSeconds } from './TenSeconds'
 
 /** One load test typed in. */
 export function LoadTestForm() {
@@ -35,6 +36,7 @@ export function LoadTestForm() {
   const { field } = state
   return (
     <CaptureForm title="Add a load test" state={state}>
+      <TenSeconds />
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <SelectField
           label="What"

@@ -6,7 +6,8 @@ import { LoadTestTable } from './LoadTestTable'
 
 /** Short load tests of a battery or of the bank: R at 10 s. */
 export function LoadTestPage() {
-  const { analysis } = useTrial()
+  const { analysis, view } = useTrial()
+  const { number } = analysis.record.revision
   return (
     <>
       <StageHead />
@@ -15,10 +16,8 @@ export function LoadTestPage() {
         it off and read again. Batteries are compared by resistance: at equal watts the weaker one draws more
         current as it sags, so its sag overstates the difference.
       </p>
-      <LoadTestTable analysis={analysis} editable />
-      <LoadTestForm
-        key={`${analysis.record.revision.number} ${readingsOf(analysis.record, 'load test').length}`}
-      />
+      <LoadTestTable analyses={view.analyses} editable={number} />
+      <LoadTestForm key={`${number} ${readingsOf(analysis.record, 'load test').length}`} />
     </>
   )
 }

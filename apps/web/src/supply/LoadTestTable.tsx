@@ -3,10 +3,20 @@ import { useState } from 'react'
 import { TakingBack } from '../trials/TakingBack'
 import { Fig } from '../ui/Fig'
 
-/** Load tests of one revision, batteries beside each other by resistance. */
-export function LoadTestTable({ analysis, editable = false }: { analysis: Analysis; editable?: boolean }) {
+interface Props {
+  /** The rigs whose load tests stand beside each other. */
+  readonly analyses: readonly Analysis[]
+  /** Number of the rig whose tests can be taken back. */
+  readonly editable?: number
+}
+
+/** Load tests of one rig or several, batteries beside each other by resistance. */
+export function LoadTestTable({ analyses, editable }: Props) {
   const [takingBack, setTakingBack] = useState<string>()
-  const { loadTests } = analysis.supply
+  const several = analyses.length > 1
+  const loadTests = analyses.flatMap(({ supply, record }) =>
+    supply.loadTests.map((test) => ({ ...test, rig: record.revision.number })),
+  )
   if (!loadTests.length) return <p>No load test on this rig yet.</p>
   const known = loadTests.flatMap(({ R_10, what }) => (isFigure(R_10) ? [{ R: R_10, what }] : []))
   const [best, worst] = [...known]
@@ -17,6 +27,7 @@ export function LoadTestTable({ analysis, editable = false }: { analysis: Analys
       <table className="list-table max-w-4xl">
         <thead>
           <tr>
+            {several && <th>rig</th>}
             <th>what</th>
             <th className="right">rest, V</th>
             <th className="right">at 10 s, V</th>
@@ -24,12 +35,13 @@ export function LoadTestTable({ analysis, editable = false }: { analysis: Analys
             <th className="right">sag</th>
             <th className="right">R at 10 s</th>
             <th className="right">recovered, V</th>
-            {editable && <th className="no-print" />}
+            {editable !== undefined && <th className="no-print" />}
           </tr>
         </thead>
         <tbody>
-          {loadTests.map(({ entry, what, R_10, sag }) => (
+          {loadTests.map(({ entry, what, R_10, sag, rig }) => (
             <tr key={entry.id}>
+              {several && <td className="figures">{rig}</td>}
               <td>
                 {what}
                 {entry.reading.note && <span className="text-quiet">, {entry.reading.note}</span>}
@@ -44,11 +56,13 @@ export function LoadTestTable({ analysis, editable = false }: { analysis: Analys
                 <Fig of={R_10} withUnit className="font-semibold" />
               </td>
               <td className="figures right">{entry.reading.recoveredVoltage ?? '–'}</td>
-              {editable && (
+              {editable !== undefined && (
                 <td className="no-print">
-                  <button type="button" className="plain-link" onClick={() => setTakingBack(entry.id)}>
-                    Take back
-                  </button>
+                  {rig === editable && (
+                    <button type="button" className="plain-link" onClick={() => setTakingBack(entry.id)}>
+                      Take back
+                    </button>
+                  )}
                 </td>
               )}
             </tr>

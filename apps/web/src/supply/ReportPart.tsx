@@ -24,7 +24,7 @@ export function ReportPart({ state, analysis }: ReportProps) {
       </Section>
       {supply.loadTests.length > 0 && (
         <Section title="Load test">
-          <LoadTestTable analysis={analysis} />
+          <LoadTestTable analyses={[analysis]} />
         </Section>
       )}
       {survey && (

@@ -241,6 +241,18 @@ describe('what is noticed by itself', () => {
     expect(odd([...ladder, ladderEntry({ V_B: 25.6, V_C: 230, I: 24, I_C: 26, P_C: 560 })])).toContain(18)
   })
 
+  it('23: a shunt over its rating for longer than it stands, not only what should have opened', () => {
+    const rig = rigOf({
+      negative: [{ id: uuid(53), name: 'shunt', kind: 'shunt', continuous: 100 }],
+      positive: [{ id: uuid(51), name: 'fuse', kind: 'fuse', continuous: 200 }],
+    })
+    const carried = (I: number, held: number) =>
+      odd([ladderEntry({ ...good, I, P_C: 2900 }, { held })], { rig })
+    expect(carried(126, 310)).toContain(23)
+    expect(carried(126, 5)).not.toContain(23)
+    expect(carried(99, 310)).not.toContain(23)
+  })
+
   it('22: a surge read on a slow meter', () => {
     const read = (held: number) =>
       odd([ladderEntry({ ...good, P_C: 950 }, { held })], { meters: [meterOf({ updateRate: 1 })] })

@@ -155,6 +155,18 @@ describe('a drop survey', () => {
 })
 
 describe('the weakest link', () => {
+  it('takes a cable for no better than its terminals', () => {
+    // 16 mm² at 75 °C and 30 °C around it: 130·√(45/75) A, whatever its insulation stands.
+    const cable = (insulation: number) => {
+      const lead = { ...cableOf('positive lead', 52), insulation }
+      return weakestLinks(rigOf({ positive: [lead], ambient: 30 }), 50).find(({ name }) => name === lead.name)
+    }
+    expect(cable(105)?.continuous).toBeCloseTo(100.7, 1)
+    expect(cable(105)?.because).toContain('75 °C at its terminals')
+    expect(cable(70)?.continuous).toBeLessThan(100.7)
+    expect(cable(70)?.because).toContain('70 °C insulation')
+  })
+
   it('lists every element with its margin, the tightest first', () => {
     const links = weakestLinks(rigOf(), 120)
     expect(links[0]).toMatchObject({

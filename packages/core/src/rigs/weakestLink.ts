@@ -6,6 +6,7 @@ import {
   materialData,
   parallelShares,
   tauFromRating,
+  usualTerminal,
 } from '../conductors'
 import { sharing } from '../supply'
 import { isCable, placed, type SideName } from './elements'
@@ -66,10 +67,12 @@ function rate(element: PathElement, side: SideName, current: number, rig: Rig): 
       because: continuous === undefined ? 'no rating stated' : 'as rated',
     }
   }
+  // Its ends are screwed to terminals, which stand less than good insulation does.
+  const stands = Math.min(element.insulation, usualTerminal)
   // The conductor of the cable that its share of the current brings nearest its ampacity.
   const shares = parallelShares(element.conductors, current)
   const runs = element.conductors.map((conductor, i) => {
-    const carried = ampacity(conductor, { insulation: element.insulation, ambient: rig.ambient })
+    const carried = ampacity(conductor, { insulation: stands, ambient: rig.ambient })
     return { conductor, share: shares[i] ?? 0, carried }
   })
   const known = runs.flatMap((run) => (run.carried === undefined ? [] : [{ ...run, carried: run.carried }]))
@@ -86,15 +89,15 @@ function rate(element: PathElement, side: SideName, current: number, rig: Rig): 
   }
   const { conductor, share, carried } = tightest
   const { rho20, alpha } = materialData[conductor.material]
-  const rho = conductor.strandingFactor * rho20 * (1 + alpha * (element.insulation - 20))
-  const tau = heatingTime(conductor, rho, carried / conductor.runs, element.insulation - rig.ambient)
+  const rho = conductor.strandingFactor * rho20 * (1 + alpha * (stands - 20))
+  const tau = heatingTime(conductor, rho, carried / conductor.runs, stands - rig.ambient)
   return {
     ...base,
     continuous: (carried * current) / share,
     current,
     margin: 1 - share / carried,
     allowed: timeFor(share, carried, tau),
-    because: `${element.insulation} °C insulation at ${rig.ambient} °C, starting table; check the local code`,
+    because: `${stands} °C ${stands < element.insulation ? 'at its terminals' : 'insulation'}, ${rig.ambient} °C around it, starting table; check the local code`,
   }
 }
 

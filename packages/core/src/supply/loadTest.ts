@@ -1,4 +1,4 @@
-import type { EntryOf, Revision } from '@even-watt/contract'
+import type { EntryOf, LoadTest, Revision } from '@even-watt/contract'
 import { readOn } from '../evidence'
 import { derive, type Derived } from '../figures'
 import { divide, subtract } from '../meters'
@@ -31,9 +31,26 @@ export function deriveLoadTest(entry: EntryOf<'load test'>, revision: Revision):
   return {
     entry,
     what: name ?? revision.rig.bank.name,
-    R_10: derive('R_10', 'mΩ', '(V_0 − V_10) / (I_10 − I_0)', [V_0, V_10, I_10, I_0], divide(drop, rise), [
-      'At 10 s; over a ladder and at ripple frequency the same battery shows other figures.',
-    ]),
+    R_10:
+      notTheBanks(test, revision) ??
+      derive('R_10', 'mΩ', '(V_0 − V_10) / (I_10 − I_0)', [V_0, V_10, I_10, I_0], divide(drop, rise), [
+        'At 10 s; over a ladder and at ripple frequency the same battery shows other figures.',
+      ]),
     sag: derive('V_0 − V_10', 'V', 'V_0 − V_10', [V_0, V_10], drop),
+  }
+}
+
+/**
+ * Beside a charger the unit's current is not the bank's, and a sag over it would make the bank look stiffer than it is:
+ * only an ammeter that hangs on the bank's own cable tells then.
+ */
+function notTheBanks({ ammeter }: LoadTest, { rig }: Revision): { missing: string } | undefined {
+  if (
+    !rig.support ||
+    rig.assignments.some(({ quantity, meter }) => quantity === 'I_bank' && meter === ammeter)
+  )
+    return undefined
+  return {
+    missing: `The ${rig.support.name} carries a part of it: switch it off, or read the bank’s own current.`,
   }
 }

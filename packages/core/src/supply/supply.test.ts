@@ -1,5 +1,6 @@
+import type { StoredRig } from '@even-watt/contract'
 import fc from 'fast-check'
-import { bankOf, meterOf, parallelOf, rangeOf, revisionOf, uuid } from '../../test/makers'
+import { bankOf, meterOf, parallelOf, rangeOf, revisionOf, rigOf, uuid } from '../../test/makers'
 import { isFigure } from '../figures'
 import { expanded, uncertain } from '../meters'
 import {
@@ -235,6 +236,17 @@ describe('a short load test', () => {
     })
     const { sag } = deriveLoadTest(entry, revisionOf({ meters: [precise] }))
     expect(isFigure(sag) && expanded(sag.x)).toBeLessThan(0.02)
+  })
+
+  it('has no resistance beside a charger, unless the bank’s own current was read', () => {
+    const support = { kind: 'charger', name: 'Charger', current: 30, ownUse: 0 } as const
+    const beside = (assignments: StoredRig['assignments']) =>
+      deriveLoadTest(entry, revisionOf({ rig: rigOf({ support, assignments }) })).R_10
+    expect(beside([])).toEqual({
+      missing: 'The Charger carries a part of it: switch it off, or read the bank’s own current.',
+    })
+    expect(beside([{ quantity: 'I', meter: uuid(1) }])).toHaveProperty('missing')
+    expect(isFigure(beside([{ quantity: 'I_bank', meter: uuid(1) }]))).toBe(true)
   })
 
   it('has no resistance where no current was drawn', () => {
