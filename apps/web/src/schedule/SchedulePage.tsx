@@ -139,7 +139,7 @@ function Fits({ state: { stands, schedule, clock } }: { state: ScheduleState }) 
   const first = stands.placed[0]
   if (!first) return <p>Every block was taken out. Add one below.</p>
   const over = sayLength(stands.endsInOneGo - (stands.closes ?? stands.endsInOneGo))
-  const days = stands.days === 1 ? '' : `It takes ${stands.days} days, until ${clock.both(stands.ends)}.`
+  const days = stands.days === 1 ? '' : `So it takes ${stands.days} days, until ${clock.both(stands.ends)}.`
   return (
     <Notice
       kind={stands.fitsFirstDay ? 'good' : 'odd'}

@@ -1,6 +1,7 @@
 import type { LadderPlanned, StoredLoad } from '@even-watt/contract'
 import fc from 'fast-check'
 import {
+  bankOf,
   ladderEntry,
   meterOf,
   noLoadEntry,
@@ -83,6 +84,20 @@ describe('what a plan is made from', () => {
     const byFuse = powerCap(analysisOf([]), question)
     expect(byFuse.because).toBe('fuse, 100 A')
     expect(byFuse.power).toBeGreaterThan(2200)
+    // The fuse and the bank's protection count though no resistance of the bank is known; without any, nothing caps it.
+    const bank = (limit: { limit?: number }) => {
+      const strings = bankOf().strings.map((string) =>
+        string.map(({ id, name, chemistry, nominal, capacity, open }) => ({
+          id, name, chemistry, nominal, capacity, open, ...limit,
+        })),
+      ) // prettier-ignore
+      return bankOf({ strings })
+    }
+    const protectedBy = (limit: { limit?: number }) =>
+      powerCap(analysisOf([], { rig: rigOf({ positive: [], negative: [], bank: bank(limit) }) }), question)
+    expect(protectedBy({ limit: 90 }).because).toMatch(/^BMS of battery 1, 90 A/)
+    expect(protectedBy({ limit: 90 }).power).toBeCloseTo((25.6 * 90 - 10) / 1.05, 6)
+    expect(protectedBy({}).power).toBe(Infinity)
     const small = meterOf({ ranges: [rangeOf('active power', 1500, 1, 1, 1)] })
     const rig = rigOf({ assignments: [{ quantity: 'P_C', meter: uuid(1) }] })
     expect(powerCap(analysisOf([], { rig, meters: [small] }), question)).toEqual({

@@ -43,8 +43,11 @@ export const newElement = (
 
 function freshName(wanted: string, others: readonly { name: string }[]): string {
   const used = new Set(others.map(({ name }) => name))
-  for (let n = 1; ; n++) {
-    const name = n === 1 ? wanted : `${wanted} ${n}`
+  if (!used.has(wanted)) return wanted
+  // "battery 1" is followed by "battery 2", "L24 upper" by "L24 upper 2".
+  const [, stem = wanted, last = '1'] = /^(.*\S)\s+(\d{1,3})$/.exec(wanted) ?? []
+  for (let n = Number(last) + 1; ; n++) {
+    const name = `${stem} ${n}`
     if (!used.has(name)) return name
   }
 }
