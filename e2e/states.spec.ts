@@ -70,6 +70,22 @@ test('search mode is kept apart from idle, and a reading can be taken back', asy
   await expect(page.getByText('taken back: the lamp strip was plugged in')).toBeVisible()
 })
 
+test('findings open with the answer, and list what was read but decides nothing', async ({ page }) => {
+  const trial = await freshTrial(page, 'Over the range')
+  await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
+  await typeStep(page, 'two ovens', ['26.07', '25.98', '60', '230.1', '12', '3600'])
+  await expect(page.getByRole('row', { name: /two ovens/ })).toContainText('▲')
+  await page.getByRole('link', { name: /Findings/ }).click()
+  await expect(page.getByText(/^Of 8 claims .* not tested\./)).toBeVisible()
+  const aside = page.getByRole('region', { name: 'Read, but decides nothing' })
+  await expect(aside).toContainText(
+    'watts at the outlet on Plug wattmeter, 1 reading: it is over the range of 3000 W.',
+  )
+  await expect(
+    page.getByText(/P_C cannot decide: it is over the range of 3000 W\. Use a meter/).first(),
+  ).toBeVisible()
+})
+
 test('a reading is corrected by a new one that says why', async ({ page }) => {
   const trial = await freshTrial(page, 'Correction')
   await page.goto(`${demoUrl()}/trials/${trial}/ladder`)

@@ -142,6 +142,33 @@ describe('one step, whatever was read', () => {
   })
 })
 
+describe('ripple at the terminals', () => {
+  it('is corrected with the path’s own uncertainty', () => {
+    const rig = rigOf({ bank: bankOf({ rippleResistance: 0.01 }) })
+    const read = { V_A: 25.92, V_B: 25.61, I: 60, P_C: 1400 }
+    const P_B = (counts: number) => {
+      const rough = meterOf({
+        ranges: meterOf().ranges.map((range) =>
+          range.reads === 'DC voltage' ? { ...range, percent: 0, counts: 0, count: counts } : range,
+        ),
+      })
+      return only([ladderEntry(read)], revisionOf({ rig, meters: [rough] })).P_B
+    }
+    const own = (derived: Derived, counts: number) => {
+      // V_B·I and the path (V_A − V_B)/I behind it, each by the meter's rounding and flicker.
+      const volt = Math.hypot(counts / Math.sqrt(12), counts / 2)
+      const square = (0.71 * 60) ** 2 / 2 / 60
+      const [a, b] = [square * volt, (60 + square) * volt]
+      return { found: isFigure(derived) ? derived.x.sources : new Map<string, number>(), a, b }
+    }
+    const { found, a, b } = own(P_B(0.1), 0.1)
+    const of = (quantity: string) =>
+      [...found].find(([source]) => source.startsWith(`own|${quantity}|`))?.[1] ?? 0
+    expect(Math.abs(of('V_A'))).toBeCloseTo(a, 6)
+    expect(Math.abs(of('V_B'))).toBeCloseTo(b, 6)
+  })
+})
+
 describe('a ladder, whatever its order', () => {
   const idle = noLoadEntry({ V_B: 26.4, I: 10.4 / 26.4 })
 

@@ -9,8 +9,10 @@ import {
 import { readFigures, type Gate, type Spreads } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import {
+  add,
   combine,
   divide,
+  exact,
   methodSource,
   multiply,
   ownSource,
@@ -269,8 +271,9 @@ function leadPower(current: Derived, { revision: { rig }, scope }: StepContext):
 interface Ripple {
   /** I_r,max / Ī */
   readonly bound: number
-  readonly resistanceA: number
-  readonly resistanceB: number
+  /** Ω behind each tap at that frequency. */
+  readonly A: Uncertain
+  readonly B: Uncertain
   readonly source: string
 }
 
@@ -283,14 +286,15 @@ function rippleOf(
 ): Ripple | undefined {
   if (bank.rippleResistance === undefined || !isFigure(read.I) || !(read.I.x.value > 0)) return undefined
   const pf = isFigure(read.PF) ? Math.min(1, Math.max(0.1, read.PF.x.value)) : 1
+  const bankAlone = exact(bank.rippleResistance)
   const path =
-    isFigure(read.V_A) && isFigure(read.V_B)
-      ? Math.max(0, (read.V_A.x.value - read.V_B.x.value) / read.I.x.value)
-      : 0
+    isFigure(read.V_A) && isFigure(read.V_B) && read.V_A.x.value > read.V_B.x.value
+      ? divide(subtract(read.V_A.x, read.V_B.x), read.I.x)
+      : exact(0)
   return {
     bound: unit.wave === 'stepped' ? rippleBoundStepped(assumedDelta) : rippleBoundSine(pf),
-    resistanceA: bank.rippleResistance,
-    resistanceB: bank.rippleResistance + path,
+    A: bankAlone,
+    B: add(bankAlone, path),
     source: methodSource('ripple', scope),
   }
 }
@@ -309,16 +313,18 @@ function inputPower(
         'Ripple correction off: the resistance behind the tap is not known.',
       ])
     }
-    const resistance = tap === 'A' ? ripple.resistanceA : ripple.resistanceB
-    const most = rippleOverstatement(resistance, ripple.bound * i.x.value)
+    const resistance = ripple[tap]
+    const square = (ripple.bound * i.x.value) ** 2
+    const most = rippleOverstatement(resistance.value, ripple.bound * i.x.value)
     const { correction, u } = oneSided(most)
     const shifted = combine(product.value + correction, [
       [product, 1],
       [i.x, (2 * correction) / i.x.value],
+      [resistance, -square / 2],
       [{ value: 0, sources: new Map([[ripple.source, u]]) }, 1],
     ])
     return derive(symbol, 'W', `V_${tap}·I − M/2`, [v, i], shifted, [
-      `Ripple correction on: M = ${(resistance * 1000).toFixed(1)} mΩ × (${ripple.bound.toFixed(2)}·I)² = ${most.toFixed(2)} W.`,
+      `Ripple correction on: M = ${(resistance.value * 1000).toFixed(1)} mΩ × (${ripple.bound.toFixed(2)}·I)² = ${most.toFixed(2)} W.`,
     ])
   })
 }
