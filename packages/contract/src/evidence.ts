@@ -22,6 +22,8 @@ export const Value = z.object({
   grade: Grade,
   /** The meter it was read on; the revision holds its specification. */
   meter: z.optional(Id),
+  /** The range it stood on, where the meter has several that hold the value; absent: the smallest that does. */
+  range: z.optional(Id),
   at: z.optional(z.iso.datetime()),
 })
 export type Value = z.infer<typeof Value>

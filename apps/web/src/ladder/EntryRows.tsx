@@ -1,5 +1,5 @@
 import { alarms, ends, fanStates, grades, loadKinds } from '@even-watt/contract'
-import { quantityData, type Oddity, type StepFigures } from '@even-watt/core'
+import { quantityData, say, type Oddity, type StepFigures } from '@even-watt/core'
 import { useRef, useState, type KeyboardEvent, type RefObject } from 'react'
 import { flushSync } from 'react-dom'
 import { OddityNotices } from '../oddities/OddityNotices'
@@ -7,7 +7,7 @@ import { useTrial } from '../trials/useTrial'
 import { Fig } from '../ui/Fig'
 import { Notice } from '../ui/Notice'
 import { columns } from './columns'
-import type { Draft, EntryField } from './draft'
+import { rangesToAsk, readDraft, type Draft, type EntryField } from './draft'
 import type { DraftState } from './useDraft'
 
 interface Props {
@@ -185,6 +185,29 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
                   {input(field, false)}
                 </span>
               ))}
+              {rangesToAsk(readDraft(draft, fields).values, fields, analysis.record.revision.meters).map(
+                ({ field, meter, ranges }) => (
+                  <label key={`range ${field.key}`} className="flex items-center gap-1">
+                    <span className="text-quiet">
+                      range of {meter} for {field.quantity}
+                    </span>
+                    <select
+                      className="input w-auto"
+                      value={draft.ranges[field.key] ?? ''}
+                      onChange={(event) =>
+                        change({ ranges: { ...draft.ranges, [field.key]: event.target.value } })
+                      }
+                    >
+                      {ranges.map(({ id, upTo }, i) => (
+                        <option key={id} value={i === 0 ? '' : id}>
+                          {say(upTo, quantityData[field.quantity].unit)}
+                          {i === 0 && ', by itself'}
+                        </option>
+                      ))}
+                    </select>
+                  </label>
+                ),
+              )}
               <Display
                 draft={draft}
                 onChange={(display) => change({ display })}

@@ -6,11 +6,13 @@ import type {
   grades,
   loadKinds,
   LoadUse,
+  MeterRange,
   Quantity,
   Rig,
+  StoredMeter,
   Value,
 } from '@even-watt/contract'
-import { parseNumber, parseTemperature, quantities, quantityData } from '@even-watt/core'
+import { parseNumber, parseTemperature, quantities, quantityData, rangesThatHold } from '@even-watt/core'
 import { showValue, storedFactor } from '../ui/readValue'
 
 /** One field of the entry row: a quantity on a meter; without a meter, no uncertainty is known. */
@@ -25,6 +27,8 @@ export interface Draft {
   readonly load: string
   readonly kind: (typeof loadKinds)[number]
   readonly texts: Readonly<Record<string, string>>
+  /** Ranges that meters of several stand on, by field; absent: the smallest that holds the value. */
+  readonly ranges: Readonly<Record<string, string>>
   /** When each value was last typed, ISO. */
   readonly times: Readonly<Record<string, string>>
   readonly fan: '' | (typeof fanStates)[number]
@@ -49,6 +53,7 @@ export const emptyDraft: Draft = {
   load: '',
   kind: 'element',
   texts: {},
+  ranges: {},
   times: {},
   fan: '',
   alarm: 'none',
@@ -95,11 +100,13 @@ export function readDraft(draft: Draft, fields: readonly EntryField[]): ReadDraf
         `${quantity}: ${text.slice(0, 24)} is out of reach; up to ${limit} ${quantityData[quantity].unit} is accepted.`
     } else {
       const at = draft.times[key]
+      const range = draft.ranges[key]
       values.push({
         quantity,
         value: Number((parsed.value * storedFactor(quantity)).toPrecision(15)),
         grade: meter ? 'measured' : draft.otherGrade,
         ...(meter ? { meter } : {}),
+        ...(meter && range ? { range } : {}),
         ...(at ? { at } : {}),
       })
     }
@@ -183,11 +190,14 @@ export function fieldAt(path: string, entry: EntryOf<'ladder'>, fields: readonly
 export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[]): Draft {
   const { reading } = entry
   const texts: Record<string, string> = {}
+  const ranges: Record<string, string> = {}
   for (const value of reading.values) {
     const field =
       fields.find((candidate) => candidate.quantity === value.quantity && candidate.meter === value.meter) ??
       fields.find((candidate) => candidate.quantity === value.quantity)
-    if (field) texts[field.key] = showValue(value.quantity, value.value)
+    if (!field) continue
+    texts[field.key] = showValue(value.quantity, value.value)
+    if (value.range) ranges[field.key] = value.range
   }
   return {
     ...emptyDraft,
@@ -196,6 +206,7 @@ export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[])
     uses: reading.uses,
     expected: reading.expected,
     texts,
+    ranges,
     fan: reading.fan ?? '',
     alarm: reading.alarm ?? 'none',
     end: reading.end ?? 'carried',
@@ -205,3 +216,23 @@ export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[])
     position: reading.position,
   }
 }
+
+/** A field whose meter has several ranges that hold what was typed. */
+export interface RangeQuestion {
+  readonly field: EntryField
+  readonly meter: string
+  readonly ranges: readonly MeterRange[]
+}
+
+/** What is to be asked of the ranges that meters stand on. */
+export const rangesToAsk = (
+  values: readonly Value[],
+  fields: readonly EntryField[],
+  meters: readonly StoredMeter[],
+): RangeQuestion[] =>
+  fields.flatMap((field) => {
+    const meter = meters.find(({ id }) => id === field.meter)
+    const value = values.find((one) => one.quantity === field.quantity && one.meter === field.meter)
+    const ranges = meter && value ? rangesThatHold(meter, field.quantity, value.value) : []
+    return meter && ranges.length > 1 ? [{ field, meter: meter.name, ranges }] : []
+  })

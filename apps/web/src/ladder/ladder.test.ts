@@ -2,7 +2,7 @@ import { demo } from '@even-watt/bench'
 import fc from 'fast-check'
 import { showValue } from '../ui/readValue'
 import { columns, layoutOf, leastWidth, places } from './columns'
-import { buildEntry, draftOf, emptyDraft, fieldsOf, readDraft } from './draft'
+import { buildEntry, draftOf, emptyDraft, fieldsOf, rangesToAsk, readDraft } from './draft'
 
 const [rig] = demo().rigs
 const [trial] = demo().trials
@@ -68,6 +68,27 @@ describe('the step being typed', () => {
         ),
       )
     }
+  })
+
+  it('asks for the range where a meter has two that hold what was typed, and keeps the answer', () => {
+    const [meter] = trial.trial.revisions[0]?.meters.filter(({ id }) => keyOf('V_B').endsWith(id)) ?? []
+    if (!meter) throw new Error('no meter')
+    const volts = meter.ranges.filter(({ reads }) => reads === 'DC voltage')
+    const large = crypto.randomUUID()
+    const wide = {
+      ...meter,
+      ranges: [...volts, ...volts.slice(-1).map((range) => ({ ...range, id: large, upTo: 600 }))],
+    }
+    const draft = { ...emptyDraft, load: 'plate', texts: { [keyOf('V_B')]: '25.6' } }
+    const asked = rangesToAsk(readDraft(draft, fields).values, fields, [wide])
+    expect(asked.map(({ field, ranges }) => [field.quantity, ranges.map(({ upTo }) => upTo)])).toEqual([
+      ['V_B', [60, 600]],
+    ])
+    expect(rangesToAsk(readDraft(draft, fields).values, fields, [meter])).toEqual([])
+    const chosen = { ...draft, ranges: { [keyOf('V_B')]: large } }
+    const { entry } = buildEntry(chosen, fields, context)
+    expect(entry.reading.values).toMatchObject([{ quantity: 'V_B', range: large }])
+    expect(draftOf(entry, fields).ranges).toEqual({ [keyOf('V_B')]: large })
   })
 
   it('shows fractions in per cent without the dust of binary numbers', () => {

@@ -23,7 +23,9 @@ export interface DraftState {
 
 function kept(name: string): Draft {
   const draft = drafts.read(name)
-  return resembles(emptyDraft, draft) && [draft.texts, draft.times].every(ofText) ? draft : emptyDraft
+  return resembles(emptyDraft, draft) && [draft.texts, draft.times, draft.ranges].every(ofText)
+    ? draft
+    : emptyDraft
 }
 
 const ofText = (texts: object) => Object.values(texts).every((text) => typeof text === 'string')
@@ -56,8 +58,9 @@ export function useDraft(): DraftState {
       texts: { ...draft.texts, [field]: text },
       times: { ...draft.times, [field]: new Date().toISOString() },
     })
+  // A meter stays on its range from step to step.
   const startNext = () => {
-    setDraft(emptyDraft)
+    setDraft({ ...emptyDraft, ranges: draft.ranges })
     setRefused({})
     setIds({ id: v7(), step: v7() })
     setInsisted(false)

@@ -1,6 +1,6 @@
 import type { StoredMeter, Unit, Value } from '@even-watt/contract'
-import { rangeFor } from '../meters'
 import { quantityData } from './quantities'
+import { rangeOf } from './rangeOf'
 
 /** A meter that must not be used on this wave, with why; see the oddities for the same in words. */
 export type Unfit = (meter: StoredMeter, value: Value) => string | undefined
@@ -15,7 +15,7 @@ export const unfitOnWave =
     if (unit.wave === 'sine') return undefined
     const { reads } = quantityData[value.quantity]
     if (reads !== 'AC voltage' && reads !== 'AC current' && reads !== 'active power') return undefined
-    const range = rangeFor(meter.ranges, reads, value.value)
+    const range = rangeOf(meter, value)
     if (range?.response === 'average' || range?.response === 'peak') {
       return `it responds to the ${range.response}, and this wave is ${unit.wave === 'stepped' ? 'stepped' : 'not known to be a sine'}.`
     }

@@ -18,6 +18,7 @@ import { claimOf, stepOf, verdictOn, type Entries } from '../../test/verdicts'
 import { isFigure } from '../figures'
 import { hasFit } from '../ladder'
 import { viewTrial } from '../view'
+import { rangesThatHold } from './rangeOf'
 import { setAsideOf } from './setAside'
 
 const pocket = meterOf({
@@ -130,6 +131,40 @@ describe('what must not decide', () => {
       return figure && isFigure(figure) && [...figure.x.sources.values()]
     }
     expect(u([idle, ...search])).toEqual(u([idle]))
+  })
+})
+
+describe('the range that a value was read on', () => {
+  const two = meterOf({
+    ranges: [rangeOf('DC voltage', 60, 0.1, 2, 0.01), rangeOf('DC voltage', 600, 0.1, 2, 0.1)],
+  })
+  const [small = '', large = ''] = two.ranges.map(({ id }) => id)
+  const V_B = (value: number, range?: string) => {
+    const entry = ladderEntry(
+      {},
+      { values: [{ ...on(two.id, { quantity: 'V_B', value }), ...(range ? { range } : {}) }] },
+    )
+    const step = viewTrial(trialOf([revisionOf({ meters: [two] })]), [entry]).analyses[0]?.ladder.steps[0]
+    if (!step || !isFigure(step.read.V_B)) throw new Error('not read')
+    return step.read.V_B
+  }
+  const sources = (range?: string) => [...V_B(25.6, range).x.sources.keys()].join()
+
+  it('is the one recorded with it, else the smallest that holds it', () => {
+    expect(sources()).toContain(`spec|${two.id}|${small}`)
+    expect(sources(large)).toContain(`spec|${two.id}|${large}`)
+    expect(V_B(250).refused).toBeUndefined()
+  })
+
+  it('must hold the value, and read the quantity', () => {
+    expect(V_B(250, small).refused?.why).toBe('it is over the range of 60.0 V.')
+    expect(V_B(25.6, 'of another meter').refused?.why).toContain('does not read')
+  })
+
+  it('is asked for where two hold the value', () => {
+    expect(rangesThatHold(two, 'V_B', 25.6).map(({ upTo }) => upTo)).toEqual([60, 600])
+    expect(rangesThatHold(two, 'V_B', -250).map(({ upTo }) => upTo)).toEqual([600])
+    expect(rangesThatHold(two, 'I', 5)).toEqual([])
   })
 })
 

@@ -1,9 +1,9 @@
 import type { Revision, Unit, Value } from '@even-watt/contract'
 import { say, type Refusal } from '../figures'
-import { rangeFor } from '../meters'
 import { readsOtherCurrent } from './conductor'
 import { unfitOnWave } from './fitness'
 import { quantityData } from './quantities'
+import { rangeOf } from './rangeOf'
 
 /** Lets a value in, or says why not. */
 export type Gate = (value: Value) => Refusal | undefined
@@ -26,10 +26,10 @@ export function gateOf({ rig, meters }: Revision, wave: Unit['wave']): Gate {
   const unfit = unfitOnWave({ wave })
   return (value) => {
     if (value.grade !== 'measured') return notMeasured[value.grade]
-    const { reads, unit, words } = quantityData[value.quantity]
+    const { unit, words } = quantityData[value.quantity]
     const meter = meters.find(({ id }) => id === value.meter)
     if (!meter) return { why: 'no meter is named.', todo: 'Say which meter it was read on.' }
-    const range = rangeFor(meter.ranges, reads, value.value)
+    const range = rangeOf(meter, value)
     if (!range)
       return {
         why: `this meter does not read ${words}.`,

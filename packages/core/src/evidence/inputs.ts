@@ -8,11 +8,11 @@ import {
   measured,
   normalisedError,
   ownSource,
-  rangeFor,
   type Uncertain,
 } from '../meters'
 import type { Gate } from './gate'
 import { quantities, quantityData } from './quantities'
+import { rangeOf } from './rangeOf'
 import { append, spreadKey, type ReadingValues, type Spreads } from './spreads'
 
 /** A value and the entry it was captured in. */
@@ -71,7 +71,7 @@ function inputFigure(
   const groups = new Map<string, { refused: Refusal | undefined; items: Found[] }>()
   for (const item of found) {
     const refused = gate(item.value)
-    const key = `${spreadKey(item.value)}|${refused?.why ?? ''}`
+    const key = `${spreadKey(item.value)}|${item.value.range ?? ''}|${refused?.why ?? ''}`
     const group = groups.get(key) ?? { refused, items: [] }
     groups.set(key, group)
     group.items.push(item)
@@ -85,7 +85,7 @@ function inputFigure(
     return [
       {
         meter,
-        x: valueOf(quantity, numbers, meter, spread, where),
+        x: valueOf(sample.value, numbers, meter, spread, where),
         refused,
         grade: sample.value.grade,
         entries: items.map((item) => item.entry),
@@ -126,14 +126,15 @@ const uncertaintyOf = (candidate: { meter: StoredMeter | undefined; x: Uncertain
   candidate.meter ? expanded(candidate.x) : Infinity
 
 function valueOf(
-  quantity: Quantity,
+  sample: Value,
   values: number[],
   meter: StoredMeter | undefined,
   spread: number,
   where: string,
 ): Uncertain {
   const mean = values.reduce((sum, value) => sum + value, 0) / values.length
-  const range = meter && rangeFor(meter.ranges, quantityData[quantity].reads, mean)
+  const { quantity } = sample
+  const range = meter && rangeOf(meter, { ...sample, value: mean })
   if (meter && range)
     return measured({ values, spread: spread || flicker(range.count) }, meter.id, range, quantity, where)
   if (!spread) return exact(mean)

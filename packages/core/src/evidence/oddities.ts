@@ -1,10 +1,11 @@
 import type { EntryOf, Quantity, Revision, StoredMeter, Unit, Value } from '@even-watt/contract'
-import { halfWidth, rangeFor, rounding } from '../meters'
+import { halfWidth, rounding } from '../meters'
 import { onceEach, type Keyed, type Notice, type Oddity } from '../oddities'
 import { remembering } from '../remember'
 import { readingsOf } from '../trials'
 import { unfitOnWave } from './fitness'
 import { quantityData } from './quantities'
+import { rangeOf } from './rangeOf'
 
 type ReadingEntry = EntryOf<'ladder' | 'no load'>
 
@@ -63,7 +64,7 @@ export const noticeUnfitMeter = eachValue(({ value, meter, at, wave }) => {
 /** 8: near or over a range. */
 export const noticeRange = eachValue(({ value, meter, at }) => {
   const { reads, unit } = quantityData[value.quantity]
-  const range = rangeFor(meter.ranges, reads, value.value)
+  const range = rangeOf(meter, value)
   if (!range || Math.abs(value.value) <= 0.95 * range.upTo) return undefined
   const over = Math.abs(value.value) > range.upTo
   if (!over && meter.ranges.some((other) => other.reads === reads && other.upTo > range.upTo))
@@ -82,7 +83,7 @@ export const noticeRange = eachValue(({ value, meter, at }) => {
 /** 11: one count of the meter is a large share of what it reads. */
 export const noticeCoarse = eachValue(({ value, meter, at, revision }) => {
   const { reads, unit } = quantityData[value.quantity]
-  const range = rangeFor(meter.ranges, reads, value.value)
+  const range = rangeOf(meter, value)
   if (!range || reads === 'THD' || reads === 'temperature' || value.value === 0) return undefined
   if (value.quantity === 'I' && at.step === undefined) return undefined
   // Beside a charger little flows in the bank, and that is as it should be.
@@ -142,8 +143,8 @@ export const noticeDisplay = eachReading((entry, revision) =>
 export const noticeNotZeroed = eachReading((entry, revision) => {
   const read = entry.reading.values.flatMap((value) => {
     const meter = revision.meters.find(({ id }) => id === value.meter)
-    const range = meter && rangeFor(meter.ranges, 'DC current', value.value)
-    if (value.quantity !== 'I' || !meter || !range) return []
+    const range = value.quantity === 'I' && meter ? rangeOf(meter, value) : undefined
+    if (!meter || !range) return []
     return [{ value: value.value, meter, half: halfWidth(range, value.value) + range.count }]
   })
   const idle = entry.kind === 'no load'

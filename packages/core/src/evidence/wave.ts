@@ -1,7 +1,8 @@
 import type { Entry, EntryOf, Revision, Unit } from '@even-watt/contract'
-import { halfWidth, rangeFor } from '../meters'
+import { halfWidth } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, type RevisionRecord } from '../trials'
+import { rangeOf } from './rangeOf'
 
 /** Distortion from which a wave is no sine (docs/method/evidence.md). */
 const sineBelow = 0.05
@@ -20,7 +21,7 @@ const boundsIn = (entry: EntryOf<'ladder' | 'no load'>, revision: Revision): Bou
       ({ quantity, grade }) => quantity === 'THD' && grade === 'measured',
     )
     const meter = value && revision.meters.find(({ id }) => id === value.meter)
-    const range = meter && rangeFor(meter.ranges, 'THD', value.value)
+    const range = meter && rangeOf(meter, value)
     if (!range) return undefined
     const half = halfWidth(range, value.value)
     return { low: value.value - half, high: value.value + half }

@@ -1,8 +1,8 @@
 import type { Quantity, Revision, Value } from '@even-watt/contract'
-import { readFigures, type Gate, type Spreads } from '../evidence'
+import { rangeOf, readFigures, type Gate, type Spreads } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import { nominalAt } from '../units'
-import { multiply, rangeFor } from '../meters'
+import { multiply } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'
 import { idleCost, usableEnergy, weakIdle } from './idle'
@@ -108,6 +108,6 @@ function weakness(
   if (!isFigure(current)) return undefined
   const value = readings.flatMap((reading) => reading.values).find((candidate) => candidate.quantity === 'I')
   const meter = revision.meters.find((candidate) => candidate.id === value?.meter)
-  const range = meter && rangeFor(meter.ranges, 'DC current', current.x.value)
+  const range = meter && value && rangeOf(meter, { ...value, value: current.x.value })
   return range && weakIdle(current.x.value, range)
 }

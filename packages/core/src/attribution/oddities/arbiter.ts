@@ -1,8 +1,8 @@
 import type { Quantity, Value } from '@even-watt/contract'
-import { quantityData } from '../../evidence'
+import { quantityData, rangeOf } from '../../evidence'
 import { isFigure, sayFigure, type Figure } from '../../figures'
 import { eachStep, placeOfStep, type StepFigures } from '../../ladder'
-import { arbitrate, divide, measured, multiply, rangeFor, type Route, type Uncertain } from '../../meters'
+import { arbitrate, divide, measured, multiply, type Route, type Uncertain } from '../../meters'
 import { onceEach, type Keyed, type Notice } from '../../oddities'
 import type { Analysis } from '../../trials'
 
@@ -23,7 +23,7 @@ function metersOf(
   return [...values].flatMap(([id, list]) => {
     const meter = revision.meters.find((candidate) => candidate.id === id)
     const sample = list[0]
-    const range = meter && sample && rangeFor(meter.ranges, quantityData[quantity].reads, sample.value)
+    const range = meter && sample && rangeOf(meter, sample)
     if (!meter || !range) return []
     const numbers = list.map(({ value }) => value)
     return [

@@ -1,4 +1,4 @@
-import { rangeFor } from '../../meters'
+import { rangeOf } from '../../evidence'
 import type { Notice } from '../../oddities'
 
 /** 9: repeats that still drift one way. */
@@ -7,12 +7,12 @@ export const noticeDrift: Notice = ({ analysis }) => {
   return analysis.ladder.recorded.flatMap((step) => {
     const powers = step.readings.flatMap((entry) => {
       const value = entry.reading.values.find((candidate) => candidate.quantity === 'P_C')
-      return value ? [{ value: value.value, meter: value.meter }] : []
+      return value ? [value] : []
     })
     const [first, last] = [powers[0], powers.at(-1)]
     if (powers.length < 3 || !first || !last) return []
     const meter = revision.meters.find((candidate) => candidate.id === last.meter)
-    const range = meter && rangeFor(meter.ranges, 'active power', last.value)
+    const range = meter && rangeOf(meter, last)
     const oneWay = powers.every(
       (power, i) =>
         i === 0 ||
