@@ -1,4 +1,3 @@
-import type { Revision, Trial } from '@even-watt/contract'
 import {
   differenceOf,
   efficiencyAt,
@@ -7,74 +6,16 @@ import {
   hasFit,
   isFigure,
   statesAt,
-  viewTrial,
-  type Analysis,
   type Uncertain,
 } from '@even-watt/core'
-import {
-  bankTruth,
-  BenchHand,
-  lossOf,
-  operate,
-  pathTruth,
-  shelf,
-  stationBanks,
-  stationMeters as m,
-  stationRigs,
-  stationUnits,
-  unitModels,
-  type BenchModel,
-} from '.'
+import { benchOf, loads, meters, trialOn } from '../test/plainBench'
+import { BenchHand, lossOf, operate, stationUnits, unitModels, type BenchModel } from '.'
 
 /**
  * Benches whose meters err inside their specifications and whose loads drift: how often do the stated intervals hold
  * the truth, and what do shared meters gain in a comparison?
  */
-const meters = [m.dmm1, m.dmm2, m.shunt, m.ammeter, m.wattmeter]
-const rig = {
-  ...stationRigs.l24,
-  assignments: stationRigs.l24.assignments.filter(({ quantity }) => quantity !== 'T' && quantity !== 'THD'),
-}
-const loads = [
-  [shelf.mat],
-  [shelf.lamps(2)],
-  [shelf.plateLow],
-  [shelf.plateHigh],
-  [shelf.ovenLow, shelf.waxBath],
-  [shelf.rod, shelf.plateLow, shelf.mat],
-]
 const between = [250, 500, 900, 1200]
-
-const benchOf = (unit: BenchModel['unit'], lug = 0.0002): BenchModel => ({
-  bank: bankTruth(stationBanks.l24),
-  path: pathTruth(rig, { 'negative lug': lug }),
-  unit,
-})
-
-/** A trial of one unit, each bench one revision of its rig. */
-function trialOn(
-  hand: BenchHand,
-  benches: readonly BenchModel[],
-  unit: Revision['unit'],
-  repeats: number,
-): readonly Analysis[] {
-  const revisions = benches.map((_, i): Revision => ({
-    number: i + 1,
-    why: 'simulated',
-    madeAt: '2026-03-12T08:00:00.000Z',
-    unit,
-    rig,
-    meters,
-  }))
-  const trial: Trial = {
-    id: hand.newId(), version: 1, startedAt: '2026-03-12T08:00:00.000Z', title: 'simulated', by: 'R.O.', hold: 600, duty: [], limiters: [], revisions,
-  } // prettier-ignore
-  const entries = benches.flatMap((bench, i) => [
-    hand.noLoad(bench, rig, i + 1),
-    ...loads.flatMap((load) => hand.step(bench, rig, i + 1, load, { repeats })),
-  ])
-  return viewTrial(trial, entries).analyses
-}
 
 const trueEfficiency = (bench: BenchModel, P: number) => P / (P + lossOf(bench.unit, P).watts)
 
@@ -110,8 +51,8 @@ describe.each([
     for (let seed = 1; seed <= benches; seed++) {
       // One hand, one set of meters: their errors are the same for both units.
       const hand = new BenchHand(seed, meters, '2026-03-12T08:00:00.000Z', unrest)
-      const [one, again] = trialOn(hand, [first, remade], stationUnits.ottrel, repeats)
-      const [two] = trialOn(hand, [second], stationUnits.ottrelC, repeats)
+      const [one, again] = trialOn(hand, [first, remade], stationUnits.ottrel, repeats).analyses
+      const [two] = trialOn(hand, [second], stationUnits.ottrelC, repeats).analyses
       if (!one || !again || !two) throw new Error('no analysis')
       const truths = loads.map((load) => operate(first, load))
       const steps = one.ladder.steps.map(({ eta_unit }, i) => {

@@ -18,22 +18,17 @@ import {
   shelf,
   stationBanks,
   stationMeters as m,
-  stationRigs,
   stationUnits,
   unitModels,
   type BenchModel,
 } from '.'
+import { meters, rig } from '../test/plainBench'
 
 /**
  * Three hundred benches whose meters err inside their specifications: do the intervals stated for the supply, for a
  * joint, for what it takes and for what remaking it does hold the truth?
  */
 const benches = 300
-const meters = [m.dmm1, m.dmm2, m.shunt, m.ammeter, m.wattmeter]
-const rig = {
-  ...stationRigs.l24,
-  assignments: stationRigs.l24.assignments.filter(({ quantity }) => quantity !== 'T' && quantity !== 'THD'),
-}
 const loads = [
   [shelf.mat],
   [shelf.plateLow],

@@ -1,5 +1,5 @@
 import type { BackupSummary } from '@even-watt/contract'
-import pg from 'pg'
+import { withClient } from '../cluster/client'
 import type { Cluster } from '../cluster/cluster'
 import { databaseName, ensureOwnDatabase, role } from '../cluster/ownDatabase'
 import { StartError } from '../cluster/startError'
@@ -13,17 +13,6 @@ export interface RestoreGround extends Pick<Cluster, 'url' | 'adminUrl' | 'bin'>
   readonly folder: string
 }
 
-async function on<T>(url: string, work: (client: pg.Client) => Promise<T>): Promise<T> {
-  const client = new pg.Client({ connectionString: url })
-  client.on('error', () => undefined)
-  await client.connect()
-  try {
-    return await work(client)
-  } finally {
-    await client.end()
-  }
-}
-
 /**
  * Restores a backup into an installation that holds nothing, or the demo as it was loaded: beside first, verified there,
  * and only then in its place. One that holds something else is left as it is. A stranger's file may hold any SQL, so it
@@ -34,14 +23,14 @@ export async function restoreInto(
   file: string,
 ): Promise<BackupSummary> {
   const refuseUsed = () =>
-    on(url, async (client) => {
+    withClient(url, async (client) => {
       if (await isUntouched(client)) return
       throw new StartError(
         `${folder} holds trials or documents already; nothing was overwritten. Restore into a new folder: EVEN_WATT_DATA=/var/lib/even-watt-2 npm run restore -- even-watt.backup.zip`,
       )
     })
   await refuseUsed()
-  await on(adminUrl, async (client) => {
+  await withClient(adminUrl, async (client) => {
     await client.query(`drop database if exists ${restoring} with (force)`)
     await client.query(`create database ${restoring} owner ${role}`)
   })
@@ -52,14 +41,14 @@ export async function restoreInto(
     })
     // Something may have been captured while it was read.
     await refuseUsed()
-    await on(adminUrl, async (client) => {
+    await withClient(adminUrl, async (client) => {
       await client.query(`drop database ${databaseName} with (force)`)
       await client.query(`alter database ${restoring} rename to ${databaseName}`)
     })
     await ensureOwnDatabase(adminUrl, new URL(adminUrl).password)
     return summary
   } catch (error) {
-    await on(adminUrl, (client) => client.query(`drop database if exists ${restoring} with (force)`))
+    await withClient(adminUrl, (client) => client.query(`drop database if exists ${restoring} with (force)`))
     throw error
   }
 }

@@ -1,32 +1,24 @@
-import pg from 'pg'
+import type pg from 'pg'
+import { withClient } from './client'
 
 export const databaseName = 'even_watt'
 /** What the application works as: the owner of its own database, and no superuser. */
 export const role = 'even_watt_app'
-
-async function as<T>(url: string, database: string, work: (client: pg.Client) => Promise<T>): Promise<T> {
-  const client = new pg.Client({ connectionString: Object.assign(new URL(url), { pathname: database }).href })
-  client.on('error', () => undefined)
-  await client.connect()
-  try {
-    return await work(client)
-  } finally {
-    await client.end()
-  }
-}
 
 /**
  * Sees to it that the application has a database and a role of its own. Data of before, when all stood in `postgres` and
  * belonged to the superuser, are renamed and handed over.
  */
 export async function ensureOwnDatabase(adminUrl: string, password: string): Promise<void> {
-  const before = await as(adminUrl, 'postgres', async (client) => {
+  const inDatabase = <T>(name: string, work: (client: pg.Client) => Promise<T>) =>
+    withClient(adminUrl, work, name)
+  const before = await inDatabase('postgres', async (client) => {
     const { rows } = await client.query<{ here: boolean }>(
       `select to_regclass('public.trial') is not null as here`,
     )
     return rows[0]?.here === true
   })
-  await as(adminUrl, 'template1', async (client) => {
+  await inDatabase('template1', async (client) => {
     const has = async (sql: string, value: string) => ((await client.query(sql, [value])).rowCount ?? 0) > 0
     const secret = client.escapeLiteral(password)
     const known = await has('select 1 from pg_roles where rolname = $1', role)
@@ -39,7 +31,7 @@ export async function ensureOwnDatabase(adminUrl: string, password: string): Pro
     }
     await client.query(`alter database ${databaseName} owner to ${role}`)
   })
-  await as(adminUrl, databaseName, async (client) => {
+  await inDatabase(databaseName, async (client) => {
     await client.query(`alter schema public owner to ${role}`)
     const { rows } = await client.query<{ sql: string }>(
       `select format('alter %s %s owner to ${role}', case relkind when 'S' then 'sequence' else 'table' end, oid::regclass) as sql
