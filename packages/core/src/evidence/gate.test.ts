@@ -123,6 +123,18 @@ describe('what must not decide', () => {
     expect(fit && hasFit(fit) && fit.high).toBe(704)
   })
 
+  it('an idle draw that was read with a load on', () => {
+    const claim = { quantity: 'idle draw', comparator: 'at most', value: 11, unit: 'W' } as const
+    const idle = (more: { P_C?: number; I_C?: number }) =>
+      verdictOn(claim, [noLoadEntry({ V_B: 26.4, I: 2, ...more })])
+    expect(idle({ P_C: 0 }).outcome).toBe('not met')
+    expect(idle({ P_C: 40 })).toMatchObject({
+      outcome: 'not tested',
+      sentence: expect.stringContaining('something was connected at the outlet') as string,
+    })
+    expect(idle({ I_C: 0.2 }).outcome).toBe('not tested')
+  })
+
   it('search mode, to idle: not even by its scatter', () => {
     const idle = noLoadEntry({ V_B: 26.4, I: 0.4 })
     const search = [0.1, 2.5, 0.1].map((I) => noLoadEntry({ V_B: 26.4, I }, { mode: 'search' }))

@@ -1,4 +1,4 @@
-import { decides, sayDuration, sayFigure } from '../figures'
+import { decides, isFigure, sayDuration, sayFigure } from '../figures'
 import { judge, notShown, notTested, undecided, type Evidence, type Judge, type Verdict } from '../findings'
 import { expanded } from '../meters'
 import { readingsOf } from '../trials'
@@ -104,9 +104,14 @@ const heldLong = ({ held, carried }: Attempt, { hold, shortEnough }: Asked) =>
 const lasted = (attempt: Attempt, asked: Asked): boolean =>
   heldLong(attempt, asked) && !attempt.outOfRegulation && (attempt.carried || attempt.end === 'tripped')
 
+/** A trip of which neither an alarm nor the input volts are known: the supply may have fallen away under it. */
+const inputUnknown = ({ end, alarm, step }: Attempt): boolean =>
+  end === 'tripped' && alarm === 'none' && !isFigure(step.read.V_B)
+
 /** Whether something else than the unit ended it: protection, the supply, or a word that has to be asked for. */
 const endedByOthers = (attempt: Attempt, { evidence: { analysis } }: Asked): boolean =>
   attempt.alarm === 'other' ||
+  inputUnknown(attempt) ||
   limitedBy([attempt], analysis, tripsOnProtection) !== undefined ||
   limitedBy([attempt], analysis, alarmsOnSupply) !== undefined
 
@@ -167,6 +172,15 @@ function whyNotShown(attempts: readonly Attempt[], reached: readonly Attempt[], 
       `An alarm came at ${sayFigure(unnamed.power)}, and which it was is not noted.`,
       'Note what it said, in the words of the manual.',
       unnamed.power,
+    )
+  const blind = attempts.find(inputUnknown)
+  if (blind)
+    return notShown(
+      evidence,
+      'meter',
+      `It tripped at ${sayFigure(blind.power)}; whether its input had fallen by then is not known.`,
+      'Read V_B at the terminals, and note which alarm came.',
+      blind.power,
     )
   const hot = attempts.find(({ alarm }) => alarm === 'heat')
   if (hot)

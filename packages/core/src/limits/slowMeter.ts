@@ -23,7 +23,7 @@ export function tooSlow({ step, held }: Attempt, seconds: number, { analysis, cl
   return used.some((id) =>
     isSlow(
       analysis.record.revision.meters.find((candidate) => candidate.id === id),
-      seconds,
+      Math.min(seconds, held ?? seconds),
     ),
   )
 }

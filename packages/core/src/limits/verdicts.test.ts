@@ -60,6 +60,15 @@ describe('continuous power', () => {
     expect(verdictOn({}, [trip]).outcome).toBe('not met')
   })
 
+  it('does not blame the unit for a trip of which neither alarm nor input volts are known', () => {
+    const blind = ladderEntry({ P_C: 1200, V_C: 229 }, { end: 'tripped', held: 5 })
+    const verdict = verdictOn({}, [blind])
+    expect(verdict).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
+    expect(verdict.wouldShow).toContain('Read V_B')
+    const overload = ladderEntry({ P_C: 1200, V_C: 229 }, { end: 'tripped', alarm: 'overload', held: 5 })
+    expect(verdictOn({}, [overload]).outcome).toBe('not met')
+  })
+
   it('is protection-limited where a fuse could not carry it', () => {
     const rig = rigOf({
       positive: [{ id: uuid(51), name: 'fuse', kind: 'fuse', continuous: 30 }, cableOf('positive lead', 52)],

@@ -1,8 +1,8 @@
 import type { Quantity, Revision, Value } from '@even-watt/contract'
 import { rangeOf, readFigures, type Gate, type Spreads } from '../evidence'
-import { derive, isFigure, whenKnown, type Derived } from '../figures'
+import { derive, isFigure, whenKnown, type Derived, type Figure, type Refusal } from '../figures'
 import { nominalAt } from '../units'
-import { multiply } from '../meters'
+import { expanded, multiply } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'
 import { idleCost, usableEnergy, weakIdle } from './idle'
@@ -60,7 +60,8 @@ function deriveNoLoad(
     .map((entry) => ({ entry: entry.id, values: entry.reading.values }))
   const where = `no load ${mode}|${scopeOf(record)}`
   const read = readFigures(readings, { revision, gate }, spreads, where)
-  const I_idle: Derived = isFigure(read.I) ? { ...read.I, symbol: 'I_idle' } : read.I
+  const loaded = outletLoads(read).length ? { refused: somethingConnected } : {}
+  const I_idle: Derived = isFigure(read.I) ? { ...read.I, symbol: 'I_idle', ...loaded } : read.I
   const P_idle = whenKnown([read.V_B, I_idle], ([v, i]) =>
     derive('P_idle', 'W', 'V_B·I', [v, i], multiply(v.x, i.x)),
   )
@@ -73,6 +74,18 @@ function deriveNoLoad(
     weak: weakness(I_idle, readings, revision),
   }
 }
+
+const somethingConnected: Refusal = {
+  why: 'something was connected at the outlet.',
+  todo: 'Unplug everything, a strip with a lamp too, and read again.',
+}
+
+/** What flows at the outlet beyond what its meter may be wrong by: idle draw is read with every load unplugged. */
+export const outletLoads = (read: NoLoadFigures['read']): Figure[] =>
+  [read.I_C, read.P_C].filter(
+    (figure): figure is Figure =>
+      isFigure(figure) && figure.x.value > 0 && figure.x.value > expanded(figure.x),
+  )
 
 function costs(
   P_idle: Derived,

@@ -1,7 +1,7 @@
-import { isFigure, sayFigure } from '../figures'
-import { expanded } from '../meters'
+import { sayFigure } from '../figures'
 import type { Notice, Oddity } from '../oddities'
 import { readingsOf } from '../trials'
+import { outletLoads } from './figures'
 
 /** 4: a load present in an idle reading. 11: a current too coarse to read there. */
 export const noticeIdleLoad: Notice = ({ analysis }) => {
@@ -9,17 +9,14 @@ export const noticeIdleLoad: Notice = ({ analysis }) => {
   const entry = readingsOf(analysis.record, 'no load').at(-1)?.id
   const at = { revision, ...(entry ? { entry } : {}) }
   const found: Oddity[] = []
-  for (const quantity of ['I_C', 'P_C'] as const) {
-    const figure = analysis.noLoad.on.read[quantity]
-    if (isFigure(figure) && figure.x.value > expanded(figure.x) && figure.x.value > 0) {
-      found.push({
-        number: 4,
-        odd: `${sayFigure(figure)} flows at the outlet in an idle reading.`,
-        why: 'Idle draw is input with every load unplugged; a power strip with a lamp is a load.',
-        todo: 'Unplug everything, strip included, and read again.',
-        at: { ...at, quantity },
-      })
-    }
+  for (const figure of outletLoads(analysis.noLoad.on.read)) {
+    found.push({
+      number: 4,
+      odd: `${sayFigure(figure)} flows at the outlet in an idle reading.`,
+      why: 'Idle draw is input with every load unplugged; a power strip with a lamp is a load.',
+      todo: 'Unplug everything, strip included, and read again.',
+      at: { ...at, quantity: figure.symbol === 'P_C' ? 'P_C' : 'I_C' },
+    })
   }
   if (analysis.noLoad.on.weak) {
     found.push({
