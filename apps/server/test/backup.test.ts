@@ -4,7 +4,9 @@ import { createWriteStream } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createHash, randomUUID as newId } from 'node:crypto'
+import { pipeline } from 'node:stream/promises'
 import pg from 'pg'
+import { ZipFile } from 'yazl'
 import { backupTo, restoreFrom, verifyBackup } from '../src/backup/backup'
 import { gate } from '../src/backup/gate'
 import { summaryOf } from '../src/backup/summary'
@@ -102,6 +104,16 @@ describe('a backup', () => {
     await refused()
     writeFileSync(damaged, 'not a backup')
     await refused()
+    const zipped = async (manifest: string, compress: boolean) => {
+      const zip = new ZipFile()
+      zip.addBuffer(Buffer.alloc(10_000), 'database.dump', { compress })
+      zip.addBuffer(Buffer.from(manifest), 'manifest.json')
+      zip.end()
+      await pipeline(zip.outputStream, createWriteStream(damaged))
+      return verifyBackup(damaged, { bin })
+    }
+    await expect(zipped('{"format":', false)).rejects.toThrow('its manifest is another’s')
+    await expect(zipped('{}', true)).rejects.toThrow('packed in another way')
   })
 
   it('of a stranger is restored without a superuser’s rights: a function that reads the server’s files is refused', async () => {

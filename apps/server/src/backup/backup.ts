@@ -110,11 +110,19 @@ const streamOf = (zip: yauzl.ZipFile, entry: yauzl.Entry) =>
     zip.openReadStream(entry, (error, stream) => (error ? reject(error) : resolve(stream))),
   )
 
+function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return undefined
+  }
+}
+
 async function manifestIn(zip: yauzl.ZipFile, entry: yauzl.Entry): Promise<Manifest> {
   if (entry.uncompressedSize > 2 ** 20) throw notOne('its manifest is too large.')
   const chunks: Buffer[] = []
   for await (const chunk of await streamOf(zip, entry)) chunks.push(chunk as Buffer)
-  const manifest = z.safeParse(Manifest, JSON.parse(Buffer.concat(chunks).toString()))
+  const manifest = z.safeParse(Manifest, jsonOf(Buffer.concat(chunks).toString()))
   if (!manifest.success) throw notOne('its manifest is another’s.')
   return manifest.data
 }
@@ -131,6 +139,8 @@ async function withDump<T>(file: string, use: (dump: string, manifest: Manifest)
     const found = await parts(zip)
     const [manifest, dump] = [found.get(manifestName), found.get(dumpName)]
     if (!manifest || !dump) throw notOne('a part of it is missing.')
+    // Ours stands unpacked; one that would swell as it is unpacked could fill the disk.
+    if (dump.compressionMethod !== 0) throw notOne('it is packed in another way.')
     const path = join(folder, dumpName)
     const hash = createHash('sha256')
     const stream = await streamOf(zip, dump)
@@ -168,7 +178,9 @@ export const restoreFrom = (file: string, { bin, url }: Ground): Promise<BackupS
       dump,
     ])
     restored.output.resume()
-    await restored.done
+    await restored.done.catch((error: Error) => {
+      throw notOne(`PostgreSQL does not take it. ${error.message}`)
+    })
     const client = new pg.Client({ connectionString: url })
     client.on('error', () => undefined)
     await client.connect()

@@ -36,7 +36,9 @@ export function RestoreBackup() {
           Restored and compared: {restored.trials} trials with {restored.entries} entries,{' '}
           {restored.documents} units, meters, rigs and loads, {restored.files} files.{' '}
           {/* A new page altogether: what this one knows is of before. */}
-          <a href="/">To the bench</a>
+          <a className="plain-link" href="/">
+            To the bench
+          </a>
         </p>
       ) : (
         <div className="flex flex-wrap items-center gap-2">

@@ -1,4 +1,5 @@
 import { decides, isFigure, type Derived, type Figure } from '../figures'
+import { lazily } from '../lazily'
 import { exact, type Uncertain } from '../meters'
 import { remembering } from '../remember'
 import { scopeOf, type Analysis } from '../trials'
@@ -59,13 +60,14 @@ export function analyseLadder({ record, evidence, noLoad }: Analysis): LadderAna
     .map((step) => sameFigures(step, parts, () => deriveStep(step, context)))
   const fit = (loss: (step: StepFigures) => Derived, what: string) =>
     fitLoss(lossPoints(noLoad.on.P_idle, steps, loss), `${what}|${scope}`)
-  return {
-    context,
-    recorded,
-    steps,
-    unitFit: fit((step) => step.P_loss, 'unit'),
-    systemFit: fit((step) => step.P_systemLoss, 'system'),
-  }
+  // The rows stand before the curves are fitted, which on a long ladder take as long as all else.
+  return lazily({
+    context: () => context,
+    recorded: () => recorded,
+    steps: () => steps,
+    unitFit: () => fit((step) => step.P_loss, 'unit'),
+    systemFit: () => fit((step) => step.P_systemLoss, 'system'),
+  })
 }
 
 /** Steps that were carried, and figures that may decide, only. */

@@ -22,18 +22,23 @@ export function leastSquares(
   open: readonly number[],
 ): LeastSquares {
   const size = rows[0]?.length ?? 0
-  const x = new Matrix(rows.map((row) => open.map((i) => row[i] ?? 0)))
-  const weighted = new Matrix(
-    rows.map((row, r) => open.map((i) => (row[i] ?? 0) / (variances[r] ?? 1))),
-  ).transpose()
-  const gain = inverse(weighted.mmul(x)).mmul(weighted)
-  const wide = rows.map((_, r) => {
-    const column = new Array<number>(size).fill(0)
-    open.forEach((i, k) => (column[i] = gain.get(k, r)))
-    return column
+  const normal = Matrix.zeros(open.length, open.length)
+  rows.forEach((row, r) => {
+    const weight = 1 / (variances[r] ?? 1)
+    open.forEach((i, a) =>
+      open.forEach((j, b) => normal.set(a, b, normal.get(a, b) + weight * (row[i] ?? 0) * (row[j] ?? 0))),
+    )
   })
-  const theta = Array.from({ length: size }, (_, i) =>
-    wide.reduce((sum, column, r) => sum + (column[i] ?? 0) * (y[r] ?? 0), 0),
-  )
-  return { theta, gains: wide, leverages: rows.map((row, r) => dot(row, wide[r] ?? [])) }
+  const inverted = inverse(normal).to2DArray()
+  const theta = new Array<number>(size).fill(0)
+  const gains = rows.map((row, r) => {
+    const gain = new Array<number>(size).fill(0)
+    open.forEach((i, a) => {
+      const sum = open.reduce((all, j, b) => all + (inverted[a]?.[b] ?? 0) * (row[j] ?? 0), 0)
+      gain[i] = sum / (variances[r] ?? 1)
+      theta[i] = (theta[i] ?? 0) + gain[i] * (y[r] ?? 0)
+    })
+    return gain
+  })
+  return { theta, gains, leverages: rows.map((row, r) => dot(row, gains[r] ?? [])) }
 }

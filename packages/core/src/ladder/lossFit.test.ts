@@ -116,6 +116,9 @@ describe('loss fit', () => {
       missing: 'No curve yet: 3 more loaded steps with input and output power needed.',
     })
     expect(hasFit(fitLoss(pointsOn(10, 0.02, 3e-5, [350, 350, 350, 700]), 'x'))).toBe(false)
+    // Many loads close together span a range all the same.
+    const dense = Array.from({ length: 300 }, (_, i) => 70 + 4.4 * i)
+    expect(fitted(pointsOn(10, 0.02, 3e-5, dense)).p2.value).toBeCloseTo(3e-5, 9)
   })
 
   it('holds a square term at 0 rather than below, says so, and keeps the wider band', () => {

@@ -28,9 +28,13 @@ export function planOf(
   const sorted = [...points].sort((a, b) => a.S.value - b.S.value)
   const top = sorted.at(-1)?.S.value ?? 0
   const loaded = sorted.filter((point) => point.S.value > 0.01 * top)
-  const distinct = loaded.filter(
-    (point, i) => i === 0 || point.S.value - (loaded[i - 1]?.S.value ?? 0) > 0.01 * top,
-  ).length
+  // Counted against the last that was counted: many loads close together still span a range.
+  let counted = -Infinity
+  const distinct = loaded.filter(({ S }) => {
+    if (S.value - counted <= 0.01 * top) return false
+    counted = S.value
+    return true
+  }).length
   if (distinct < leastLoaded) {
     const more = leastLoaded - distinct
     return {

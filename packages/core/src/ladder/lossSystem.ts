@@ -80,7 +80,8 @@ function solve(plan: LossPlan): LossSystem {
   }
 }
 
-function errorsOf({ loss, S }: LossPoint, slope: number): Map<string, number> {
+function errorsOf({ loss, S }: LossPoint, slope: number): ReadonlyMap<string, number> {
+  if (slope === 0) return loss.sources
   const errors = new Map(loss.sources)
   for (const [source, s] of S.sources) errors.set(source, (errors.get(source) ?? 0) - slope * s)
   return errors

@@ -7,6 +7,9 @@ const most = 3
 /** Scatters beyond which a point lies off the curve. */
 const beyond = 3
 
+/** Points tried one by one as the only one to blame. */
+const suspects = 3
+
 const fails = (system: LossSystem) => {
   const far = system.residuals.filter((_, r) => farOff(system, r) > beyond).length
   return system.chi > most || far > system.residuals.length / 3
@@ -23,7 +26,13 @@ export function misfitOf(
 ): string | undefined {
   if (!fails(system)) return undefined
   const { sorted } = system.plan
-  const lone = sorted.filter((left) => {
+  // What leaving a point out takes from χ² is how far off it lies, so only the furthest can be to blame.
+  const furthest = sorted
+    .map((point, r) => ({ point, off: farOff(system, r) }))
+    .sort((a, b) => b.off - a.off)
+    .slice(0, suspects)
+    .map(({ point }) => point)
+  const lone = furthest.filter((left) => {
     const others = solveOthers(sorted.filter((point) => point !== left))
     // One point to spare at least, else anything fits.
     return others && others.chi > 0 && !fails(others)

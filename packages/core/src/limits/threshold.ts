@@ -1,10 +1,10 @@
 import { decides, sayFigure, type Figure } from '../figures'
-import { judge, notShown, notTested, type Judge } from '../findings'
+import { judge, notTested, type Judge } from '../findings'
 import { expanded } from '../meters'
 import { claimValue, sayClaim } from '../units'
 import { partsOf } from './attempt'
 
-const words = { alarm: 'warns', cutoff: 'stops' }
+const verbs = { alarm: ['warns', 'warn'], cutoff: ['stops', 'stop'] } as const
 
 /**
  * The volts at which a unit warns or stops, from what was read at the terminals when it did and when it did not: it lies
@@ -32,27 +32,25 @@ export const judgeThreshold =
       seen.filter(({ low }) => !low).map(({ V_B }) => V_B),
       -1,
     )
-    const lower = `Lower the input slowly at a light load and note V_B when it ${words[what]}.`
+    const [does, doing] = verbs[what]
+    const lower = `Lower the input slowly at a light load and note V_B when it ${does}.`
     if (claim.comparator === 'within ±')
       return notTested(`The ${what} voltage was not judged: the claim says neither at least nor at most.`)
+    if (!did && (what === 'cutoff' || !didNot))
+      return notTested(`The ${what} voltage was not tested. ${lower}`)
     const wanted = claimValue(claim)
     const atLeast = claim.comparator === 'at least'
-    const sentence = [
-      did && `It ${words[what]} with ${sayFigure(did)} at the terminals`,
-      didNot && `it does not with ${sayFigure(didNot)}`,
-    ]
-      .filter(Boolean)
-      .join('; ')
-    const said = `${sentence[0]?.toUpperCase() ?? ''}${sentence.slice(1)}, against ${sayClaim(claim)}.`
+    const seenTo = did
+      ? `It ${does} with ${sayFigure(did)} at the terminals${didNot ? `, and does not with ${sayFigure(didNot)}` : ''}`
+      : `It does not ${doing} with ${didNot ? sayFigure(didNot) : ''} at the terminals`
+    const said = `${seenTo}, against ${sayClaim(claim)}.`
     // Seen on the good side of the claim it is met; seen on the bad side beyond doubt it is missed.
     const [good, bad] = atLeast ? [did, didNot] : [didNot, did]
     const clears = (figure: Figure) => (atLeast ? figure.x.value - wanted : wanted - figure.x.value)
     if (good && clears(good) >= 0)
       return { outcome: judge(good.x, claim.comparator, wanted), figure: good, sentence: said }
     if (bad && clears(bad) < -expanded(bad.x)) return { outcome: 'not met', figure: bad, sentence: said }
-    if (!did && (what === 'cutoff' || !didNot))
-      return notTested(`The ${what} voltage was not tested. ${lower}`)
-    return notShown(evidence, 'supply', said, lower, did ?? didNot)
+    return notTested(`The ${what} voltage was not tested closely enough. ${said} ${lower}`)
   }
 
 /** The highest, or with −1 the lowest. */
