@@ -1,4 +1,4 @@
-import { attributeStep, describeBank, keptWhy, ratedPower } from '@even-watt/core'
+import { describeBank, keptWhy, pathLosses, ratedPower } from '@even-watt/core'
 import { useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { AgainstBefore } from '../compare/AgainstBefore'
@@ -55,11 +55,10 @@ function Ladder() {
     (oddity) => oddity.at.step === undefined && oddity.at.claim === undefined,
   )
 
-  const blamed = useMemo(() => {
-    if (!chosenFigures) return undefined
-    const { culprit } = attributeStep(chosenFigures, analysis.supply, revision.rig)
-    return culprit?.kind === 'element' && culprit.excess ? culprit.name : undefined
-  }, [chosenFigures, analysis, revision])
+  const path = useMemo(
+    () => (chosenFigures ? pathLosses(chosenFigures, analysis.supply, revision.rig) : undefined),
+    [chosenFigures, analysis, revision],
+  )
 
   const repeat = () => {
     if (chosenFigures) entry.current?.repeat(chosenFigures)
@@ -107,7 +106,7 @@ function Ladder() {
               step={chosenFigures}
               bank={describeBank(revision.rig.bank)}
               unit={revision.unit.name}
-              blamed={blamed}
+              path={path}
               chosen={place}
               onChoose={(next) => setPlace(place === next ? undefined : next)}
             />

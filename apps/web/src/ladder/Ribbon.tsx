@@ -1,4 +1,4 @@
-import { isFigure, type Derived, type StepFigures } from '@even-watt/core'
+import { isFigure, type Derived, type pathLosses, type StepFigures } from '@even-watt/core'
 import { useShowWorking } from '../ui/working'
 import { Fig } from '../ui/Fig'
 import type { Layout, Place } from './columns'
@@ -8,8 +8,8 @@ interface Props {
   readonly step: StepFigures | undefined
   readonly bank: string
   readonly unit: string
-  /** The joint that takes more than it should, by name. */
-  readonly blamed: string | undefined
+  /** What leads and joints took in the step. */
+  readonly path: ReturnType<typeof pathLosses> | undefined
   readonly chosen: Place | undefined
   readonly onChoose: (place: Place) => void
 }
@@ -26,7 +26,7 @@ const watts = (derived: Derived | undefined): number | undefined =>
  * The power path of one step as a band whose width is watts, over the columns its readings stand in. It narrows
  * where watts are lost; each loss peels off downward with its figure.
  */
-export function Ribbon({ layout, step, bank, unit, blamed, chosen, onChoose }: Props) {
+export function Ribbon({ layout, step, bank, unit, path, chosen, onChoose }: Props) {
   const column = (key: string) => layout.at.get(key) ?? { left: 0, width: 0 }
   const centre = (key: string) => column(key).left + column(key).width / 2
   const show = useShowWorking()
@@ -49,15 +49,15 @@ export function Ribbon({ layout, step, bank, unit, blamed, chosen, onChoose }: P
   const losses = [
     {
       key: 'leads',
-      words: 'leads',
-      figure: step?.P_leads,
+      words: path?.leads.words,
+      figure: path?.leads.watts,
       x: centre('drop') - 14,
       bottom: middle + band.A / 2,
     },
     {
       key: 'joints',
-      words: blamed ? `joints: ${blamed}` : 'joints',
-      figure: step?.P_joints,
+      words: path?.joints.words,
+      figure: path?.joints.watts,
       x: joints + 6,
       bottom: middle + band.B / 2,
     },
@@ -167,7 +167,7 @@ export function Ribbon({ layout, step, bank, unit, blamed, chosen, onChoose }: P
           className="text-plum absolute text-left leading-tight whitespace-nowrap hover:underline"
           style={{
             left: loss.x + 8 + Math.min(26, ((watts(loss.figure) ?? 0) / most) * full * times),
-            top: top + full + 14 + (i === 0 ? 16 : 0) - (i === 0 ? 0 : 0),
+            top: top + full + 14 + (i === 0 ? 16 : 0),
           }}
           onClick={() => loss.figure && isFigure(loss.figure) && show(loss.figure)}
         >

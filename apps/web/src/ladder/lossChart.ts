@@ -1,34 +1,39 @@
-import { isFigure, type Analysis, type Derived, type StepFigures } from '@even-watt/core'
+import { isFigure, pathLosses, type Analysis, type Derived, type StepFigures } from '@even-watt/core'
 import { axis } from '../ui/chart/axis'
 import type { BarSeriesOption, ChartOption } from '../ui/chart/engine'
 import type { ChartTheme } from '../ui/chart/theme'
 
 const watts = (derived: Derived): number => (isFigure(derived) ? Math.max(0, derived.x.value) : 0)
 
+interface Lost {
+  readonly step: StepFigures
+  readonly path: ReturnType<typeof pathLosses>
+}
+
 interface Part {
   readonly words: string
-  readonly of: (step: StepFigures) => number
+  readonly of: (lost: Lost) => number
   readonly fill: (theme: ChartTheme) => string
   readonly stroke: (theme: ChartTheme) => string
 }
 
-/** Lost in the unit, in the leads by their own resistance, and in the joints between. */
+/** Lost in the unit, in the leads and what is fused or switched in them, and in the joints between. */
 const parts: readonly Part[] = [
   {
     words: 'unit',
-    of: (step) => watts(step.P_loss),
+    of: ({ step }) => watts(step.P_loss),
     fill: (theme) => theme.plumSoft,
     stroke: (theme) => theme.plum,
   },
   {
     words: 'leads',
-    of: (step) => Math.min(watts(step.P_leads), watts(step.P_path)),
+    of: ({ step, path }) => Math.min(watts(path.leads.watts), watts(step.P_path)),
     fill: (theme) => theme.copperSoft,
     stroke: (theme) => theme.copper,
   },
   {
     words: 'joints',
-    of: (step) => watts(step.P_joints),
+    of: ({ path }) => watts(path.joints.watts),
     fill: (theme) => theme.madder,
     stroke: (theme) => theme.madder,
   },
@@ -40,14 +45,17 @@ export function lossChart(
   chosenStep: string | undefined,
   theme: ChartTheme,
 ): ChartOption {
-  const steps = analysis.ladder.steps.filter((step) => isFigure(step.P_C) && isFigure(step.P_loss))
+  const { supply, record } = analysis
+  const steps = analysis.ladder.steps
+    .filter((step) => isFigure(step.P_C) && isFigure(step.P_loss))
+    .map((step): Lost => ({ step, path: pathLosses(step, supply, record.revision.rig) }))
   const last = steps.at(-1)
   return {
     textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
     grid: { left: 48, right: 92, top: 22, bottom: 40 },
     xAxis: {
       type: 'category',
-      data: steps.map((step) => String(Math.round(watts(step.P_C)))),
+      data: steps.map(({ step }) => String(Math.round(watts(step.P_C)))),
       name: 'output, W, by step',
       nameLocation: 'middle',
       nameGap: 24,
@@ -61,23 +69,23 @@ export function lossChart(
       type: 'bar',
       stack: 'lost',
       barMaxWidth: 44,
-      data: steps.map((step) => ({
-        value: part.of(step),
-        key: step.step.id,
+      data: steps.map((lost) => ({
+        value: part.of(lost),
+        key: lost.step.step.id,
         itemStyle: {
           color: part.fill(theme),
-          borderColor: step.step.id === chosenStep ? theme.ink : part.stroke(theme),
-          borderWidth: step.step.id === chosenStep ? 2 : 1,
+          borderColor: lost.step.step.id === chosenStep ? theme.ink : part.stroke(theme),
+          borderWidth: lost.step.step.id === chosenStep ? 2 : 1,
         },
         label:
-          step === last && part.of(step) > 0
+          lost === last && part.of(lost) > 0
             ? {
                 show: true,
                 position: 'right',
                 distance: 6,
                 color: part.stroke(theme),
                 fontFamily: theme.words,
-                formatter: `${part.words} ${part.of(step).toPrecision(3)} W`,
+                formatter: `${part.words} ${part.of(lost).toPrecision(3)} W`,
               }
             : { show: false },
       })),

@@ -1,5 +1,5 @@
 import type { Entry, Trial } from '@even-watt/contract'
-import type { SourceName } from '@even-watt/core'
+import { placed, type SourceName } from '@even-watt/core'
 import { type Stage } from '../stage'
 import { shortTime } from '../ui/dates'
 import type { NameSource } from '../ui/working'
@@ -19,9 +19,20 @@ export function namesOf(
     ),
   )
   const readings = new Map(entries.map((entry) => [entry.id, entry]))
+  const parts = new Map(
+    trial.revisions.flatMap(({ rig }) =>
+      [...placed(rig).map(({ element }) => element), ...rig.bank.strings.flat()].map(
+        ({ id, name }) => [id, name] as const,
+      ),
+    ),
+  )
+  /** A step, or a reading and the part of the rig it was taken across. */
   const placeOf = (where: string) => {
-    const [step = '', , revision] = where.split('|')
-    return `${loads.get(step) ?? step}${revision === undefined ? '' : `, rig ${revision}`}`
+    const [place = '', , revision] = where.split('|')
+    const words = place
+      .split(' ')
+      .map((word) => loads.get(word) ?? parts.get(word) ?? nameEntry(word) ?? word)
+    return `${words.join(', ')}${revision === undefined ? '' : `, rig ${revision}`}`
   }
   const nameSource = (source: SourceName): string => {
     if (source.kind === 'spec') {

@@ -1,5 +1,5 @@
 import { demo } from '@even-watt/bench'
-import { readSource, viewTrial } from '@even-watt/core'
+import { pathLosses, readSource, viewTrial } from '@even-watt/core'
 import { pathOf } from '../stage'
 import { stages } from '../stages'
 import { namesOf } from './naming'
@@ -69,7 +69,11 @@ describe('names of what stands behind a figure', () => {
   it('are known for every source of every figure', () => {
     for (const analysis of view.analyses) {
       for (const step of analysis.ladder.steps) {
-        for (const figure of [step.eta_unit, step.eta_system, step.P_leads]) {
+        for (const figure of [
+          step.eta_unit,
+          step.eta_system,
+          pathLosses(step, analysis.supply, analysis.record.revision.rig).leads.watts,
+        ]) {
           if (!('x' in figure)) continue
           for (const source of figure.x.sources.keys()) {
             const name = nameSource(readSource(source))

@@ -1,24 +1,11 @@
 import type { Rig } from '@even-watt/contract'
-import { derive, estimated, isFigure, sayFigure, type Derived, type Figure } from '../figures'
+import { derive, estimated, isFigure, sayFigure, type Derived } from '../figures'
 import type { StepFigures } from '../ladder'
-import { expanded, multiply, subtract, sumOf, type Uncertain } from '../meters'
-import { expectedResistance, isCable, placed, supportCurrent, type SurveyLine } from '../rigs'
+import { multiply, subtract } from '../meters'
+import { supportCurrent } from '../rigs'
 import { isFit, type SupplyEvidence } from './measuredSupply'
-
-type PartKind = 'bank' | 'leads' | 'devices' | 'joints' | 'element' | 'unit'
-
-/** One part's share of what was lost between the batteries' own EMF and the outlet. */
-export interface LostPart {
-  readonly kind: PartKind
-  /** "negative lug", "bank", "unit". */
-  readonly name: string
-  readonly element?: string
-  /** V missing at B because of it; absent for the unit. */
-  readonly volts?: Figure
-  readonly watts: Figure
-  /** W above what a sound part would take, when that is clear of its uncertainty. */
-  readonly excess?: Figure
-}
+import type { LostPart } from './lostPart'
+import { pathParts } from './pathParts'
 
 /** A part is blamed for W above what a sound one takes only from here on, and from this share of all that was lost. */
 const leastBlame = 1
@@ -78,90 +65,6 @@ function bankPart(step: StepFigures, { known, atA }: SupplyEvidence, rig: Rig): 
   return [{ kind: 'bank', name: 'bank', volts: sag, watts }]
 }
 
-function pathParts(step: StepFigures, evidence: SupplyEvidence, rig: Rig): LostPart[] {
-  const I = step.read.I
-  if (!isFigure(I) || !isFigure(step.drop)) return []
-  const survey = evidence.surveys.at(-1)
-  const surveyed = new Map((survey?.lines ?? []).map((line) => [line.element.id, line]))
-  const parts: LostPart[] = []
-  let rest: Figure = step.drop
-  const take = (
-    kind: PartKind,
-    name: string,
-    R: Uncertain,
-    inputs: readonly Figure[],
-    formula: string,
-    line?: SurveyLine,
-  ) => {
-    const volts = derive(`V of ${name}`, 'V', `${formula} · I`, [...inputs, I], multiply(R, I.x))
-    const watts = derive(
-      `P of ${name}`,
-      'W',
-      `${formula} · I²`,
-      [...inputs, I],
-      multiply(multiply(R, I.x), I.x),
-    )
-    if (!isFigure(volts) || !isFigure(watts)) return
-    const left = derive('rest of the path', 'V', 'drop − parts', [rest, volts], subtract(rest.x, volts.x))
-    if (isFigure(left)) rest = left
-    parts.push({
-      kind,
-      name,
-      volts,
-      watts,
-      ...(line ? { element: line.element.id } : {}),
-      ...excessOf(line, I),
-    })
-  }
-  const groups: Record<'leads' | 'devices', { R: Uncertain[]; names: string[] }> = {
-    leads: { R: [], names: [] },
-    devices: { R: [], names: [] },
-  }
-  for (const { element } of placed(rig)) {
-    const line = surveyed.get(element.id)
-    if (line && isFigure(line.resistance)) {
-      take('element', element.name, line.resistance.x, [line.resistance], 'R surveyed', line)
-    } else if (isCable(element)) {
-      groups.leads.R.push(expectedResistance(element, rig.typical, 20, evidence.scope))
-    } else if (
-      element.kind === 'fuse' ||
-      element.kind === 'breaker' ||
-      element.kind === 'shunt' ||
-      element.kind === 'isolator'
-    ) {
-      groups.devices.R.push(expectedResistance(element, rig.typical, 20, evidence.scope))
-    }
-  }
-  if (groups.leads.R.length) take('leads', 'leads', sumOf(groups.leads.R), [], 'R computed at 20 °C')
-  if (groups.devices.R.length) take('devices', 'fuse, breaker, shunt', sumOf(groups.devices.R), [], 'R usual')
-  const everySurveyed = placed(rig).every(({ element }) => surveyed.has(element.id))
-  if (!everySurveyed) {
-    const watts = derive('P of joints', 'W', '(drop − leads − devices)·I', [rest, I], multiply(rest.x, I.x))
-    if (isFigure(watts) && rest.x.value > 0) {
-      const lugs = placed(rig).filter(({ element }) => !surveyed.has(element.id) && !isCable(element))
-      const sound = sumOf(
-        lugs.map(({ element }) => expectedResistance(element, rig.typical, 20, evidence.scope)),
-      )
-      const excess = derive(
-        'excess of joints',
-        'W',
-        'P of joints − what sound joints take',
-        [watts],
-        subtract(watts.x, multiply(multiply(sound, I.x), I.x)),
-      )
-      const clear = isFigure(excess) && excess.x.value > Math.max(3, expanded(excess.x))
-      parts.push({ kind: 'joints', name: 'joints', volts: rest, watts, ...(clear ? { excess } : {}) })
-    }
-  }
-  return parts
-}
-
-function excessOf(line: SurveyLine | undefined, I: Figure): { excess?: Figure } {
-  if (!line?.gain) return {}
-  const watts = derive('excess', 'W', '(R − R_expected)·I²', [I], multiply(multiply(line.gain, I.x), I.x))
-  return isFigure(watts) ? { excess: watts } : {}
-}
-
 /** What the support source carried, so that it is not taken for the bank's strength. */
 function supportSentence(step: StepFigures, rig: Rig): string {
   const I = step.read.I
@@ -185,7 +88,7 @@ function sentenceFor(
   const lost = `${sayFigure(culprit.watts)} of the ${total.toFixed(0)} W lost (${share} %) ${whose}`
   if (blamed && culprit.excess) {
     const sound = Math.max(0, culprit.watts.x.value - culprit.excess.x.value)
-    return `${lost}; sound, it would take ${sound.toFixed(1)} W.`
+    return `${lost}; a sound joint would take ${sound.toFixed(1)} W.`
   }
   return parts.length > 1 ? `${lost}; no part takes much more than it should.` : `${lost}.`
 }

@@ -1,9 +1,9 @@
 import type { EntryOf } from '@even-watt/contract'
 import fc from 'fast-check'
-import { ladderEntry, noLoadEntry, revisionOf, rigOf, trialOf, uuid } from '../../test/makers'
+import { cableOf, ladderEntry, noLoadEntry, revisionOf, rigOf, trialOf, uuid } from '../../test/makers'
 import { isFigure } from '../figures'
 import { viewTrial } from '../view'
-import { attributeStep } from '.'
+import { attributeStep, pathLosses } from '.'
 
 const survey = (volts: Record<string, number>): EntryOf<'survey'> => ({
   id: uuid(90), revision: 1, at: '2026-03-12T10:00:00.000Z', kind: 'survey',
@@ -34,25 +34,18 @@ describe('whose fault it was', () => {
     const { step, parts, culprit, sentence } = attributed(25.7, 24.9, 60, 1391, whole)
     expect(culprit?.name).toBe('negative lug')
     expect(culprit?.watts.x.value).toBeCloseTo(36, 6)
-    expect(sentence).toContain('went into the negative lug; sound, it would take 0.4 W.')
+    expect(sentence).toContain('went into the negative lug; a sound joint would take 0.4 W.')
     const path = parts
-      .filter(({ kind }) => kind === 'element')
+      .filter(({ element }) => element !== undefined)
       .reduce((sum, { watts }) => sum + watts.x.value, 0)
     expect(path).toBeCloseTo(60 * 60 * (0.66 / 50), 1)
-    expect(parts.map(({ kind }) => kind)).toEqual([
-      'bank',
-      'element',
-      'element',
-      'element',
-      'element',
-      'unit',
-    ])
+    expect(parts.map(({ kind }) => kind)).toEqual(['bank', 'devices', 'leads', 'joints', 'leads', 'unit'])
     expect(isFigure(step.P_loss) && parts.at(-1)?.watts).toBe(step.P_loss)
   })
 
   it('is the joints’ together when nothing was surveyed', () => {
     const { parts, culprit, sentence } = attributed(25.7, 24.9, 60, 1391, undefined)
-    expect(parts.map(({ name }) => name)).toEqual(['bank', 'leads', 'fuse, breaker, shunt', 'joints', 'unit'])
+    expect(parts.map(({ name }) => name)).toEqual(['bank', 'leads', 'fuse', 'joints', 'unit'])
     expect(culprit?.name).toBe('joints')
     expect(sentence).toContain('went into the joints')
   })
@@ -107,5 +100,57 @@ describe('whose fault it was', () => {
     expect(parts[0]?.watts.x.value).toBeCloseTo(0.35 * 30, 6)
     expect(parts[0]?.watts.grade).toBe('estimated')
     expect(sentence).toContain('The Charger carried 30.0 A of it, the bank the rest.')
+  })
+})
+
+describe('what the path took', () => {
+  const lossesOf = (entries: Parameters<typeof viewTrial>[1], revision = revisionOf()) => {
+    const analysis = viewTrial(trialOf([revision]), entries).analyses[0]
+    const step = analysis?.ladder.steps[0]
+    if (!analysis || !step) throw new Error('no step')
+    const { leads, joints } = pathLosses(step, analysis.supply, revision.rig)
+    const watts = [leads, joints, { watts: step.P_path }].map(({ watts }) => (isFigure(watts) ? watts.x.value : 0)) // prettier-ignore
+    return { leads, joints, watts }
+  }
+
+  it('is the leads by their own resistance with the fuse in them, and the joints: the worked example', () => {
+    const { leads, joints, watts } = lossesOf([ladderEntry({ V_A: 25.92, V_B: 25.61, I: 41.3, P_C: 964 })])
+    expect([leads.words, joints.words]).toEqual(['leads, fuse', 'joints'])
+    // 2.897 mΩ of leads and 0.3 mΩ of a sound fuse of 7.5 mΩ at 41.3 A.
+    expect(watts[0]).toBeCloseTo((2.897e-3 + 3e-4) * 41.3 ** 2, 1)
+    expect((watts[0] ?? 0) + (watts[1] ?? 0)).toBeCloseTo(12.8, 2)
+  })
+
+  it('names the joint that takes most of it', () => {
+    const entries = [ladderEntry({ V_A: 25.7, V_B: 24.9, I: 60, P_C: 1391 }), survey(whole)]
+    const { joints, watts } = lossesOf(entries)
+    expect(joints.words).toBe('joints, most in the negative lug')
+    // 0.8 V at 60 A, less 72.4 mV at 50 A in either lead and 15 mV in the fuse.
+    expect(watts[1]).toBeCloseTo(48 - 60 ** 2 * ((2 * 0.0724 + 0.015) / 50), 6)
+  })
+
+  it('loses not a watt of the path, whatever the leads', () => {
+    const lead = fc.record({
+      area: fc.double({ min: 4, max: 120, noNaN: true }),
+      length: fc.double({ min: 0.2, max: 5, noNaN: true }),
+      drop: fc.double({ min: 0.05, max: 2, noNaN: true }),
+      I: fc.double({ min: 1, max: 150, noNaN: true }),
+    })
+    fc.assert(
+      fc.property(lead, ({ area, length, drop, I }) => {
+        const cable = cableOf('lead', 70, { gauge: { unit: 'mm²', area }, length })
+        const rig = rigOf({ positive: [cable], negative: [cable] })
+        const { watts } = lossesOf([ladderEntry({ V_A: 26, V_B: 26 - drop, I })], revisionOf({ rig }))
+        const [leads = 0, joints = 0, path = 0] = watts
+        expect(leads).toBeGreaterThan(0)
+        expect(leads + joints).toBeCloseTo(path, 6)
+      }),
+      { numRuns: 30 },
+    )
+  })
+
+  it('is missing, with what would tell, where one end was not read', () => {
+    const { joints } = lossesOf([ladderEntry({ V_B: 25.6, I: 41 })])
+    expect(isFigure(joints.watts)).toBe(false)
   })
 })

@@ -1,5 +1,7 @@
 export * from './attribute'
+export * from './lostPart'
 export * from './measuredSupply'
+export * from './pathLosses'
 export * from './oddities/arbiter'
 export * from './oddities/current'
 export * from './oddities/supply'

@@ -46,12 +46,6 @@ describe('a step', () => {
     expect(number(step.P_loss)).toBeCloseTo(93.69, 2)
   })
 
-  it('splits the path into leads by their own resistance and joints', () => {
-    const step = stepOf([ladderEntry(example)])
-    expect(number(step.P_leads)).toBeCloseTo(2.897e-3 * 41.3 ** 2, 1)
-    expect(number(step.P_leads) + number(step.P_joints)).toBeCloseTo(number(step.P_path), 9)
-  })
-
   it('balances: P_A = path + unit loss + output, whatever was read', () => {
     const reading = fc.record({
       V_A: fc.double({ min: 20, max: 30, noNaN: true }),

@@ -1,11 +1,5 @@
 import type { Bank, LoadKind, Quantity, Revision, Unit } from '@even-watt/contract'
-import {
-  flexibleStranding,
-  oneSided,
-  rippleBoundSine,
-  rippleBoundStepped,
-  rippleOverstatement,
-} from '../conductors'
+import { oneSided, rippleBoundSine, rippleBoundStepped, rippleOverstatement } from '../conductors'
 import { readFigures, type Gate, type Spreads } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import {
@@ -22,7 +16,6 @@ import {
   uncertain,
   type Uncertain,
 } from '../meters'
-import { leadsResistance } from '../rigs'
 import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
 import { nominalAt } from '../units'
 import { isCarried, type Step } from './steps'
@@ -46,9 +39,6 @@ export interface StepFigures {
   readonly drop: Derived
   readonly P_path: Derived
   readonly R_path: Derived
-  /** What the leads alone take, by their own resistance at 20 °C; the rest of the path is joints. */
-  readonly P_leads: Derived
-  readonly P_joints: Derived
   readonly P_loss: Derived
   readonly P_systemLoss: Derived
   readonly eta_unit: Derived
@@ -109,7 +99,6 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     : whenKnown([drop, read.I], ([v, i]) =>
         derive('P_path', 'W', '(V_A − V_B)·I', [v, i], multiply(v.x, i.x)),
       )
-  const P_leads = leadPower(read.I, context)
   const nominal = nominalAt(unit, read.V_C)
   return {
     step,
@@ -124,10 +113,6 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     P_B,
     drop,
     P_path,
-    P_leads,
-    P_joints: whenKnown([P_path, P_leads], ([path, leads]) =>
-      derive('P_joints', 'W', 'P_path − P_leads', [path, leads], subtract(path.x, leads.x)),
-    ),
     R_path: whenKnown([drop, read.I], ([v, i]) =>
       derive('R_path', 'mΩ', '(V_A − V_B) / I', [v, i], divide(v.x, i.x)),
     ),
@@ -248,24 +233,6 @@ function apparentPower(read: Record<Quantity, Derived>, P_C: Derived, kind: Load
     return derive('S', 'VA', 'V_C·I_C', [read.V_C, read.I_C], multiply(read.V_C.x, read.I_C.x))
   }
   return whenKnown([P_C, read.PF], ([p, pf]) => derive('S', 'VA', 'P_C / PF', [p, pf], divide(p.x, pf.x)))
-}
-
-/** Spread of the stranding factor (± 0.05 of 1.12), rectangular, common to both leads. */
-const strandingSpread = 0.05 / flexibleStranding / Math.sqrt(3)
-
-/** R·I² of both conductors at 20 °C, with the stranding factor as a source of error. */
-function leadPower(current: Derived, { revision: { rig }, scope }: StepContext): Derived {
-  return whenKnown([current], ([i]) => {
-    const R = leadsResistance(rig)
-    const P = R * i.x.value ** 2
-    const x = combine(P, [
-      [i.x, 2 * R * i.x.value],
-      [uncertain(0, methodSource('stranding', scope), strandingSpread), P],
-    ])
-    return derive('P_leads', 'W', `${(R * 1000).toFixed(2)} mΩ · I²`, [i], x, [
-      'Both leads at 20 °C, by length, area and stranding; joints not included.',
-    ])
-  })
 }
 
 interface Ripple {

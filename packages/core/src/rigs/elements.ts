@@ -17,6 +17,10 @@ export const placed = (rig: Pick<Rig, SideName>): Placed[] =>
 
 export const isCable = (element: PathElement): element is Cable => element.kind === 'cable'
 
+/** Fused, switched or measured: with a rating printed on it. */
+export const isDevice = ({ kind }: PathElement): boolean =>
+  kind === 'fuse' || kind === 'breaker' || kind === 'shunt' || kind === 'isolator'
+
 export const cables = (rig: Pick<Rig, SideName>): (Placed & { element: Cable })[] =>
   placed(rig).filter((item): item is Placed & { element: Cable } => isCable(item.element))
 
