@@ -24,6 +24,8 @@ export const LadderReading = z.object({
   alarm: z.optional(oneOf('Alarm', alarms)),
   /** What became of the step. */
   end: z.optional(oneOf('How it ended', ends)),
+  /** The input volts were lowered on purpose, so they say nothing of the bank. */
+  lowered: z.optional(z.boolean()),
   /** How long the load was carried, s. */
   held: z.optional(positive('Held for', 1e6)),
   note: text('Note', 1000),

@@ -221,6 +221,14 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
                   onChange={(otherGrade) => change({ otherGrade })}
                 />
               )}
+              <label className="flex items-center gap-1">
+                <input
+                  type="checkbox"
+                  checked={draft.lowered}
+                  onChange={(event) => change({ lowered: event.target.checked })}
+                />
+                <span className="text-quiet">input lowered on purpose</span>
+              </label>
               <span className="flex min-w-48 flex-1 items-center gap-1">
                 <span className="text-quiet">note</span>
                 <input

@@ -35,6 +35,8 @@ export interface Draft {
   readonly alarm: (typeof alarms)[number]
   readonly end: (typeof ends)[number]
   readonly held: string
+  /** The input was lowered on purpose. */
+  readonly lowered: boolean
   readonly note: string
   readonly display: Readonly<Record<'inputVoltage' | 'outputVoltage' | 'outputPower' | 'frequency', string>>
   /** Grade of values that no meter is named for. */
@@ -59,6 +61,7 @@ export const emptyDraft: Draft = {
   alarm: 'none',
   end: 'carried',
   held: '',
+  lowered: false,
   note: '',
   display: { inputVoltage: '', outputVoltage: '', outputPower: '', frequency: '' },
   otherGrade: 'display',
@@ -170,6 +173,7 @@ export function buildEntry(
         alarm: draft.alarm,
         end: draft.end,
         ...(held ? { held } : {}),
+        ...(draft.lowered ? { lowered: true } : {}),
         ...(draft.note.trim() ? { note: draft.note.trim() } : {}),
       },
     },
@@ -211,9 +215,21 @@ export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[])
     alarm: reading.alarm ?? 'none',
     end: reading.end ?? 'carried',
     held: reading.held === undefined ? '' : String(reading.held),
+    lowered: reading.lowered ?? false,
+    display: shownBy(reading.display),
     note: reading.note ?? '',
     step: reading.step,
     position: reading.position,
+  }
+}
+
+const shownBy = (display: EntryOf<'ladder'>['reading']['display']): Draft['display'] => {
+  const text = (value: number | undefined) => (value === undefined ? '' : String(value))
+  return {
+    inputVoltage: text(display?.inputVoltage),
+    outputVoltage: text(display?.outputVoltage),
+    outputPower: text(display?.outputPower),
+    frequency: text(display?.frequency),
   }
 }
 

@@ -3,8 +3,7 @@ import { Fig } from '../ui/Fig'
 
 /** E, R_source and R_path by every way they are known. */
 export function SupplyTable({ supply }: { supply: SupplyEvidence }) {
-  const { promised, atA, atB, ladderPath, surveyedPath, loadTests } = supply
-  const bankTest = loadTests.filter(({ entry }) => entry.reading.battery === undefined).at(-1)
+  const { promised, atA, atB, ladderPath, surveyedPath, tested } = supply
   const none = { missing: 'This way does not tell it.' }
   const fitted = (tap: 'A' | 'B', part: 'E' | 'R'): Derived => {
     const fit = tap === 'A' ? atA : atB
@@ -12,14 +11,7 @@ export function SupplyTable({ supply }: { supply: SupplyEvidence }) {
   }
   const rows: readonly (readonly [string, string, Derived, Derived, Derived, Derived])[] = [
     ['E', 'volts at no current', fitted('A', 'E'), none, none, promised.E],
-    [
-      'R_source',
-      'bank, behind the posts',
-      fitted('A', 'R'),
-      bankTest?.R_10 ?? { missing: 'No load test of the bank yet.' },
-      none,
-      promised.R_bank,
-    ],
+    ['R_source', 'bank, behind the posts', fitted('A', 'R'), tested, none, promised.R_bank],
     ['R_path', 'posts to terminals', ladderPath, none, surveyedPath, promised.R_path],
     ['R_total', 'behind the terminals', fitted('B', 'R'), none, none, none],
   ]

@@ -1,5 +1,5 @@
 import type { Rig } from '@even-watt/contract'
-import { derive, estimated, isFigure, sayFigure, type Derived } from '../figures'
+import { derive, estimated, isFigure, say, sayFigure, type Derived } from '../figures'
 import type { StepFigures } from '../ladder'
 import { multiply, subtract } from '../meters'
 import { supportCurrent } from '../rigs'
@@ -35,7 +35,8 @@ export function attributeStep(step: StepFigures, evidence: SupplyEvidence, rig: 
     .sort((a, b) => (b.excess?.x.value ?? 0) - (a.excess?.x.value ?? 0))
   const culprit = blamed[0] ?? [...parts].sort((a, b) => b.watts.x.value - a.watts.x.value)[0]
   const sentence = sentenceFor(parts, total, culprit, blamed.length > 0)
-  return { parts, culprit, sentence: [sentence, supportSentence(step, rig)].filter(Boolean).join(' ') }
+  const words = [sentence, loweredSentence(step, evidence), supportSentence(step, rig)]
+  return { parts, culprit, sentence: words.filter(Boolean).join(' ') }
 }
 
 /** Current of the bank: as read; else the unit's less what the support source is said to give. */
@@ -51,7 +52,8 @@ function bankCurrent(step: StepFigures, rig: Rig): Derived {
   )
 }
 
-function bankPart(step: StepFigures, { known, atA }: SupplyEvidence, rig: Rig): LostPart[] {
+function bankPart(step: StepFigures, { known, atA, off }: SupplyEvidence, rig: Rig): LostPart[] {
+  if (off.has(step.step.id)) return []
   const { E } = known
   const V_A = step.read.V_A
   const current = bankCurrent(step, rig)
@@ -65,6 +67,15 @@ function bankPart(step: StepFigures, { known, atA }: SupplyEvidence, rig: Rig): 
   return [{ kind: 'bank', name: 'bank', volts: sag, watts }]
 }
 
+/** Why the bank has no part in a step whose input stood under what the bank gives. */
+function loweredSentence({ step }: StepFigures, { off }: SupplyEvidence): string {
+  if (!off.has(step.id)) return ''
+  const lack = off.get(step.id)
+  return lack === undefined
+    ? 'Its input was lowered on purpose: nothing of that is booked to the bank.'
+    : `Its input stood ${say(lack, 'V')} under the line of the other steps, which is not booked to the bank: mark it if it was lowered on purpose, else look whether the bank ran low.`
+}
+
 /** What the support source carried, so that it is not taken for the bank's strength. */
 function supportSentence(step: StepFigures, rig: Rig): string {
   const I = step.read.I
@@ -75,6 +86,9 @@ function supportSentence(step: StepFigures, rig: Rig): string {
     ? `The ${rig.support.name} carried ${carried.toFixed(1)} A of it, the bank the rest.`
     : ''
 }
+
+const soundOne = ({ kind, element }: LostPart): string =>
+  kind === 'joints' ? (element ? 'a sound joint' : 'sound joints') : 'a sound one'
 
 function sentenceFor(
   parts: readonly LostPart[],
@@ -88,7 +102,7 @@ function sentenceFor(
   const lost = `${sayFigure(culprit.watts)} of the ${total.toFixed(0)} W lost (${share} %) ${whose}`
   if (blamed && culprit.excess) {
     const sound = Math.max(0, culprit.watts.x.value - culprit.excess.x.value)
-    return `${lost}; a sound joint would take ${sound.toFixed(1)} W.`
+    return `${lost}; ${soundOne(culprit)} would take ${sound.toFixed(1)} W.`
   }
   return parts.length > 1 ? `${lost}; no part takes much more than it should.` : `${lost}.`
 }

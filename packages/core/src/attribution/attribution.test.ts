@@ -87,6 +87,24 @@ describe('whose fault it was', () => {
     expect(sentence).toContain('volts at A and B and the current are needed')
   })
 
+  it('books nothing to the bank of a step whose input was lowered, whether that is marked or only seen', () => {
+    const ladder = [10, 20, 30, 45].map((I, i) => ladderEntry({ V_A: 26.4 - 0.0117 * I, V_B: 26.4 - 0.0176 * I, I, P_C: 23 * I }, { step: uuid(600 + i), position: 10 * i })) // prettier-ignore
+    const last = (volts: number, lowered: boolean) =>
+      ladderEntry({ V_A: volts, V_B: volts - 0.35, I: 60, P_C: 1300 }, { step: uuid(700), position: 90, ...(lowered ? { lowered } : {}) }) // prettier-ignore
+    const splitOf = (entry: EntryOf<'ladder'>) => {
+      const analysis = viewTrial(trialOf([revisionOf()]), [noLoadEntry({ V_A: 26.4, V_B: 26.4, I: 0.4 }), ...ladder, entry]).analyses[0] // prettier-ignore
+      const step = analysis?.ladder.steps.at(-1)
+      if (!analysis || !step) throw new Error('no step')
+      return attributeStep(step, analysis.supply, analysis.record.revision.rig)
+    }
+    const kinds = (entry: EntryOf<'ladder'>) => splitOf(entry).parts.map(({ kind }) => kind)
+    expect(kinds(last(25.7, false))).toContain('bank')
+    expect(kinds(last(22.7, false))).not.toContain('bank')
+    expect(kinds(last(25.2, true))).not.toContain('bank')
+    expect(splitOf(last(22.7, false)).sentence).toContain('3.00 V under the line of the other steps')
+    expect(splitOf(last(25.2, true)).sentence).toContain('lowered on purpose: nothing of that is booked')
+  })
+
   it('counts only the bank’s own current against it when a charger helps', () => {
     const support = { kind: 'charger' as const, name: 'Charger', current: 30, ownUse: 0 }
     const entries = [

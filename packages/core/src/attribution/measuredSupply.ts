@@ -1,6 +1,6 @@
 import type { EntryOf } from '@even-watt/contract'
 import { derive, isFigure, type Derived, type Figure } from '../figures'
-import type { StepFigures } from '../ladder'
+import { isLowered, type StepFigures } from '../ladder'
 import { subtract, sumOf } from '../meters'
 import type { NoLoadFigures } from '../noLoad'
 import { remembering } from '../remember'
@@ -13,14 +13,26 @@ import {
   type MeasuredSupply,
   type SurveyFigures,
 } from '../rigs'
-import { deriveLoadTest, fitSupply, type LoadTestFigures, type SourceFit, type SupplyPoint } from '../supply'
+import {
+  deriveLoadTest,
+  fitSupply,
+  testedBank,
+  type LoadTestFigures,
+  type SourceFit,
+  type SupplyPoint,
+} from '../supply'
 import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'
 
 /** All that was measured of a supply on one rig revision, beside what the rig promised. */
 export interface SupplyEvidence extends MeasuredSupply {
+  /** On this rig. */
   readonly loadTests: readonly LoadTestFigures[]
+  /** Ω of the bank by load tests, those of earlier rigs too. */
+  readonly tested: Derived
   readonly atA: SourceFit | { missing: string }
   readonly atB: SourceFit | { missing: string }
+  /** Steps that say nothing of the bank, with the volts they lack where that was found rather than marked. */
+  readonly off: ReadonlyMap<string, number | undefined>
   /** Sum of the newest survey, with what is expected of elements it left out. */
   readonly surveyedPath: Derived
   /** Disagreements beyond uncertainty, in sentences. */
@@ -46,14 +58,16 @@ export function measureSupply({ record, ladder: { steps }, noLoad }: Analysis): 
   const surveys = readingsOf(record, 'survey').map((entry) =>
     sameSurvey(entry, [revision, scope], () => deriveSurvey(entry, revision, scope)),
   )
-  const loadTests = readingsOf(record, 'load test').map((entry) => deriveLoadTest(entry, revision))
-  const { atA, atB, path: ladderPath } = fitSupply(pointsOf(record, steps, noLoad.on), `supply|${scope}`)
+  const [loadTests = [], ...before] = [record, ...record.earlier.toReversed()].map((one) =>
+    readingsOf(one, 'load test').map((entry) => deriveLoadTest(entry, one.revision)),
+  )
+  const tested = testedBank(revision, [...before.toReversed().flat(), ...loadTests], scope)
+  const { atA, atB, path: ladderPath, off } = fitSupply(pointsOf(record, steps, noLoad.on), `supply|${scope}`)
   const survey = surveys.at(-1)
   const surveyedPath = survey ? samePath(survey, [], () => pathOf(survey, record)) : notSurveyed
-  const bankTest = loadTests.filter(({ entry }) => entry.reading.battery === undefined).at(-1)
   const known: KnownSupply = {
     E: isFit(atA) ? atA.E : promised.E,
-    R_bank: isFit(atA) ? atA.R : bankTest && isFigure(bankTest.R_10) ? bankTest.R_10 : promised.R_bank,
+    R_bank: isFit(atA) ? atA.R : isFigure(tested) ? tested : promised.R_bank,
     R_path: isFigure(ladderPath) ? ladderPath : isFigure(surveyedPath) ? surveyedPath : promised.R_path,
     support: promised.support,
   }
@@ -61,13 +75,15 @@ export function measureSupply({ record, ladder: { steps }, noLoad }: Analysis): 
     scope,
     promised,
     loadTests,
+    tested,
     surveys,
     atA,
     atB,
     ladderPath,
     surveyedPath,
+    off,
     known,
-    disagreements: disagreements(ladderPath, surveyedPath, promised, atA, bankTest),
+    disagreements: disagreements(ladderPath, surveyedPath, promised, atA, tested),
   }
 }
 
@@ -92,7 +108,11 @@ function pointsOf(
     point(noLoad.read, 0),
     ...steps.map(({ step, read }) => {
       const at = step.readings[0]?.at
-      return point(read, at === undefined ? 0 : hoursOf(at) - start)
+      return {
+        ...point(read, at === undefined ? 0 : hoursOf(at) - start),
+        step: step.id,
+        lowered: isLowered(step),
+      }
     }),
   ]
 }
@@ -124,7 +144,7 @@ function disagreements(
   survey: Derived,
   promised: KnownSupply,
   atA: SourceFit | { missing: string },
-  test: LoadTestFigures | undefined,
+  tested: Derived,
 ): string[] {
   const found: string[] = []
   const compare = (a: Derived, b: Derived, words: (a: string, b: string) => string) => {
@@ -147,12 +167,11 @@ function disagreements(
   )
   if (isFit(atA)) {
     compare(atA.R, promised.R_bank, (a, b) => `The ladder says ${a} mΩ of bank where ${b} mΩ are stated.`)
-    if (test)
-      compare(
-        atA.R,
-        test.R_10,
-        (a, b) => `Over the ladder the bank shows ${a} mΩ, at 10 s ${b} mΩ: slower processes add to it.`,
-      )
+    compare(
+      atA.R,
+      tested,
+      (a, b) => `Over the ladder the bank shows ${a} mΩ, at 10 s ${b} mΩ: slower processes add to it.`,
+    )
   }
   return found
 }

@@ -16,6 +16,10 @@ export interface Step {
 export const isCarried = ({ reading: { end = 'carried', alarm = 'none' } }: EntryOf<'ladder'>): boolean =>
   alarm === 'none' && (end === 'carried' || end === 'stopped by hand')
 
+/** Whether the input was lowered on purpose in any of its readings: the bank is then not to be judged by it. */
+export const isLowered = ({ readings }: Pick<Step, 'readings'>): boolean =>
+  readings.some(({ reading }) => reading.lowered)
+
 const sameStep = remembering<EntryOf<'ladder'>, Step>()
 
 /** The steps of a revision in the order of their places; a step whose readings stayed is the very same as before. */

@@ -32,7 +32,7 @@ const findingOf = (entries: Parameters<typeof viewTrial>[1], rig = rigOf()) => {
 const idle = noLoadEntry({ V_A: 26.4, V_B: 26.4, I: 0.4 })
 
 describe('what ended a test before the claim could be shown', () => {
-  it('is the supply, with where the volts went and how stiff it would have to be', () => {
+  it('is the supply, though a joint takes too much, where the bank took nearly all: with where the volts went and how stiff it would have to be', () => {
     const step = ladderEntry(
       { V_A: 21.9, V_B: 21.5, I: 55, P_C: 1060, V_C: 229 },
       { alarm: 'low voltage', end: 'alarmed', held: 30 },

@@ -61,7 +61,13 @@ export const alarmsOnSupply: Look = ({ alarm, end, step, power }, analysis) => {
       ? 'The low-voltage alarm came'
       : 'It stopped, with its input at the alarm or cutoff,'
   const alarmed = `${what} at ${sayFigure(power)}${at}.`
-  if (joint && isFigure(V_B) && threshold !== undefined && liftedBy(joint, V_B.x.value) > threshold) {
+  if (
+    joint &&
+    isFigure(V_B) &&
+    threshold !== undefined &&
+    liftedBy(joint, V_B.x.value) > threshold &&
+    excessVolts(joint) > leastShare * missingVolts(attribution.parts)
+  ) {
     return {
       limiter: 'joint',
       why: `${alarmed} ${attribution.sentence}`,
@@ -84,13 +90,22 @@ function atThreshold({ read: { V_B } }: StepFigures, analysis: Analysis): boolea
   )
 }
 
-const liftedBy = ({ excess, watts, volts }: LostPart, V_B: number): number =>
-  V_B + (excess && volts && watts.x.value > 0 ? (volts.x.value * excess.x.value) / watts.x.value : 0)
+/** A joint stopped a test only where it takes this share of all the volts missing: not one that only tips a tired bank. */
+const leastShare = 0.2
+
+/** V that a part takes above what a sound one would. */
+const excessVolts = ({ excess, watts, volts }: LostPart): number =>
+  excess && volts && watts.x.value > 0 ? (volts.x.value * excess.x.value) / watts.x.value : 0
+
+const missingVolts = (parts: readonly LostPart[]): number =>
+  parts.reduce((sum, { volts }) => sum + (volts?.x.value ?? 0), 0)
+
+const liftedBy = (joint: LostPart, V_B: number): number => V_B + excessVolts(joint)
 
 /** Where the volts below rest went, without the unit. */
 function supplySentence(parts: readonly LostPart[]): string {
   const lost = parts.filter(({ volts }) => volts && volts.x.value > 0.005)
-  const total = lost.reduce((sum, { volts }) => sum + (volts?.x.value ?? 0), 0)
+  const total = missingVolts(lost)
   const words = lost
     .sort((a, b) => (b.volts?.x.value ?? 0) - (a.volts?.x.value ?? 0))
     .slice(0, 3)

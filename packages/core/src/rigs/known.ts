@@ -1,7 +1,7 @@
 import type { Rig } from '@even-watt/contract'
 import { estimated, isFigure, type Derived } from '../figures'
 import { exact, methodSource, rectangular, uncertain } from '../meters'
-import { bankSource, unknownResistances, type Supply } from '../supply'
+import { bankSource, statedSpread, unknownResistances, type Supply } from '../supply'
 import { expectedTotal, placed } from './elements'
 
 /** What is known of a supply, each with where it was come by. */
@@ -44,7 +44,7 @@ export function promisedSupply(rig: Rig, scope = ''): KnownSupply {
       ? estimated(
           'R_source',
           'mΩ',
-          uncertain(source.R, methodSource('stated resistance', scope), rectangular(0.2 * source.R)),
+          uncertain(source.R, methodSource('stated resistance', scope), rectangular(statedSpread * source.R)),
           'stated resistances of the batteries and links',
         )
       : { missing: why },

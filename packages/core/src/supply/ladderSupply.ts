@@ -1,9 +1,14 @@
 import { decides, derive, isFigure, type Derived, type Figure } from '../figures'
 import { linearForms, type Uncertain } from '../meters'
 import { excess, isLine, lineOf, type Line, type Observation } from './line'
+import { offLine } from './offLine'
 
 /** What one step says of the supply, idle included. */
 export interface SupplyPoint {
+  /** Absent: idle. */
+  readonly step?: string
+  /** The input was lowered on purpose: it says nothing of the bank. */
+  readonly lowered?: boolean
   /** When it was read, h after the first; for the drift of state of charge. */
   readonly hours: number
   readonly V_A: Derived
@@ -28,6 +33,8 @@ export interface LadderSupply {
   readonly atA: SourceFit | Missing
   readonly atB: SourceFit | Missing
   readonly path: Derived
+  /** Steps that were not used for the sources, by id: lowered on purpose, or far under the line of the others; V lacking, where known. */
+  readonly off: ReadonlyMap<string, number | undefined>
 }
 
 const overLadder = 'Over the ladder (minutes): not the figure at 10 s.'
@@ -41,9 +48,11 @@ const overLadder = 'Over the ladder (minutes): not the figure at 10 s.'
  * `name` tells the errors of these fits from those of others.
  */
 export function fitSupply(points: readonly SupplyPoint[], name: string): LadderSupply {
+  const off = stepsOff(points)
+  const whole = points.filter(({ step }) => step === undefined || !off.has(step))
   const lines = {
-    A: lineOf(observed(points, 'I_bank', [['V_A', 1]]), 'V_A', true),
-    B: lineOf(observed(points, 'I', [['V_B', 1]]), 'V_B', true),
+    A: lineAt.V_A(whole),
+    B: lineAt.V_B(whole),
     // The drop's sign is turned, so that all three fall with current.
     path: lineOf(
       observed(points, 'I', [
@@ -68,7 +77,24 @@ export function fitSupply(points: readonly SupplyPoint[], name: string): LadderS
           [overLadder],
         )
       : lines.path,
+    off,
   }
+}
+
+const lineAt = {
+  V_A: (points: readonly SupplyPoint[]) => lineOf(observed(points, 'I_bank', [['V_A', 1]]), 'V_A', true),
+  V_B: (points: readonly SupplyPoint[]) => lineOf(observed(points, 'I', [['V_B', 1]]), 'V_B', true),
+}
+
+/** Steps that say nothing of the bank: so marked, or found by the first tap at which there are enough readings to tell. */
+function stepsOff(points: readonly SupplyPoint[]): Map<string, number | undefined> {
+  const off = new Map<string, number | undefined>()
+  for (const { step, lowered } of points) if (step !== undefined && lowered) off.set(step, undefined)
+  const rest = points.filter(({ lowered }) => !lowered)
+  const tap = isLine(lineAt.V_A(rest)) ? 'V_A' : 'V_B'
+  const found = offLine(observed(rest, 'I_bank', [[tap, 1]]), (left) => lineOf(left, tap, true))
+  for (const [{ step }, lack] of found) if (step !== undefined) off.set(step, lack)
+  return off
 }
 
 function observed(
@@ -84,7 +110,8 @@ function observed(
       const V = point[tap]
       if (decides(V)) signed.push([V, sign])
     }
-    if (decides(I) && signed.length === volts.length) found.push({ hours: point.hours, volts: signed, I })
+    if (decides(I) && signed.length === volts.length)
+      found.push({ step: point.step, hours: point.hours, volts: signed, I })
   }
   return found
 }

@@ -5,6 +5,8 @@ import { regress, type Regression } from './regression'
 
 /** Volts along one line, as a sum of figures with their signs, at one current. */
 export interface Observation {
+  /** The step it comes from; undefined: idle. */
+  readonly step: string | undefined
   readonly hours: number
   readonly volts: readonly (readonly [Figure, 1 | -1])[]
   readonly I: Figure

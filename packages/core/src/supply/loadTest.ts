@@ -1,10 +1,12 @@
-import type { EntryOf, LoadTest, Revision } from '@even-watt/contract'
+import type { Bank, EntryOf, LoadTest, Revision } from '@even-watt/contract'
 import { readOn } from '../evidence'
 import { derive, type Derived } from '../figures'
 import { divide, subtract } from '../meters'
 
 export interface LoadTestFigures {
   readonly entry: EntryOf<'load test'>
+  /** The bank as it was wired then. */
+  readonly bank: Bank
   /** The battery's name, or the bank's. */
   readonly what: string
   /** (V_0 − V_10)/(I_10 − I_0), Ω. */
@@ -30,6 +32,7 @@ export function deriveLoadTest(entry: EntryOf<'load test'>, revision: Revision):
   const name = revision.rig.bank.strings.flat().find(({ id }) => id === test.battery)?.name
   return {
     entry,
+    bank: revision.rig.bank,
     what: name ?? revision.rig.bank.name,
     R_10:
       notTheBanks(test, revision) ??

@@ -89,16 +89,23 @@ describe('what a ladder says of its own supply', () => {
     drift = 0,
     scatter = () => 0,
     support = 0,
-  }: { drift?: number; scatter?: (i: number) => number; support?: number } = {}): SupplyPoint[] =>
+    lowered = () => 0,
+  }: {
+    drift?: number
+    scatter?: (i: number) => number
+    support?: number
+    lowered?: (i: number) => number
+  } = {}): SupplyPoint[] =>
     currents.map((I, i) => {
       const bank = Math.max(0, I - support)
-      const V_A = 26.4 - 0.0117 * bank + drift * (hours[i] ?? 0) + scatter(i)
+      const V_A = 26.4 - lowered(i) - 0.0117 * bank + drift * (hours[i] ?? 0) + scatter(i)
       const volts = (tap: string, V: number) =>
         figure(tap, 'V', { value: V, sources: new Map([['spec|v|r', 0.001 * V], [`own|${tap}|${i}`, 0.003]]) }) // prettier-ignore
       const amps = (where: string, x: number) =>
         figure(where, 'A', { value: x, sources: new Map([['spec|a|r', 0.003 * x], [`own|${where}|${i}`, 0.01]]) }) // prettier-ignore
       const read = amps('I', I)
       return {
+        ...(i ? { step: `step ${i}` } : {}),
         hours: hours[i] ?? 0,
         V_A: volts('V_A', V_A),
         V_B: volts('V_B', V_A - 0.0059 * I),
@@ -145,6 +152,44 @@ describe('what a ladder says of its own supply', () => {
     const drifting = source(fitSupply(bench({ drift: -0.2 }), 'bench').atA)
     expect(drifting.R.x.value).toBeCloseTo(0.0117, 6)
     expect(drifting.drift?.x.value).toBeCloseTo(-0.2, 6)
+  })
+
+  it('sets aside steps whose posts stand far under the line of the others, one or two, wherever they stand', () => {
+    const scatter = (i: number) => 0.01 * Math.sin(9 * i)
+    const steps = fc.uniqueArray(fc.integer({ min: 1, max: 5 }), { minLength: 1, maxLength: 2 })
+    fc.assert(
+      fc.property(steps, fc.double({ min: 0.8, max: 6, noNaN: true }), (low, volts) => {
+        const { atA, off, path } = fitSupply(bench({ scatter, lowered: (i) => (low.includes(i) ? volts : 0) }), 'bench') // prettier-ignore
+        expect([...off.keys()].sort()).toEqual(low.map((i) => `step ${i}`).sort())
+        for (const lack of off.values()) expect(Math.abs((lack ?? 0) - volts)).toBeLessThan(0.1)
+        expect(source(atA).E.x.value).toBeCloseTo(26.4, 1)
+        // The path is the same whatever stands before it.
+        expect(known(path).x.value).toBeCloseTo(0.0059, 9)
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  it('sets nothing aside where the points only scatter, drift or are too few, or where a charger bends the line', () => {
+    const scatters = fc.array(fc.double({ min: -0.1, max: 0.1, noNaN: true }), { minLength: 6, maxLength: 6 })
+    fc.assert(
+      fc.property(scatters, (each) => {
+        expect(fitSupply(bench({ scatter: (i) => each[i] ?? 0 }), 'bench').off.size).toBe(0)
+      }),
+      { numRuns: 100 },
+    )
+    expect(fitSupply(bench({ drift: -2 }), 'bench').off.size).toBe(0)
+    expect(fitSupply(bench({ support: 40 }), 'bench').off.size).toBe(0)
+    expect(fitSupply(bench({ lowered: (i) => (i === 3 ? 2 : 0) }).slice(0, 4), 'bench').off.size).toBe(0)
+  })
+
+  it('sets aside what the tester lowered on purpose, by however little', () => {
+    const points = bench({ lowered: (i) => (i === 5 ? 0.2 : 0) }).map((one) =>
+      one.step === 'step 5' ? { ...one, lowered: true } : one,
+    )
+    const { atA, off } = fitSupply(points, 'bench')
+    expect([...off]).toEqual([['step 5', undefined]])
+    expect(source(atA).R.x.value).toBeCloseTo(0.0117, 9)
   })
 
   it('widens when the points scatter more than their meters explain', () => {

@@ -8,6 +8,8 @@ export interface RevisionRecord {
   /** Id of the trial: it tells the errors of this record's readings from those of other trials. */
   readonly trial: string
   readonly revision: Revision
+  /** The records of the revisions before it, oldest first: a bank that was tested on one is known on the next. */
+  readonly earlier: readonly RevisionRecord[]
   readonly standing: Standing
   /** Taken back or corrected, kept for the record. */
   readonly struck: readonly Entry[]

@@ -20,9 +20,14 @@ function append(standing: Map<ReadingKind, Entry[]>, kind: ReadingKind, entry: E
 const sameRevision = remembering<Revision, RevisionRecord>()
 
 /** The same record as before while nothing of it has changed, so that what follows from it need not be worked again. */
-function recordOf(trial: string, revision: Revision, { standing, struck }: Gathered): RevisionRecord {
-  const parts = [trial, ...[...standing].flat(2), 'struck', ...struck]
-  return sameRevision(revision, parts, () => ({ trial, revision, standing, struck }))
+function recordOf(
+  trial: string,
+  revision: Revision,
+  { standing, struck }: Gathered,
+  earlier: readonly RevisionRecord[],
+): RevisionRecord {
+  const parts = [trial, ...earlier, ...[...standing].flat(2), 'struck', ...struck]
+  return sameRevision(revision, parts, () => ({ trial, revision, earlier, standing, struck }))
 }
 
 /**
@@ -47,8 +52,12 @@ export function replay(trial: Trial, entries: readonly Entry[]): TrialRecord {
     struckWhy,
     kept,
     standing: whole.standing,
-    revisions: trial.revisions.map((revision) =>
-      recordOf(trial.id, revision, revisions.get(revision.number) ?? gathered()),
+    revisions: trial.revisions.reduce<RevisionRecord[]>(
+      (earlier, revision) => [
+        ...earlier,
+        recordOf(trial.id, revision, revisions.get(revision.number) ?? gathered(), earlier),
+      ],
+      [],
     ),
   }
 }
