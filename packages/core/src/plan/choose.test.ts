@@ -230,13 +230,32 @@ describe('many loads that are alike, or small', () => {
     expect(choosePlan(shelf(of(30, 60))).changes).toBe(24)
   })
 
-  it('get a ladder of fewest changes, even where the search is cut short', () => {
+  it('are proved where no two are alike, and get fewest changes even where the search is cut short', () => {
     const small = Array.from({ length: 30 }, (_, i) => Math.round(15 + (105 * i) / 29))
-    const plan = choosePlan(shelf(small), { most: 500 })
-    // A search of 200,000 states shows that none needs fewer than 16.
-    expect(plan.changes).toBe(16)
-    expect(plan.bound).toBeLessThanOrEqual(16)
+    const plan = choosePlan(shelf(small), { most: 1000 })
+    expect([plan.proved, plan.changes, plan.items]).toEqual([true, 16, 45])
     expect(plan.steps.every(({ inside }) => inside)).toBe(true)
+    const cut = choosePlan(shelf(small), { most: 50 })
+    expect([cut.proved, cut.changes, cut.bound]).toEqual([false, 16, 16])
+  })
+
+  it('are as good as the slow way finds, with one setting each and whole watts', () => {
+    const single = fc
+      .record({
+        watts: fc.array(fc.integer({ min: 10, max: 400 }), { minLength: 2, maxLength: 8 }),
+        targets: fc.array(fc.integer({ min: 20, max: 1200 }), { minLength: 1, maxLength: 4 }),
+        grain: fc.constantFrom(1, 5, 20),
+      })
+      .map(({ watts, targets, grain }) => ({ ...shelf(watts.map((one) => one * grain)), targets: targets.map((one) => one * grain), outlets: 6, mostPower: 2500 * grain })) // prettier-ignore
+    fc.assert(
+      fc.property(single, (asked) => {
+        const plan = choosePlan(asked)
+        const best = exhaustive(asked)
+        expect([plan.changes, plan.items, plan.proved]).toEqual([best.changes, best.items, true])
+        expect(plan.deviation).toBeCloseTo(best.deviation, 9)
+      }),
+      { numRuns: 300 },
+    )
   })
 
   it('are as good as the slow way finds, with twins among them', () => {

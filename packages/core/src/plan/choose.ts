@@ -1,4 +1,5 @@
 import TinyQueue from 'tinyqueue'
+import { costFrom, lookAhead, reachFrom, type Cost, type Reach } from './ahead'
 import {
   changesBetween,
   coefficientsOf,
@@ -9,7 +10,7 @@ import {
   type Settings,
 } from './question'
 import { successors } from './successors'
-import { fewestAdded, fewestChanges, fewestItems, windowFor, type Window } from './window'
+import { fewestChanges, fewestItems, windowFor, type Window } from './window'
 
 interface PlannedStep {
   readonly target: number
@@ -45,12 +46,10 @@ interface State {
 }
 
 /** A state to go on from; `differ` not negative: its successors with so many changes, which are not made yet. */
-interface Node {
+interface Node extends Cost {
   readonly state: State
   readonly differ: number
-  readonly changes: number
-  readonly items: number
-  readonly deviation: number
+  readonly reach: Reach
 }
 
 const same = 1e-12
@@ -82,7 +81,7 @@ export interface Limits {
 export function choosePlan(question: Question, { most = 120_000, progress }: Limits = {}): LadderPlan {
   const windows = question.targets.map((_, step) => windowFor(question, step))
   const coefficients = coefficientsOf(question.loads)
-  const rest = costToGo(windows)
+  const ahead = lookAhead(question, windows)
   const start: State = {
     step: -1,
     set: question.loads.map(() => 0),
@@ -93,56 +92,56 @@ export function choosePlan(question: Question, { most = 120_000, progress }: Lim
     before: undefined,
   }
   const heap = new TinyQueue<Node>([], before)
-  const offer = (state: State, differ: number) => {
-    const ahead = rest[state.step + 1]
-    const next = Math.max(differ, ahead?.next ?? 0)
-    heap.push({
-      state,
-      differ,
-      changes: state.changes + next + (ahead?.later ?? 0),
-      items: state.items + itemsAhead(rest, state, next),
-      deviation: state.deviation,
-    })
+  const offer = (state: State, differ: number, reach: Reach) => {
+    const { step, changes, now: on, items, deviation } = state
+    const cost = costFrom(ahead, step, { changes, on, items, deviation }, reach, differ)
+    heap.push({ state, differ, reach, changes: cost.changes, items: cost.items, deviation: cost.deviation })
   }
-  offer(start, -1)
+  offer(start, -1, reachFrom(ahead, start.set, 0))
   const best = new Map<string, State>([[keyOf(start), start]])
+  const add = (state: State) => {
+    if (improves(best, state)) offer(state, -1, reachFrom(ahead, state.set, state.step + 1))
+  }
   let looked = 0
   let bound = 0
   const nearestProved = windows.every(({ proved }) => proved)
   for (let node = heap.pop(); node; node = heap.pop()) {
-    const { state, differ } = node
+    const { state, differ, reach } = node
     bound = node.changes
     const window = windows[state.step + 1]
     if (differ < 0) {
       if (!window) return planOf(question, windows, state, nearestProved, state.changes)
       if (best.get(keyOf(state)) !== state) continue
-      offer(state, 0)
+      offer(state, reach.changes[state.step + 1] ?? 0, reach)
       continue
     }
     if (!window) continue
     looked += 1
     if (looked > most || (looked % 256 === 0 && progress?.(looked) === false)) break
-    if (differ < question.loads.length) offer(state, differ + 1)
+    if (differ < question.loads.length) offer(state, differ + 1, reach)
+    // Of ways to the last step, of as many changes, only the best can be the answer.
+    const isLast = state.step + 2 === windows.length
+    let last: State | undefined
     for (const set of successors(state.set, differ, window, question)) {
       const next = extend(state, set, window, question, coefficients)
-      if (improves(best, next)) offer(next, -1)
+      if (!isLast) add(next)
+      else if (!last || isBetter(next, last)) last = next
     }
+    if (last) add(last)
   }
   return planOf(question, windows, greedy(question, windows, start), false, bound)
 }
 
 const keyOf = ({ step, set }: State): string => String.fromCharCode(step + 1, ...set)
 
+const isBetter = (a: State, b: State): boolean =>
+  (a.changes - b.changes || a.items - b.items || a.deviation - b.deviation) < 0
+
 /** Whether a way to a set is better than all found to it so far; then it takes their place. */
 function improves(best: Map<string, State>, state: State): boolean {
   const key = keyOf(state)
   const other = best.get(key)
-  if (
-    other &&
-    (other.changes - state.changes || other.items - state.items || other.deviation - state.deviation) <= 0
-  ) {
-    return false
-  }
+  if (other && !isBetter(state, other)) return false
   best.set(key, state)
   return true
 }
@@ -165,50 +164,6 @@ function extend(
       state.deviation + Math.abs(powerOf(question, set, coefficients) - window.target) / window.target,
     before: state,
   }
-}
-
-interface Ahead {
-  /** Fewest changes to this step from any set of the one before, and over all steps after it. */
-  readonly next: number
-  later: number
-  /** Fewest loads that any set of it has, and fewest that are added to those of the step before. */
-  readonly items: number
-  readonly added: number
-}
-
-function costToGo(windows: readonly Window[]): Ahead[] {
-  const rest = windows.map((window, step): Ahead => {
-    const last = windows[step - 1]
-    const items = fewestItems(window)
-    return {
-      next: last ? fewestChanges(last, window) : items,
-      later: 0,
-      items,
-      added: last ? fewestAdded(last, window) : items,
-    }
-  })
-  for (let step = rest.length - 2; step >= 0; step--) {
-    const [here, after] = [rest[step], rest[step + 1]]
-    if (here && after) here.later = after.next + after.later
-  }
-  return rest
-}
-
-/**
- * Fewest loads over the steps still ahead, if no more changes are made than must be: each change that adds none takes
- * away one load at most. With more changes a ladder is worse in the first place, so the bound holds in the order that counts.
- */
-function itemsAhead(rest: readonly Ahead[], state: State, next: number): number {
-  let on = state.now
-  let sum = 0
-  for (let step = state.step + 1; step < rest.length; step++) {
-    const ahead = rest[step]
-    if (!ahead) break
-    const changes = step === state.step + 1 ? next : ahead.next
-    on = Math.max(ahead.items, on + ahead.added - (changes - ahead.added))
-    sum += on
-  }
-  return sum
 }
 
 /** How many changes more than there must be the quick way looks at before it takes the example that each window has. */

@@ -129,24 +129,15 @@ function nearest(question: Question, target: number): { set: Settings; distance:
   return { ...best, proved: looked <= mostLooked }
 }
 
-/**
- * Fewest loads that must be added from any set of one window to any of the next; only known where no load has two
- * settings, for else one that is on already may give more.
- */
-export const fewestAdded = (from: Window, to: Window): number =>
-  to.atLow.every((settings) => settings.length <= 2) && from.high < to.low
-    ? fewestToReach(to.low - from.high, to.most)
-    : 0
-
 /** How many of the largest, taken one after another, reach a sum. */
-function fewestToReach(wanted: number, watts: readonly number[]): number {
-  const largest = [...watts].sort((a, b) => b - a)
+export function fewestToReach(wanted: number, watts: readonly number[]): number {
+  const sorted = Float64Array.from(watts).sort()
   let sum = 0
-  for (const [i, one] of largest.entries()) {
+  for (let i = 0; i < sorted.length; i++) {
     if (sum >= wanted) return i
-    sum += one
+    sum += sorted[sorted.length - 1 - i] ?? 0
   }
-  return largest.length
+  return sorted.length
 }
 
 /** Fewest loads that any set in the window can have: as many of the largest as are needed to reach its low end. */
