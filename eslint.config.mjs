@@ -56,6 +56,7 @@ const ranks = {
     'attribution',
     'compare',
     'trials',
+    'evidence',
     'conductors',
     'meters',
     'loads',

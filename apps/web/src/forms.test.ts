@@ -59,6 +59,8 @@ describe('forms', () => {
       unit: '%',
       duration: '',
       load: 'abc',
+      volts: '24 or so',
+      room: '104 °F',
       readWhere: 'box',
     }
     formToUnit({ ...blankUnit, inputVoltage: '12.8.4', claims: [claim] }, report)
@@ -70,6 +72,11 @@ describe('forms', () => {
     expect(faults.get('inputVoltage')).toContain('is not a number')
     expect(faults.get('claims.0.value')).toContain('over 100 %')
     expect(faults.get('claims.0.load')).toContain('"abc"')
+    expect(faults.get('claims.0.volts')).toBe('Input volts: like 24 to 28, or 13.8.')
+    const read = (volts: string) => formToUnit({ ...blankUnit, claims: [{ ...claim, volts }] }, () => undefined) as { claims: { volts: unknown; room: number }[] } // prettier-ignore
+    expect(read('24 to 28').claims[0]).toMatchObject({ volts: { from: 24, to: 28 }, room: 40 })
+    expect(read('13,8').claims[0]?.volts).toEqual({ from: 13.8, to: 13.8 })
+    expect(read('11–15').claims[0]?.volts).toEqual({ from: 11, to: 15 })
     expect(faults.get('negative.0.conductors.0.gauge')).toContain('mm² or AWG')
   })
 

@@ -30,6 +30,21 @@ export type Value = z.infer<typeof Value>
 
 export const Values = z.array(Value).check(z.maxLength(40, 'Values: 40 at most in one reading.'))
 
+export const places = ['room', 'case', 'heat sink', 'part of the rig'] as const
+
+/** Temperatures beside the unit's own T, each tied to the place where it was felt for. */
+export const Temperatures = z
+  .array(
+    z.object({
+      place: oneOf('Place', places),
+      /** The element, where it is a part of the rig. */
+      part: z.optional(Id),
+      celsius: number('Temperature, °C', -60, 500),
+    }),
+  )
+  .check(z.maxLength(20, 'Temperatures: 20 at most in one reading.'))
+export type Temperature = z.infer<typeof Temperatures>[number]
+
 /** What the unit itself shows; a claim, not a measurement. */
 export const Display = z.object({
   inputVoltage: z.optional(number('Display, input V', 0, 2000)),

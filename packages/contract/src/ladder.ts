@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Display, Values } from './evidence'
+import { Display, Temperatures, Values } from './evidence'
 import { LoadKind, LoadUse } from './loads'
 import { Id, number, oneOf, positive, text, words } from './shared'
 
@@ -20,6 +20,7 @@ export const LadderReading = z.object({
   expected: z.optional(number('Expected watts', 0, 1e6)),
   values: Values,
   display: z.optional(Display),
+  temperatures: z.optional(Temperatures),
   fan: z.optional(oneOf('Fan', fanStates)),
   alarm: z.optional(oneOf('Alarm', alarms)),
   /** What became of the step. */

@@ -1,11 +1,12 @@
 import * as z from 'zod/mini'
-import { Display, Values } from './evidence'
+import { Display, Temperatures, Values } from './evidence'
 import { oneOf, text } from './shared'
 
 /** The output on, and nothing connected. */
 export const NoLoadReading = z.object({
   values: Values,
   display: z.optional(Display),
+  temperatures: z.optional(Temperatures),
   mode: oneOf('Mode', ['on', 'search'] as const),
   note: text('Note', 1000),
 })

@@ -39,6 +39,17 @@ export const Claim = z.object({
   duration: z.optional(positive('For how long', 1e6)),
   /** The load it is stated for, in watts; absent: the label states none. */
   load: z.optional(positive('At what load', 1e6)),
+  /** Input volts it is stated for; absent: the label states none. */
+  volts: z.optional(
+    z
+      .object({
+        from: positive('Input volts from', 1000),
+        to: positive('Input volts to', 1000),
+      })
+      .check(z.refine(({ from, to }) => from <= to, 'Input volts: from the lower to the higher.')),
+  ),
+  /** °C of the room that it is stated up to; absent: the label states none. */
+  room: z.optional(number('Room, °C', -60, 120)),
   readWhere: words('Where it was read'),
 })
 export type Claim = z.infer<typeof Claim>

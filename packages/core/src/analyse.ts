@@ -10,7 +10,7 @@ const analysed = remembering<RevisionRecord, Analysis>()
  * The analysis of one revision. Parts are worked out when first asked for, so subjects may build on each other's in
  * any order; the same record gives the same analysis.
  */
-const analyse = (record: RevisionRecord): Analysis =>
+export const analyse = (record: RevisionRecord): Analysis =>
   analysed(record, [], () => {
     const analysis: Analysis = lazily({
       record: () => record,

@@ -1,4 +1,5 @@
 import type { Claim, TrialSettings } from '@even-watt/contract'
+import { underItsConditions, underItsVolts } from './conditions'
 import type { Finding } from './findings'
 import { allOf } from './subjects'
 import type { Analysis } from './trials'
@@ -20,7 +21,9 @@ function judgeClaim(
 ): Finding {
   const revision = analysis.record.revision.number
   const limiter = settings.limiters.find((set) => set.claim === claim.id && set.revision === revision)
-  return { claim, revision, ...judges[claim.quantity]({ claim, analysis, settings, limiter }) }
+  const counted = underItsVolts(claim, analysis)
+  const verdict = judges[claim.quantity]({ claim, analysis: counted, settings, limiter })
+  return { claim, revision, ...underItsConditions(verdict, claim, analysis, counted) }
 }
 
 const decided = ({ outcome }: Finding) => outcome !== 'not tested' && outcome !== 'not shown'

@@ -1,4 +1,4 @@
-import type { ClaimQuantity, EntryOf, ReadingKind } from '@even-watt/contract'
+import type { ClaimQuantity, EntryOf, ReadingKind, Revision } from '@even-watt/contract'
 import type { Judge } from './findings'
 import type { Notice } from './oddities'
 import type { Analysis, PartName } from './trials'
@@ -6,9 +6,9 @@ import type { Analysis, PartName } from './trials'
 /** Cells of one reading in the CSV beside those that every reading has, by heading. */
 export type CsvRow = Readonly<Record<string, string | number | undefined>>
 
-/** A kind of entry, and how its reading stands in a row of the CSV; null: it stands in none. */
+/** A kind of entry, and how its reading on a revision stands in a row of the CSV; null: it stands in none. */
 type KindsBrought = {
-  readonly [K in ReadingKind]?: ((reading: EntryOf<K>['reading']) => CsvRow) | null
+  readonly [K in ReadingKind]?: ((reading: EntryOf<K>['reading'], revision: Revision) => CsvRow) | null
 }
 
 /** What a subject brings to the whole. One folder each; one list names them (docs/adding-a-subject.md). */

@@ -2,13 +2,16 @@ import {
   isReading,
   type EntryOf,
   type ReadingKind,
+  type Revision,
   type TrialDocument,
   type Value,
 } from '@even-watt/contract'
 import { allOf, quantities, quantityData, struckBy, type CsvRow } from '@even-watt/core'
 import Papa from 'papaparse'
 
-const rowOf = allOf('kinds') as Readonly<Record<ReadingKind, ((reading: never) => CsvRow) | null>>
+const rowOf = allOf('kinds') as Readonly<
+  Record<ReadingKind, ((reading: never, revision: Revision) => CsvRow) | null>
+>
 
 type Valued = EntryOf<ReadingKind> & { readonly reading: { readonly values: readonly Value[] } }
 const isValued = (entry: EntryOf<ReadingKind>): entry is Valued => 'values' in entry.reading
@@ -34,8 +37,9 @@ export function readingsCsv({ trial, entries }: TrialDocument): string {
   ])
   const rows = readings.map((entry) => {
     const values = valuesOf(entry)
+    const revision = trial.revisions.find(({ number }) => number === entry.revision)
     return {
-      own: rowOf[entry.kind]?.(entry.reading as never) ?? {},
+      own: revision ? (rowOf[entry.kind]?.(entry.reading as never, revision) ?? {}) : {},
       base: { taken: entry.at, entry: entry.kind, 'rig revision': entry.revision },
       values: Object.fromEntries(
         valueColumns.map((column) => [column, values.find((value) => columnOf(value) === column)?.value]),

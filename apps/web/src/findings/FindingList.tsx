@@ -69,6 +69,7 @@ function One({ finding, state, editable }: OneProps) {
         )}
       </p>
       <p className="max-w-[46rem]">{finding.sentence}</p>
+      {finding.conditions !== undefined && <p className="text-quiet max-w-[46rem]">{finding.conditions}</p>}
       <Split finding={finding} analyses={state.view.analyses} />
       {editable && finding.outcome === 'not shown' && <SetLimiter finding={finding} />}
     </>

@@ -1,7 +1,9 @@
 import { parseNumber, quantityData } from '@even-watt/core'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useState, type KeyboardEvent } from 'react'
+import { RangeChoice } from '../evidence/RangeChoice'
 import { useTrial } from '../trials/useTrial'
+import { typedValues } from './draft'
 import type { DraftState } from './useDraft'
 import { useDraftPreview } from './useDraftPreview'
 
@@ -75,6 +77,15 @@ export function ArmsLength({ state, onClose }: Props) {
             />
             {field && <span className="text-quiet text-4xl">{quantityData[field.quantity].unit}</span>}
           </div>
+          {field && (
+            <RangeChoice
+              quantity={field.quantity}
+              meter={field.meter}
+              value={typedValues(draft, fields).get(field.key)}
+              range={draft.ranges[field.key] ?? ''}
+              onChange={(range) => change({ ranges: { ...draft.ranges, [field.key]: range } })}
+            />
+          )}
           <div id="prompt-note" className="mt-3 min-h-16 text-xl" role="status">
             {fault ? (
               <span className="text-madder">■ {fault}</span>
@@ -121,7 +132,7 @@ export function ArmsLength({ state, onClose }: Props) {
             Back
           </button>
           <button type="button" className="bg-ink text-ground flex-[2] py-5 text-lg font-bold" onClick={next}>
-            {last ? 'Capture' : 'Keep, next'}
+            {last ? 'Capture' : 'Save and continue'}
           </button>
         </div>
       </DialogPanel>

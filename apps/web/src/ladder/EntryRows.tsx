@@ -1,13 +1,15 @@
 import { alarms, ends, fanStates, grades, loadKinds } from '@even-watt/contract'
-import { quantityData, say, type Oddity, type StepFigures } from '@even-watt/core'
+import { quantityData, type Oddity, type StepFigures } from '@even-watt/core'
 import { useRef, useState, type KeyboardEvent, type RefObject } from 'react'
 import { flushSync } from 'react-dom'
+import { RangeChoice } from '../evidence/RangeChoice'
+import { TemperatureRows } from '../evidence/TemperatureRows'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { useTrial } from '../trials/useTrial'
 import { Fig } from '../ui/Fig'
 import { Notice } from '../ui/Notice'
 import { columns } from './columns'
-import { rangesToAsk, readDraft, type Draft, type EntryField } from './draft'
+import { typedValues, type Draft, type EntryField } from './draft'
 import type { DraftState } from './useDraft'
 
 interface Props {
@@ -34,6 +36,8 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
   const meterName = (id: string | undefined) =>
     analysis.record.revision.meters.find((meter) => meter.id === id)?.name
   const order = ['load', ...fields.filter((field) => field.meter).map((field) => field.key)]
+
+  const read = typedValues(draft, fields)
 
   const tryCapture = () => {
     if (captureStep()) {
@@ -185,29 +189,21 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
                   {input(field, false)}
                 </span>
               ))}
-              {rangesToAsk(readDraft(draft, fields).values, fields, analysis.record.revision.meters).map(
-                ({ field, meter, ranges }) => (
-                  <label key={`range ${field.key}`} className="flex items-center gap-1">
-                    <span className="text-quiet">
-                      range of {meter} for {field.quantity}
-                    </span>
-                    <select
-                      className="input w-auto"
-                      value={draft.ranges[field.key] ?? ''}
-                      onChange={(event) =>
-                        change({ ranges: { ...draft.ranges, [field.key]: event.target.value } })
-                      }
-                    >
-                      {ranges.map(({ id, upTo }, i) => (
-                        <option key={id} value={i === 0 ? '' : id}>
-                          {say(upTo, quantityData[field.quantity].unit)}
-                          {i === 0 && ', by itself'}
-                        </option>
-                      ))}
-                    </select>
-                  </label>
-                ),
-              )}
+              {fields.map((field) => (
+                <RangeChoice
+                  key={`range ${field.key}`}
+                  quantity={field.quantity}
+                  meter={field.meter}
+                  value={read.get(field.key)}
+                  range={draft.ranges[field.key] ?? ''}
+                  onChange={(range) => change({ ranges: { ...draft.ranges, [field.key]: range } })}
+                />
+              ))}
+              <TemperatureRows
+                typed={draft.temperatures}
+                onChange={(temperatures) => change({ temperatures })}
+                onKeyDown={onKey('temperatures')}
+              />
               <Display
                 draft={draft}
                 onChange={(display) => change({ display })}

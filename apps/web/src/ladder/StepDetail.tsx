@@ -1,5 +1,5 @@
-import type { EntryOf } from '@even-watt/contract'
-import { keptWhy, quantityData, type Oddity, type StepFigures } from '@even-watt/core'
+import type { EntryOf, Rig } from '@even-watt/contract'
+import { keptWhy, quantityData, sayWarmth, warmthOf, type Oddity, type StepFigures } from '@even-watt/core'
 import { useState } from 'react'
 import { AttributionBar } from '../attribution/AttributionBar'
 import { capture } from '../outbox/capture'
@@ -67,6 +67,7 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
       })}
       <AttributionBar step={figures} analysis={analysis} />
       <Further figures={figures} />
+      <Warm figures={figures} rig={revision.rig} />
       <AsPlanned figures={figures} />
       <ul className="text-[0.95rem]">
         {readings.map((entry) => {
@@ -146,6 +147,14 @@ function Further({ figures }: { figures: StepFigures }) {
   )
 }
 
+/** Temperatures by place, each with its rise over the room. */
+function Warm({ figures, rig }: { figures: StepFigures; rig: Rig }) {
+  const said = figures.step.readings.flatMap(({ reading }) =>
+    warmthOf(reading.temperatures ?? [], rig).map(sayWarmth),
+  )
+  return said.length ? <p>{said.join(' · ')}</p> : null
+}
+
 function circumstances({ reading }: EntryOf<'ladder'>): string {
   const display = Object.entries(reading.display ?? {}).map(
     ([key, value]) => `${displayWords[key] ?? key} ${value}`,
@@ -154,6 +163,7 @@ function circumstances({ reading }: EntryOf<'ladder'>): string {
     reading.fan && `fan ${reading.fan}`,
     reading.alarm && reading.alarm !== 'none' && `alarm: ${reading.alarm}`,
     reading.end && reading.end !== 'carried' && reading.end,
+    reading.lowered && 'input lowered on purpose',
     reading.held !== undefined && `held ${reading.held} s`,
     display.length > 0 && `its display: ${display.join(', ')}`,
     reading.note,

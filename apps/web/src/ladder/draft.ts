@@ -6,13 +6,12 @@ import type {
   grades,
   loadKinds,
   LoadUse,
-  MeterRange,
   Quantity,
   Rig,
-  StoredMeter,
   Value,
 } from '@even-watt/contract'
-import { parseNumber, parseTemperature, quantities, quantityData, rangesThatHold } from '@even-watt/core'
+import { parseNumber, parseTemperature, quantities, quantityData } from '@even-watt/core'
+import { readTemperatures, typedTemperatures, type TypedTemperature } from '../evidence/temperatures'
 import { showValue, storedFactor } from '../ui/readValue'
 
 /** One field of the entry row: a quantity on a meter; without a meter, no uncertainty is known. */
@@ -38,6 +37,7 @@ export interface Draft {
   /** The input was lowered on purpose. */
   readonly lowered: boolean
   readonly note: string
+  readonly temperatures: readonly TypedTemperature[]
   readonly display: Readonly<Record<'inputVoltage' | 'outputVoltage' | 'outputPower' | 'frequency', string>>
   /** Grade of values that no meter is named for. */
   readonly otherGrade: Exclude<(typeof grades)[number], 'measured'>
@@ -63,6 +63,7 @@ export const emptyDraft: Draft = {
   held: '',
   lowered: false,
   note: '',
+  temperatures: [],
   display: { inputVoltage: '', outputVoltage: '', outputPower: '', frequency: '' },
   otherGrade: 'display',
 }
@@ -117,6 +118,17 @@ export function readDraft(draft: Draft, fields: readonly EntryField[]): ReadDraf
   return { values, faults }
 }
 
+/** What was typed on each meter as a number, by field. */
+export const typedValues = (draft: Draft, fields: readonly EntryField[]): ReadonlyMap<string, number> => {
+  const { values } = readDraft(draft, fields)
+  return new Map(
+    fields.flatMap(({ key, quantity, meter }) => {
+      const value = values.find((one) => one.quantity === quantity && one.meter === meter)?.value
+      return value === undefined ? [] : [[key, value] as const]
+    }),
+  )
+}
+
 const optional = (
   faults: Record<string, string>,
   key: string,
@@ -144,6 +156,8 @@ export function buildEntry(
   const read = readDraft(draft, fields)
   const faults: Record<string, string> = { ...read.faults }
   const held = optional(faults, 'held', 'Held', draft.held)
+  const { temperatures, fault } = readTemperatures(draft.temperatures)
+  if (fault !== undefined) faults['temperatures'] = fault
   const display = Object.fromEntries(
     Object.entries(draft.display).flatMap(([key, text]) => {
       const value = optional(faults, `display.${key}`, 'Display', text)
@@ -169,6 +183,7 @@ export function buildEntry(
         ...(draft.expected === undefined ? {} : { expected: draft.expected }),
         values: [...read.values],
         ...(Object.keys(display).length ? { display } : {}),
+        ...(temperatures.length ? { temperatures } : {}),
         ...(draft.fan ? { fan: draft.fan } : {}),
         alarm: draft.alarm,
         end: draft.end,
@@ -217,6 +232,7 @@ export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[])
     held: reading.held === undefined ? '' : String(reading.held),
     lowered: reading.lowered ?? false,
     display: shownBy(reading.display),
+    temperatures: typedTemperatures(reading.temperatures),
     note: reading.note ?? '',
     step: reading.step,
     position: reading.position,
@@ -232,23 +248,3 @@ const shownBy = (display: EntryOf<'ladder'>['reading']['display']): Draft['displ
     frequency: text(display?.frequency),
   }
 }
-
-/** A field whose meter has several ranges that hold what was typed. */
-export interface RangeQuestion {
-  readonly field: EntryField
-  readonly meter: string
-  readonly ranges: readonly MeterRange[]
-}
-
-/** What is to be asked of the ranges that meters stand on. */
-export const rangesToAsk = (
-  values: readonly Value[],
-  fields: readonly EntryField[],
-  meters: readonly StoredMeter[],
-): RangeQuestion[] =>
-  fields.flatMap((field) => {
-    const meter = meters.find(({ id }) => id === field.meter)
-    const value = values.find((one) => one.quantity === field.quantity && one.meter === field.meter)
-    const ranges = meter && value ? rangesThatHold(meter, field.quantity, value.value) : []
-    return meter && ranges.length > 1 ? [{ field, meter: meter.name, ranges }] : []
-  })

@@ -2,7 +2,7 @@ import { demo } from '@even-watt/bench'
 import fc from 'fast-check'
 import { showValue } from '../ui/readValue'
 import { columns, layoutOf, leastWidth, places } from './columns'
-import { buildEntry, draftOf, emptyDraft, fieldsOf, rangesToAsk, readDraft } from './draft'
+import { buildEntry, draftOf, emptyDraft, fieldsOf, readDraft } from './draft'
 
 const [rig] = demo().rigs
 const [trial] = demo().trials
@@ -70,25 +70,41 @@ describe('the step being typed', () => {
     }
   })
 
-  it('asks for the range where a meter has two that hold what was typed, and keeps the answer', () => {
-    const [meter] = trial.trial.revisions[0]?.meters.filter(({ id }) => keyOf('V_B').endsWith(id)) ?? []
-    if (!meter) throw new Error('no meter')
-    const volts = meter.ranges.filter(({ reads }) => reads === 'DC voltage')
+  it('keeps the range that a meter was said to stand on', () => {
     const large = crypto.randomUUID()
-    const wide = {
-      ...meter,
-      ranges: [...volts, ...volts.slice(-1).map((range) => ({ ...range, id: large, upTo: 600 }))],
-    }
     const draft = { ...emptyDraft, load: 'plate', texts: { [keyOf('V_B')]: '25.6' } }
-    const asked = rangesToAsk(readDraft(draft, fields).values, fields, [wide])
-    expect(asked.map(({ field, ranges }) => [field.quantity, ranges.map(({ upTo }) => upTo)])).toEqual([
-      ['V_B', [60, 600]],
-    ])
-    expect(rangesToAsk(readDraft(draft, fields).values, fields, [meter])).toEqual([])
     const chosen = { ...draft, ranges: { [keyOf('V_B')]: large } }
     const { entry } = buildEntry(chosen, fields, context)
     expect(entry.reading.values).toMatchObject([{ quantity: 'V_B', range: large }])
     expect(draftOf(entry, fields).ranges).toEqual({ [keyOf('V_B')]: large })
+  })
+
+  it('comes back with temperatures, display and lowered input too', () => {
+    const rod = trial.trial.revisions[0]?.rig.positive[0]
+    if (!rod) throw new Error('no element')
+    const draft = {
+      ...emptyDraft,
+      load: 'plate',
+      texts: { [keyOf('V_B')]: '25.6' },
+      lowered: true,
+      display: { ...emptyDraft.display, outputPower: '410' },
+      temperatures: [
+        { where: rod.id, text: '118 °F' },
+        { where: 'room', text: '21,5' },
+        { where: 'case', text: ' ' },
+      ],
+    }
+    const { entry, faults } = buildEntry(draft, fields, context)
+    expect(faults).toEqual({})
+    expect(entry.reading).toMatchObject({ lowered: true, display: { outputPower: 410 } })
+    expect(entry.reading.temperatures?.map(({ place, part, celsius }) => [place, part, Math.round(10 * celsius) / 10])).toEqual([['part of the rig', rod.id, 47.8], ['room', undefined, 21.5]]) // prettier-ignore
+    const again = buildEntry(draftOf(entry, fields), fields, context).entry.reading
+    expect([again.lowered, again.display, again.temperatures]).toEqual([
+      true,
+      entry.reading.display,
+      entry.reading.temperatures,
+    ])
+    expect(buildEntry({ ...draft, temperatures: [{ where: 'room', text: 'hot' }] }, fields, context).faults).toMatchObject({ temperatures: expect.stringContaining('not a number') as string }) // prettier-ignore
   })
 
   it('shows fractions in per cent without the dust of binary numbers', () => {

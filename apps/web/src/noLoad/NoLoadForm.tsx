@@ -1,9 +1,11 @@
 import { NoLoadReading, type Assignable, type Quantity } from '@even-watt/contract'
 import { quantityData } from '@even-watt/core'
+import { RangeChoice } from '../evidence/RangeChoice'
+import { readTemperatures } from '../evidence/temperatures'
 import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
-import { SelectField, TextField } from '../ui/form'
+import { readNumber, SelectField, TextField } from '../ui/form'
 import { storedFactor } from '../ui/readValue'
 import { displays } from './displays'
 
@@ -38,6 +40,7 @@ export function NoLoadForm() {
             grade: meter ? 'measured' : 'display',
             at,
             ...(meter ? { meter } : {}),
+            ...(meter && text(`range ${assignable}`) ? { range: text(`range ${assignable}`) } : {}),
           },
         ]
       })
@@ -45,17 +48,22 @@ export function NoLoadForm() {
         const value = number(`display ${key}`)
         return value === undefined ? [] : [[key, value] as const]
       })
+      const room = text('room')
+      const { temperatures, fault } = readTemperatures(room ? [{ where: 'room', text: room }] : [])
+      report('room', fault)
       if (!values.length) report('V_A', 'Nothing is read yet: at least one value makes a reading.')
       return {
         mode: text('mode'),
         values,
+        ...(temperatures.length ? { temperatures } : {}),
         display: display.length ? Object.fromEntries(display) : undefined,
         note: text('note'),
       }
     },
     entry: (reading) => ({ kind: 'no load', reading }),
   })
-  const { field, errorAt } = state
+  const { field, errorAt, form } = state
+  const typed = form.watch()
   return (
     <CaptureForm title="Read it" state={state} className="">
       <div className="grid grid-cols-2 gap-2">
@@ -92,8 +100,19 @@ export function NoLoadForm() {
             ['search', 'search mode'],
           ]}
         />
+        <TextField label="Room" unit="°C" inputMode="decimal" {...field('room')} />
         <TextField label="Note" {...field('note')} />
       </div>
+      {fields.map((assignable) => (
+        <RangeChoice
+          key={assignable}
+          quantity={quantityOf(assignable)}
+          meter={meterFor(assignable)}
+          value={readNumber(typed[assignable]).value}
+          range={typed[`range ${assignable}`] ?? ''}
+          onChange={(range) => form.setValue(`range ${assignable}`, range, { shouldDirty: true })}
+        />
+      ))}
     </CaptureForm>
   )
 }

@@ -1,4 +1,4 @@
-import { recordedOf } from '@even-watt/core'
+import { recordedOf, sayWarmth, warmthOf } from '@even-watt/core'
 import { useState } from 'react'
 import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
@@ -31,6 +31,13 @@ export function NoLoadReadings() {
                     {value.grade !== 'measured' && <span className="text-ochre"> {value.grade}</span>}
                   </span>
                 ))}
+                {entry.reading.temperatures && (
+                  <span className="text-quiet mr-3">
+                    {warmthOf(entry.reading.temperatures, analysis.record.revision.rig)
+                      .map(sayWarmth)
+                      .join(', ')}
+                  </span>
+                )}
                 {entry.reading.display && (
                   <span className="text-quiet">
                     its display:{' '}

@@ -1,9 +1,11 @@
-import type { Problem } from '@even-watt/contract'
+import type { Problem, Quantity } from '@even-watt/contract'
 import { nextPosition } from '@even-watt/core'
+import { format } from 'date-fns'
 import { useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { api, problemOf } from '../api/api'
+import { RangeChoice } from '../evidence/RangeChoice'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
 import { Notice, ProblemNotice } from '../ui/Notice'
@@ -65,6 +67,7 @@ export function ImportReadingsPage() {
   )
 }
 
+const today = () => format(new Date(), 'yyyy-MM-dd')
 const shownFaults = 8
 const shownRows = 6
 
@@ -72,6 +75,8 @@ function MapAndTake({ table }: { table: Table }) {
   const { trial, analysis } = useTrial()
   const [mapping, setMapping] = useState<Mapping>(() => guessMapping(table.header))
   const [thdInPercent, setThdInPercent] = useState(true)
+  const [day, setDay] = useState(() => today())
+  const [ranges, setRanges] = useState<ReadonlyMap<Quantity, string>>(new Map())
   const [leaveOut, setLeaveOut] = useState(false)
   const [problem, setProblem] = useState<Problem>()
   const [send, { isLoading }] = api.useSendEntriesMutation()
@@ -87,10 +92,18 @@ function MapAndTake({ table }: { table: Table }) {
         at: new Date().toISOString(),
         newId: v7,
         thdInPercent,
+        day,
+        ranges,
       }),
-    [table, mapping, revision, last, thdInPercent],
+    [table, mapping, revision, last, thdInPercent, day, ranges],
   )
   const { entries, faults } = mapped
+  const largest = useMemo(() => {
+    const most = new Map<Quantity, number>()
+    for (const { quantity, value } of entries.flatMap(({ reading }) => reading.values))
+      most.set(quantity, Math.max(most.get(quantity) ?? 0, Math.abs(value)))
+    return most
+  }, [entries])
   const broken = new Set(faults.map((fault) => fault.row)).size
   const tooMany = entries.length > bounds.atOnce
   const ready = entries.length > 0 && !tooMany && (broken === 0 || leaveOut)
@@ -168,6 +181,29 @@ function MapAndTake({ table }: { table: Table }) {
           />{' '}
           THD is in per cent
         </label>
+      )}
+      {[...mapping.values()].includes('time') && (
+        <label className="mt-2 flex items-center gap-2">
+          Times of day are of
+          <input
+            type="date"
+            className="input w-auto"
+            value={day}
+            onChange={(event) => setDay(event.target.value || today())}
+          />
+        </label>
+      )}
+      {revision.rig.assignments.map(({ quantity, meter }) =>
+        quantity === 'idle I' ? null : (
+          <RangeChoice
+            key={`${quantity} ${meter}`}
+            quantity={quantity}
+            meter={meter}
+            value={largest.get(quantity)}
+            range={ranges.get(quantity) ?? ''}
+            onChange={(range) => setRanges(new Map([...ranges, [quantity, range]]))}
+          />
+        ),
       )}
       <p className="mt-3 font-semibold">
         {entries.length} readings in {new Set(entries.map((entry) => entry.reading.step)).size} steps can be

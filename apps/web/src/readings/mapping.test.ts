@@ -1,3 +1,4 @@
+import type { Quantity } from '@even-watt/contract'
 import { demo } from '@even-watt/bench'
 import { guessMapping, mapRows, type Mapping } from './mapping'
 
@@ -10,11 +11,43 @@ const context = {
   at: '2026-03-12T09:00:00.000Z',
   newId: () => `id ${++made}`,
   thdInPercent: true,
+  day: '2026-03-12',
+  ranges: new Map<Quantity, string>(),
 }
 const take = (header: string[], rows: string[][], patch: Partial<typeof context> = {}) =>
   mapRows(rows, guessMapping(header), { ...context, ...patch })
 
+const local = (text: string) => new Date(text).toISOString()
+
+describe('times in a foreign table', () => {
+  it('are times of day of the day given, on past midnight, or whole moments', () => {
+    const rows = [['23:58', 'rod', '25.6'], ['0:01:30', 'rod', '25.5'], ['2026-03-14 08:15', 'rod', '25.4'], ['', 'rod', '25.3']] // prettier-ignore
+    const { entries, faults } = take(['Time', 'load', 'VB'], rows)
+    expect(faults).toEqual([])
+    expect(entries.map(({ at }) => at)).toEqual([
+      local('2026-03-12T23:58:00'),
+      local('2026-03-13T00:01:30'),
+      local('2026-03-14T08:15:00'),
+      context.at,
+    ])
+    expect(entries[0]?.reading.values[0]?.at).toBe(entries[0]?.at)
+  })
+
+  it('are refused in a sentence at their row when they are none', () => {
+    const { faults } = take(['Time', 'load', 'VB'], [['25:10', 'rod', '25.6'], ['soon', 'rod', '25.5'], ['9:60', 'rod', '25.5']]) // prettier-ignore
+    expect(faults.map(({ row }) => row)).toEqual([2, 3, 4])
+    expect(faults[1]?.sentence).toBe(
+      'time: "soon" is no time. Accepted: 9:12, 09:12:30, 2026-03-12 09:12:30.',
+    )
+  })
+})
+
 describe('a foreign table', () => {
+  it('carries the range that a meter stood on', () => {
+    const { entries } = take(['load', 'VB'], [['rod', '25.6']], { ranges: new Map([['V_B', 'large']]) })
+    expect(entries[0]?.reading.values[0]?.range).toBe('large')
+  })
+
   it('has its columns guessed, each target once', () => {
     const guessed = guessMapping([
       'Load',

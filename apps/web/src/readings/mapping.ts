@@ -8,11 +8,13 @@ import {
   type Revision,
 } from '@even-watt/contract'
 import { parseNumber, parseTemperature, quantities, quantityData } from '@even-watt/core'
+import { readTime } from './time'
 
 /** What a column of a foreign table may hold. */
-export type Target = Quantity | 'load' | 'kind' | 'fan' | 'alarm' | 'end' | 'held' | 'note'
+export type Target = Quantity | 'time' | 'load' | 'kind' | 'fan' | 'alarm' | 'end' | 'held' | 'note'
 
 export const targets: readonly Target[] = [
+  'time',
   'load',
   'kind',
   ...quantities,
@@ -30,7 +32,7 @@ const aliases: Record<string, Target> = {
   va: 'V_A', vbank: 'V_A', vb: 'V_B', vdc: 'V_B', vin: 'V_B', dcv: 'V_B', i: 'I', idc: 'I', iin: 'I', dca: 'I',
   vc: 'V_C', vac: 'V_C', vout: 'V_C', acv: 'V_C', ic: 'I_C', iac: 'I_C', aca: 'I_C', pc: 'P_C', pac: 'P_C', pout: 'P_C', w: 'P_C', watts: 'P_C',
   pf: 'PF', f: 'f', hz: 'f', frequency: 'f', thd: 'THD', t: 'T', temp: 'T', temperature: 'T', load: 'load', kind: 'kind', fan: 'fan', alarm: 'alarm',
-  end: 'end', ended: 'end', held: 'held', note: 'note', remark: 'note',
+  end: 'end', ended: 'end', held: 'held', note: 'note', remark: 'note', time: 'time', taken: 'time', date: 'time', at: 'time', clock: 'time',
 } // prettier-ignore
 
 /** Guesses the target of each column from its heading; a target is given to one column only. */
@@ -66,6 +68,10 @@ interface Context {
   readonly newId: () => string
   /** Whether THD comes in per cent, as people write it, or as a fraction. */
   readonly thdInPercent: boolean
+  /** The day that times of day belong to, "2026-03-12". */
+  readonly day: string
+  /** Ranges that meters stood on, by quantity, where they had several that hold the values. */
+  readonly ranges: ReadonlyMap<Quantity, string>
 }
 
 const choices: Partial<Record<Target, readonly string[]>> = {
@@ -84,6 +90,7 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
   )
   let before: { load: string; step: string } | undefined
   let position = context.position
+  let lastTime: string | undefined
 
   rows.forEach((cells, i) => {
     const row = i + 2
@@ -96,6 +103,12 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
     }
     if (texts.size === 0) return
 
+    const timeText = texts.get('time')
+    const time = timeText === undefined ? undefined : readTime(timeText, context.day, lastTime)
+    if (timeText !== undefined && time === undefined)
+      fault(`time: "${timeText.slice(0, 24)}" is no time. Accepted: 9:12, 09:12:30, 2026-03-12 09:12:30.`)
+    lastTime = time ?? lastTime
+
     const values = quantities.flatMap((quantity): EntryOf<'ladder'>['reading']['values'] => {
       const text = texts.get(quantity)
       if (text === undefined) return []
@@ -106,12 +119,15 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
       }
       const inPercent = quantityData[quantity].unit === '%' && context.thdInPercent
       const meter = meterOf.get(quantity)
+      const range = context.ranges.get(quantity)
       return [
         {
           quantity,
           value: inPercent ? Number((parsed.value / 100).toPrecision(15)) : parsed.value,
           grade: meter ? 'measured' : 'observed',
           ...(meter ? { meter } : {}),
+          ...(meter && range ? { range } : {}),
+          ...(time ? { at: time } : {}),
         },
       ]
     })
@@ -147,7 +163,7 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
       id: context.newId(),
       kind: 'ladder',
       revision: context.revision.number,
-      at: context.at,
+      at: time ?? context.at,
       reading: {
         step,
         position,

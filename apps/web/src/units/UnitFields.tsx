@@ -64,7 +64,7 @@ export function UnitFields({ form, errorAt }: FieldsProps<UnitForm>) {
           {claims.fields.map((claim, i) => (
             <fieldset
               key={claim.key}
-              className="grid grid-cols-2 items-start gap-2 border-b border-rule pb-2 md:grid-cols-[1.3fr_1fr_0.8fr_0.7fr_0.8fr_0.8fr_1.4fr_auto]"
+              className="grid grid-cols-2 items-start gap-2 border-b border-rule pb-2 md:grid-cols-[1.3fr_1fr_0.8fr_0.7fr_2fr_auto]"
             >
               <legend className="sr-only">Claim {i + 1}</legend>
               <SelectField
@@ -86,25 +86,42 @@ export function UnitFields({ form, errorAt }: FieldsProps<UnitForm>) {
               <TextField label="Value" {...field(`claims.${i}.value`)} inputMode="decimal" />
               <SelectField label="Unit" {...field(`claims.${i}.unit`)} options={same(claimUnits)} />
               <TextField
-                label="For"
-                unit="s"
-                {...field(`claims.${i}.duration`)}
-                placeholder="no time"
-                inputMode="decimal"
-              />
-              <TextField
-                label="At load"
-                unit="W"
-                {...field(`claims.${i}.load`)}
-                placeholder="none"
-                inputMode="decimal"
-              />
-              <TextField
                 label="Read where"
                 {...field(`claims.${i}.readWhere`)}
                 placeholder="label, manual p. 4 …"
               />
               <RemoveButton what={`claim ${i + 1}`} onRemove={() => claims.remove(i)} />
+              <div className="col-span-full grid grid-cols-2 gap-2 md:grid-cols-[auto_repeat(4,7.5rem)] md:items-end">
+                <span className="text-quiet col-span-full md:col-auto md:pb-1">stated</span>
+                <TextField
+                  label="For"
+                  unit="s"
+                  {...field(`claims.${i}.duration`)}
+                  placeholder="no time"
+                  inputMode="decimal"
+                />
+                <TextField
+                  label="At load"
+                  unit="W"
+                  {...field(`claims.${i}.load`)}
+                  placeholder="none"
+                  inputMode="decimal"
+                />
+                <TextField
+                  label="At input"
+                  unit="V"
+                  {...field(`claims.${i}.volts`)}
+                  placeholder="none"
+                  inputMode="decimal"
+                />
+                <TextField
+                  label="Up to, room"
+                  unit="°C"
+                  {...field(`claims.${i}.room`)}
+                  placeholder="none"
+                  inputMode="decimal"
+                />
+              </div>
             </fieldset>
           ))}
         </div>
@@ -120,6 +137,8 @@ export function UnitFields({ form, errorAt }: FieldsProps<UnitForm>) {
               unit: 'W',
               duration: '',
               load: '',
+              volts: '',
+              room: '',
               readWhere: '',
             })
           }

@@ -1,5 +1,5 @@
 import type { Claim, Unit } from '@even-watt/contract'
-import { parseMeasure } from '@even-watt/core'
+import { parseMeasure, parseTemperature } from '@even-watt/core'
 import { readNumber, typed } from '../ui/form'
 import type { Report } from '../ui/resolver'
 
@@ -31,6 +31,8 @@ export interface ClaimForm {
   unit: string
   duration: string
   load: string
+  volts: string
+  room: string
   readWhere: string
 }
 
@@ -84,6 +86,8 @@ const claimToForm = (claim: Claim): ClaimForm => ({
   unit: claim.unit,
   duration: typed(claim.duration),
   load: typed(claim.load),
+  volts: claim.volts ? [...new Set([claim.volts.from, claim.volts.to])].join(' to ') : '',
+  room: typed(claim.room),
   readWhere: claim.readWhere,
 })
 
@@ -98,6 +102,13 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
     return value
   }
   const length = (text: string) => parseMeasure(text, 'length')
+  const volts = (path: string, text: string) => {
+    if (!text.trim()) return undefined
+    const [from, to = from, ...more] = text.split(/\bto\b|[–-]/).map((one) => readNumber(one).value)
+    if (from !== undefined && to !== undefined && !more.length) return { from, to }
+    report(path, 'Input volts: like 24 to 28, or 13.8.')
+    return undefined
+  }
   const sizes = form.size.map((text, i) => number(`size.${i}`, text, length))
   return {
     name: form.name,
@@ -128,6 +139,8 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
         value,
         duration: number(`${at}.duration`, claim.duration),
         load: number(`${at}.load`, claim.load),
+        volts: volts(`${at}.volts`, claim.volts),
+        room: number(`${at}.room`, claim.room, parseTemperature),
       }
     }),
   }

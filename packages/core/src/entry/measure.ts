@@ -10,6 +10,9 @@ const conversions = {
 
 export type Dimension = keyof typeof conversions
 
+/** More digits than anything is known to, and few enough to be typed again. */
+const tidy = (value: number): number => Number(value.toPrecision(12))
+
 /** "4 ft", "2.6 lb", "1,5 hp", or a plain number in SI. The result is in m, kg, N·m or W. */
 export function parseMeasure(typed: string, dimension: Dimension): Parsed {
   const text = typed.trim().toLowerCase()
@@ -24,7 +27,7 @@ export function parseMeasure(typed: string, dimension: Dimension): Parsed {
       why: `"${typed.trim().slice(0, 24)}" is not understood. Accepted units: ${Object.keys(units).join(', ')}.`,
     }
   }
-  return { ok: true, value: number.value * (unit ? (units[unit] ?? 1) : 1) }
+  return { ok: true, value: tidy(number.value * (unit ? (units[unit] ?? 1) : 1)) }
 }
 
 /** Temperature as typed, "104 °F" or "40", in °C. */
@@ -35,5 +38,5 @@ export function parseTemperature(typed: string): Parsed {
   const bare = fahrenheit || text.endsWith('c') ? text.slice(0, -1).trimEnd() : text
   const number = parseNumber(bare.endsWith('°') ? bare.slice(0, -1) : bare)
   if (!number.ok || !fahrenheit) return number
-  return { ok: true, value: ((number.value - 32) * 5) / 9 }
+  return { ok: true, value: tidy(((number.value - 32) * 5) / 9) }
 }

@@ -9,6 +9,8 @@ export interface Finding {
   readonly outcome: Outcome
   /** With the figure in it, and what to do. */
   readonly sentence: string
+  /** What the label leaves out, and what the readings were taken at. */
+  readonly conditions?: string
   /** The figure that decided. */
   readonly figure?: Figure
   readonly limiter?: Limiter

@@ -1,3 +1,4 @@
+import { temperatureCells } from '../rigs'
 import type { Subject } from '../subject'
 import { analyseLadder } from './analysis'
 import { judgeEfficiency } from './judges/efficiency'
@@ -15,7 +16,7 @@ import { noticeDrift } from './oddities/settling'
 /** Resistive steps from idle to overload. */
 export const ladder = {
   kinds: {
-    ladder: ({ step, load, kind, fan, alarm, end, held, note }) => ({
+    ladder: ({ step, load, kind, fan, alarm, end, held, lowered, temperatures, note }, { rig }) => ({
       step,
       load,
       kind,
@@ -23,6 +24,8 @@ export const ladder = {
       alarm,
       end,
       'held [s]': held,
+      'input lowered': lowered ? 'yes' : undefined,
+      ...temperatureCells(temperatures, rig),
       note,
     }),
   },

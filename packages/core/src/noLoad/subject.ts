@@ -1,3 +1,4 @@
+import { temperatureCells } from '../rigs'
 import type { Subject } from '../subject'
 import { analyseNoLoad } from './figures'
 import { judgeIdle, judgeSearch } from './judges/idle'
@@ -5,7 +6,13 @@ import { noticeIdleLoad } from './oddities'
 
 /** Output on, nothing connected. */
 export const noLoad = {
-  kinds: { 'no load': ({ note }) => ({ note }) },
+  kinds: {
+    'no load': ({ mode, temperatures, note }, { rig }) => ({
+      mode,
+      ...temperatureCells(temperatures, rig),
+      note,
+    }),
+  },
   parts: { noLoad: analyseNoLoad },
   judges: {
     'idle draw': judgeIdle,

@@ -25,7 +25,11 @@ export function sayClaim(claim: Claim): string {
   const sign = { 'at least': '', 'at most': '≤ ', 'within ±': '±' }[claim.comparator]
   const time = claim.duration === undefined ? '' : ` for ${sayDuration(claim.duration)}`
   const load = claim.load === undefined ? '' : ` at ${plain(claim.load)} W`
-  return `${sign}${plain(claim.value)} ${claim.unit}${time}${load}`
+  const volts = claim.volts
+    ? ` at ${[...new Set([claim.volts.from, claim.volts.to])].map(plain).join(' to ')} V`
+    : ''
+  const room = claim.room === undefined ? '' : ` up to ${plain(claim.room)} °C`
+  return `${sign}${plain(claim.value)} ${claim.unit}${time}${load}${volts}${room}`
 }
 
 /** The promise that a unit makes of a quantity; the first, where it makes several. */

@@ -1,0 +1,77 @@
+import type { Claim, EntryOf, Temperature } from '@even-watt/contract'
+import { ladderEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../test/makers'
+import { sayWarmth, warmthOf } from './rigs'
+import { viewTrial } from './view'
+
+const claimOf = (patch: Partial<Claim>): Claim => ({
+  id: uuid(30), quantity: 'continuous power', comparator: 'at least', value: 1400, unit: 'W', readWhere: 'label', ...patch,
+}) // prettier-ignore
+const findingOf = (patch: Partial<Claim>, entries: Parameters<typeof viewTrial>[1]) => {
+  const unit = unitOf({ claims: [claimOf(patch)] })
+  const finding = viewTrial(trialOf([revisionOf({ unit })]), entries).findings[0]?.standing
+  if (!finding) throw new Error('no finding')
+  return finding
+}
+const step = (V_B: number | undefined, P_C: number, more: Partial<EntryOf<'ladder'>['reading']> = {}) =>
+  ladderEntry(
+    { V_A: 26, ...(V_B === undefined ? {} : { V_B }), I: P_C / 0.93 / (V_B ?? 25), P_C, V_C: 229 },
+    { held: 600, ...more },
+  )
+const room = (celsius: number): Temperature[] => [{ place: 'room', celsius }]
+
+describe('the conditions that a promise is stated for', () => {
+  it('let only steps at its input volts decide, and none whose volts were not read', () => {
+    const volts = { from: 24, to: 28 }
+    expect(findingOf({ volts }, [step(25.6, 1432)]).outcome).toBe('met')
+    const low = findingOf({ volts }, [step(22.4, 1432), step(25.6, 700)])
+    expect(low).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+    expect(low.sentence).toContain('Stated for 24.0 to 28.0 V: 1 of 2 steps were read there.')
+    expect(findingOf({ volts }, [step(undefined, 1432)]).outcome).toBe('not tested')
+    // A trip at volts that it is not stated for says nothing against it.
+    const trip = step(21, 1200, { end: 'tripped', alarm: 'overload' })
+    expect(findingOf({ volts }, [trip]).outcome).toBe('not tested')
+    expect(findingOf({}, [trip]).outcome).toBe('not met')
+  })
+
+  it('take labels as round: within 2 % of them', () => {
+    expect(findingOf({ volts: { from: 25, to: 25 } }, [step(25.4, 1432)]).outcome).toBe('met')
+    expect(findingOf({ volts: { from: 25, to: 25 } }, [step(25.6, 1432)]).outcome).toBe('not tested')
+  })
+
+  it('never call a promise met in a cooler room than stated, or in one that nobody measured', () => {
+    const warm = findingOf({ room: 40 }, [step(25.6, 1432, { temperatures: room(39) })])
+    expect(warm.outcome).toBe('met')
+    const cool = findingOf({ room: 40 }, [step(25.6, 1432, { temperatures: room(21) })])
+    expect(cool.outcome).toBe('not shown')
+    expect(cool.sentence).toContain('stated for a room of 40 °C, and the room had 21.0 °C')
+    expect(findingOf({ room: 40 }, [step(25.6, 1432)]).sentence).toContain('is not recorded')
+    // Missed in a cool room is missed.
+    const trip = step(25.6, 1200, { end: 'tripped', alarm: 'overload', temperatures: room(21) })
+    expect(findingOf({ room: 40 }, [trip]).outcome).toBe('not met')
+  })
+
+  it('are said to be absent where the label states none, with what it was', () => {
+    const found = findingOf({}, [step(25.6, 1432, { temperatures: room(21) }), step(25.9, 700)])
+    expect(found.conditions).toBe(
+      'The promise states no input volts and no temperature; this was at 25.6 to 25.9 V at the terminals, 21.0 °C in the room.',
+    )
+    expect(findingOf({}, [step(undefined, 1432)]).conditions).toContain('at input volts that were not read.')
+    expect(findingOf({ volts: { from: 24, to: 28 }, room: 25 }, [step(25.6, 1432, { temperatures: room(25) })]).conditions).toBeUndefined() // prettier-ignore
+  })
+})
+
+describe('temperatures by place', () => {
+  it('are said with their rise over the room, and against the insulation in a hot one', () => {
+    const lead = rigOf().positive.find(({ kind }) => kind === 'cable')
+    if (lead?.kind !== 'cable') throw new Error('no lead')
+    const [part] = warmthOf(
+      [...room(22), { place: 'part of the rig', part: lead.id, celsius: 61.3 }],
+      rigOf(),
+    )
+    expect(part && sayWarmth(part)).toBe(
+      `${lead.name} 61.3 °C, 39 K over the room; in a room of 40 °C 79 °C, ${79.3 > lead.insulation ? 'more than' : 'of'} the ${lead.insulation} °C that its insulation stands`,
+    )
+    const [alone] = warmthOf([{ place: 'case', celsius: 48 }], rigOf())
+    expect(alone && sayWarmth(alone)).toBe('case 48 °C')
+  })
+})

@@ -1,0 +1,125 @@
+import type { Claim, ClaimQuantity, Entry, ReadingKind } from '@even-watt/contract'
+import { analyse } from './analyse'
+import { say } from './figures'
+import type { Verdict } from './findings'
+import { remembering } from './remember'
+import type { Analysis, RevisionRecord } from './trials'
+
+/** A reading stands at stated volts within this share of them: labels round. */
+const roundedBy = 0.02
+/** A room is as warm as stated within so many K. */
+const roomBy = 2
+
+const sameRange = remembering<RevisionRecord, Analysis>()
+
+/**
+ * The evidence that was taken under the input volts a claim is stated for; all of it where none are stated. A reading
+ * whose volts at the terminals were not read is not counted: nobody knows what they were (docs/method/findings.md).
+ */
+export function underItsVolts({ volts }: Claim, analysis: Analysis): Analysis {
+  const { record } = analysis
+  if (!volts) return analysis
+  return sameRange(record, [volts.from, volts.to], () => {
+    const within = (entry: Entry) => {
+      const read = voltsOf(entry)
+      return read !== undefined && read >= volts.from * (1 - roundedBy) && read <= volts.to * (1 + roundedBy)
+    }
+    const standing = new Map(record.standing)
+    for (const kind of conditioned) standing.set(kind, (record.standing.get(kind) ?? []).filter(within))
+    return analyse({ ...record, standing })
+  })
+}
+
+const conditioned: readonly ReadingKind[] = ['ladder', 'no load']
+
+/** Mean of the volts read at the terminals; undefined: not read. */
+function voltsOf(entry: Entry): number | undefined {
+  if (entry.kind !== 'ladder' && entry.kind !== 'no load') return undefined
+  const read = entry.reading.values.filter(({ quantity }) => quantity === 'V_B')
+  return read.length ? read.reduce((sum, { value }) => sum + value, 0) / read.length : undefined
+}
+
+/** Promises that depend on input volts and on how warm it is. */
+const dependent: readonly ClaimQuantity[] = [
+  'continuous power',
+  'surge power',
+  'efficiency',
+  'idle draw',
+  'regulation',
+]
+
+/**
+ * A verdict beside the conditions that its claim is stated for: met in a cooler room than stated, or in one that nobody
+ * measured, is not shown; what the label leaves out is said, with what the readings were taken at.
+ */
+export function underItsConditions(
+  verdict: Verdict,
+  claim: Claim,
+  all: Analysis,
+  counted: Analysis,
+): Verdict {
+  const voltsSaid = claim.volts ? sayVolts(claim.volts, all, counted) : ''
+  const room = roomsOf(counted)
+  const warmest = room.length ? Math.max(...room) : undefined
+  const sentence = [verdict.sentence, voltsSaid].filter(Boolean).join(' ')
+  if (
+    claim.room !== undefined &&
+    verdict.outcome.startsWith('met') &&
+    !((warmest ?? -Infinity) >= claim.room - roomBy)
+  ) {
+    const was =
+      warmest === undefined ? 'how warm the room was is not recorded' : `the room had ${say(warmest, '°C')}`
+    const wouldShow = `Repeat it in a room of ${claim.room} °C, and record that.`
+    return {
+      ...verdict,
+      outcome: 'not shown',
+      wouldShow,
+      sentence: `Not shown: it is stated for a room of ${claim.room} °C, and ${was}. ${sentence} ${wouldShow}`,
+    }
+  }
+  return { ...verdict, sentence, ...unstated(verdict, claim, counted, room) }
+}
+
+/** What was left out for its volts. */
+function sayVolts(volts: NonNullable<Claim['volts']>, all: Analysis, counted: Analysis): string {
+  const [of, n] = [all, counted].map(({ ladder }) => ladder.steps.length)
+  return n === of ? '' : `Stated for ${sayRange(volts.from, volts.to)}: ${n} of ${of} steps were read there.`
+}
+
+function unstated(
+  { outcome }: Verdict,
+  claim: Claim,
+  { record }: Analysis,
+  room: readonly number[],
+): Pick<Verdict, 'conditions'> {
+  if (!dependent.includes(claim.quantity) || outcome === 'not tested') return {}
+  const read = conditioned
+    .flatMap((kind) => record.standing.get(kind) ?? [])
+    .flatMap((entry) => voltsOf(entry) ?? [])
+  const absent = [!claim.volts && 'input volts', claim.room === undefined && 'temperature'].filter(Boolean)
+  if (!absent.length) return {}
+  const at = [
+    read.length
+      ? `${sayRange(Math.min(...read), Math.max(...read))} at the terminals`
+      : 'input volts that were not read',
+    room.length &&
+      `${[...new Set([Math.min(...room), Math.max(...room)])].map((one) => say(one, '')).join(' to ')} °C in the room`,
+  ]
+  return {
+    conditions: `The promise states no ${absent.join(' and no ')}; this was at ${at.filter(Boolean).join(', ')}.`,
+  }
+}
+
+const sayRange = (from: number, to: number): string =>
+  from === to ? say(from, 'V') : `${say(from, '')} to ${say(to, 'V')}`
+
+/** °C of the room in each reading that has it. */
+const roomsOf = ({ record }: Analysis): number[] =>
+  conditioned
+    .flatMap((kind) => record.standing.get(kind) ?? [])
+    .flatMap((entry) =>
+      entry.kind === 'ladder' || entry.kind === 'no load'
+        ? (entry.reading.temperatures ?? []).filter(({ place }) => place === 'room')
+        : [],
+    )
+    .map(({ celsius }) => celsius)
