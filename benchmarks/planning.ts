@@ -63,6 +63,7 @@ function longSchedule(): ScheduleQuestion {
     supply: { bank: { E: 26.4, R: 0.0117 }, path: 0.005, support: 0 },
     charger: 30,
     charge: 1,
+    loaded: [],
     sayTime: String,
   }
 }

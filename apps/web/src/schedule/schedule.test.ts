@@ -161,6 +161,7 @@ describe('the run sheet', () => {
     supply: undefined,
     charger: 0,
     charge: 1,
+    loaded: [],
     sayTime: String,
   })
   const tables = sheetOf({ made, plan: undefined, loads: [], rig })

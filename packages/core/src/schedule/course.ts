@@ -58,6 +58,24 @@ export function after(
   }
 }
 
+/** The state after a time in which no block ran: the unit was off, but where readings say that a load was on. */
+export function afterBetween(
+  question: Energy & Pick<ScheduleQuestion, 'loaded'>,
+  course: Course,
+  from: number,
+  until: number,
+): Course {
+  let [now, at] = [course, from]
+  for (const load of question.loaded) {
+    const [start, end] = [Math.max(at, load.from), Math.min(until, load.to)]
+    if (!(end > start)) continue
+    now = after(question, now, undefined, (start - at) / 1000)
+    now = after(question, now, load.watts, (end - start) / 1000)
+    at = end
+  }
+  return after(question, now, undefined, (until - at) / 1000)
+}
+
 function chargeAfter(question: Energy, charge: number, watts: number | undefined, seconds: number): number {
   if (!(seconds > 0)) return charge
   const { out, spare } = bankCurrent(question, watts)

@@ -58,6 +58,16 @@ const ask = (patch: Partial<Parameters<typeof scheduleQuestion>[1]> = {}) =>
     ...patch,
   })
 
+it('counts the ladder that was typed as loads that were on, each for as long as it was held or a step takes', () => {
+  const { loaded } = ask()
+  expect(loaded.length).toBeGreaterThan(3)
+  loaded.forEach(({ from, to, watts }, i) => {
+    expect(watts).toBeGreaterThan(0)
+    expect(to - from).toBeLessThanOrEqual(1000 * 600)
+    expect(from).toBeGreaterThanOrEqual(loaded[i - 1]?.to ?? -Infinity)
+  })
+})
+
 describe('a schedule from a trial', () => {
   it('waits for an element to settle to 1 %: τ·ln(4 %/1 %)', () => {
     expect(secondsToSettle(oven)).toBeCloseTo(90 * Math.log(4), 9)

@@ -3,6 +3,7 @@ import { sayUses, suitsOutlet, targetSets } from '../plan'
 import { supplyOf } from '../rigs'
 import { readingsOf, type Analysis, type TrialRecord } from '../trials'
 import { usualKinds } from './content'
+import { loadedOf } from './loaded'
 import type { Day, Logged, ScheduleQuestion, Switched } from './question'
 
 /** Within this share of its hot watts an element counts as settled. */
@@ -84,6 +85,7 @@ export function scheduleQuestion(schedule: Schedule, context: ScheduleContext): 
     supply: supplyOf(analysis.supply.known),
     charger: chargerOf(schedule, rig),
     charge: schedule.charge,
+    loaded: loadedOf(analysis.record, schedule),
     sayTime,
   }
 }

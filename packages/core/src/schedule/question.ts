@@ -1,5 +1,6 @@
 import type { Bank, Block, BlockKind, PlacedPart, RunEvent } from '@even-watt/contract'
 import type { Supply } from '../supply'
+import type { Loaded } from './loaded'
 
 /** Hours at the bench, ms since 1970. */
 export interface Day {
@@ -38,6 +39,8 @@ export interface ScheduleQuestion {
   readonly charger: number
   /** State of charge at the start, 0 to 1. */
   readonly charge: number
+  /** When loads were on, in order of time; what lies in a block that was run is that block's. */
+  readonly loaded: readonly Loaded[]
   /** Says a moment as the tester's clock does. */
   readonly sayTime: (moment: number) => string
 }

@@ -46,6 +46,7 @@ const questionOf = (patch: Partial<ScheduleQuestion> = {}): ScheduleQuestion => 
   supply: undefined,
   charger: 30,
   charge: 1,
+  loaded: [],
   sayTime: (moment) => new Date(moment).toISOString().slice(5, 16),
   ...patch,
 })
@@ -192,6 +193,25 @@ describe('rules of a day', () => {
       'no load',
       'rated hold',
     ])
+  })
+
+  it('a rated hold starts cool after loads that no block of the schedule ran, too', () => {
+    const hot = (from: number) => [
+      { from: nine + from * minute, to: nine + (from + 40) * minute, watts: 1000 },
+    ]
+    const before = scheduleOf(questionOf({ blocks: inOrder('rated hold'), loaded: hot(-45) }))
+    expect(kinds(before)).toEqual(['cool-down', 'rated hold'])
+    // Hours ago is cool again, and what is read after now plays no part.
+    for (const from of [-300, 10])
+      expect(kinds(scheduleOf(questionOf({ blocks: inOrder('rated hold'), loaded: hot(from) })))).toEqual(['rated hold']) // prettier-ignore
+    // Typed in while another block had been run: the hold waits, and the bank is emptier.
+    const blocks = inOrder('no load', 'rated hold')
+    const log = [0, 5].map((at, i) => ({ at: nine + at * minute, event: { block: blocks[0]?.id ?? '', action: i ? ('finish' as const) : ('start' as const) } })) // prettier-ignore
+    const after = (loaded: ReturnType<typeof hot>) => scheduleOf(questionOf({ blocks, loaded }), log, nine + 50 * minute) // prettier-ignore
+    expect(kinds(after(hot(10)))).toEqual(['no load', 'cool-down', 'rated hold'])
+    const chargeAt = (plan: Scheduled) => find(plan, 'rated hold')?.pieces[0]?.charge[0] ?? NaN
+    // 40 min of 1100 W from 25.6 V × 150 Ah, 19 %.
+    expect(chargeAt(after([])) - chargeAt(after(hot(10)))).toBeCloseTo((1100 * (40 / 60)) / (25.6 * 150), 2)
   })
 
   it('a run-down starts full and stops at what is usable', () => {

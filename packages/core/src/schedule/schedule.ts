@@ -1,4 +1,5 @@
 import type { Block } from '@even-watt/contract'
+import { afterBetween } from './course'
 import { historyOf, type Begun } from './history'
 import { orderBlocks, surgeFirst } from './order'
 import { percent, surgeAbove } from './parts'
@@ -31,10 +32,12 @@ const unhurried = (question: ScheduleQuestion): ScheduleQuestion => {
  * really happened; what was not moves behind it and behind now.
  */
 export function scheduleOf(
-  question: ScheduleQuestion,
+  asked: ScheduleQuestion,
   log: readonly Logged[] = [],
-  now = question.start,
+  now = asked.start,
 ): Scheduled {
+  // What is read later than now says nothing of it.
+  const question = { ...asked, loaded: asked.loaded.filter(({ from }) => from < now) }
   const { begun, skipped } = historyOf(log, now)
   const touched = new Set(begun.flatMap(({ block, part }) => (part ? [] : [block])))
   const open = question.blocks.filter(({ id }) => !touched.has(id) && !skipped.has(id))
@@ -68,7 +71,10 @@ function laid(
   now: number,
   open: readonly Block[],
 ): Walk {
-  const walk = new Walk(question, question.start, { charge: question.charge, rise: 0 }, skipped)
+  const { start, charge, loaded } = question
+  // The charge is stated for the start; how warm the unit is then follows from what was on before.
+  const { rise } = afterBetween(question, { charge, rise: 0 }, loaded[0]?.from ?? start, start)
+  const walk = new Walk(question, start, { charge, rise }, skipped)
   for (const { block: id, part, state, from, to, worked } of begun) {
     const block = question.blocks.find((one) => one.id === id)
     if (!block) continue

@@ -2,7 +2,7 @@ import type { Block, PlacedPart } from '@even-watt/contract'
 import { sayDuration } from '../figures'
 import { chargedAfter, full, secondsToCharge, taperFrom } from '../supply'
 import { contentOf, isPowered } from './content'
-import { after, drainRate, leastCharge, secondsDownTo, type Course } from './course'
+import { after, afterBetween, drainRate, leastCharge, secondsDownTo, type Course } from './course'
 import { needsOf, percent, rechargeTo, type Need, type Part } from './parts'
 import {
   placedKey,
@@ -98,11 +98,10 @@ export class Walk {
     return 1000 * pieces.reduce((sum, { seconds }) => sum + seconds, 0)
   }
 
-  /** Time that passes with the unit off. */
+  /** Time that passes without a block. */
   rest(until: number): void {
-    const seconds = (until - this.at) / 1000
-    if (!(seconds > 0)) return
-    this.course = after(this.question, this.course, undefined, seconds)
+    if (!(until > this.at)) return
+    this.course = afterBetween(this.question, this.course, this.at, until)
     this.at = until
   }
 
