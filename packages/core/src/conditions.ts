@@ -92,10 +92,10 @@ function unstated(
   { record }: Analysis,
   room: readonly number[],
 ): Pick<Verdict, 'conditions'> {
-  if (!dependent.includes(claim.quantity) || outcome === 'not tested') return {}
-  const read = conditioned
-    .flatMap((kind) => record.standing.get(kind) ?? [])
-    .flatMap((entry) => voltsOf(entry) ?? [])
+  if (!dependent.includes(claim.quantity) || (outcome.startsWith('not ') && !outcome.startsWith('not met')))
+    return {}
+  const kind = claim.quantity === 'idle draw' ? 'no load' : 'ladder'
+  const read = (record.standing.get(kind) ?? []).flatMap((entry) => voltsOf(entry) ?? [])
   const absent = [!claim.volts && 'input volts', claim.room === undefined && 'temperature'].filter(Boolean)
   if (!absent.length) return {}
   const at = [

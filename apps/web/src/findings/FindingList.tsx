@@ -38,6 +38,9 @@ export function FindingList({ state, editable = false }: Props) {
           </div>
           <div>
             <One finding={standing} state={state} editable={editable} />
+            {standing.conditions !== undefined && (
+              <p className="text-quiet max-w-[46rem] text-[0.85rem]">{standing.conditions}</p>
+            )}
             {earlier.map((finding) => (
               <div key={finding.revision} className="text-quiet mt-1.5 border-l-2 border-rule pl-3">
                 <One finding={finding} state={state} editable={editable} />
@@ -69,7 +72,6 @@ function One({ finding, state, editable }: OneProps) {
         )}
       </p>
       <p className="max-w-[46rem]">{finding.sentence}</p>
-      {finding.conditions !== undefined && <p className="text-quiet max-w-[46rem]">{finding.conditions}</p>}
       <Split finding={finding} analyses={state.view.analyses} />
       {editable && finding.outcome === 'not shown' && <SetLimiter finding={finding} />}
     </>

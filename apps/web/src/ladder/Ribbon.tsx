@@ -45,6 +45,7 @@ export function Ribbon({ layout, step, bank, unit, path, chosen, onChoose }: Pro
     left: column('eta_unit').left + 6,
     right: column('P_loss').left + column('P_loss').width - 6,
   }
+  const unitPeel = (unitBox.left + unitBox.right) / 2
   const end = column('eta_system').left + column('eta_system').width
   const losses = [
     {
@@ -59,18 +60,22 @@ export function Ribbon({ layout, step, bank, unit, path, chosen, onChoose }: Pro
       words: path?.joints.words,
       figure: path?.joints.watts,
       x: joints + 6,
+      until: unitPeel - 8,
       bottom: middle + band.B / 2,
     },
     {
       key: 'unit',
       words: `unit${fanWords(step)}`,
       figure: step?.P_loss,
-      x: (unitBox.left + unitBox.right) / 2,
+      x: unitPeel,
       bottom: top + full + 6,
     },
   ].filter((loss) => (watts(loss.figure) ?? 0) > 0)
   const widest = Math.max(...losses.map((loss) => watts(loss.figure) ?? 0), 1e-9)
   const times = Math.max(1, Math.min(8, Math.floor((26 * most) / (widest * full))))
+
+  const beside = ({ x, figure }: (typeof losses)[number]) =>
+    x + 8 + Math.min(26, ((watts(figure) ?? 0) / most) * full * times)
 
   return (
     <div className="relative" style={{ width: layout.width, height }} data-testid="ribbon">
@@ -164,9 +169,11 @@ export function Ribbon({ layout, step, bank, unit, path, chosen, onChoose }: Pro
         <button
           key={loss.key}
           type="button"
-          className="text-plum absolute text-left leading-tight whitespace-nowrap hover:underline"
+          className="text-plum absolute truncate text-left leading-tight hover:underline"
+          title={loss.words}
           style={{
-            left: loss.x + 8 + Math.min(26, ((watts(loss.figure) ?? 0) / most) * full * times),
+            left: beside(loss),
+            maxWidth: loss.until === undefined ? undefined : loss.until - beside(loss),
             top: top + full + 14 + (i === 0 ? 16 : 0),
           }}
           onClick={() => loss.figure && isFigure(loss.figure) && show(loss.figure)}

@@ -142,7 +142,7 @@ describe('what the path took', () => {
   it('names the joint that takes most of it', () => {
     const entries = [ladderEntry({ V_A: 25.7, V_B: 24.9, I: 60, P_C: 1391 }), survey(whole)]
     const { joints, watts } = lossesOf(entries)
-    expect(joints.words).toBe('joints, most in the negative lug')
+    expect(joints.words).toBe('joints (negative lug)')
     // 0.8 V at 60 A, less 72.4 mV at 50 A in either lead and 15 mV in the fuse.
     expect(watts[1]).toBeCloseTo(48 - 60 ** 2 * ((2 * 0.0724 + 0.015) / 50), 6)
   })

@@ -31,7 +31,7 @@ export function pathLosses(
   return {
     leads: { words: ['leads', ...devices.map(({ name }) => name)].join(', '), watts: leads },
     joints: {
-      words: blamed.length ? `joints, most in the ${names(blamed)}` : 'joints',
+      words: blamed.length ? `joints (${names(blamed)})` : 'joints',
       watts: whenKnown([step.P_path, leads], ([path, taken]) =>
         derive('P_joints', 'W', 'P_path − P_leads', [path, taken], subtract(path.x, taken.x)),
       ),
