@@ -63,6 +63,7 @@ const ranks = {
     'units',
     'findings',
     'rigs',
+    'begin',
     'supply',
     'safety',
     'plan',
@@ -78,6 +79,7 @@ const ranks = {
   'apps/server/src': [
     'database',
     'http',
+    'settings',
     'documents',
     'units',
     'meters',

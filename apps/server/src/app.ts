@@ -15,6 +15,7 @@ import { answerProblems, notFound } from './http/problem'
 import { loadRoutes } from './loads/routes'
 import { meterRoutes } from './meters/routes'
 import { rigRoutes } from './rigs/routes'
+import { settingsRoutes } from './settings/routes'
 import { trialRoutes } from './trials/routes'
 import { unitRoutes } from './units/routes'
 
@@ -62,6 +63,7 @@ export function createApp({ pool, feed, log, web, demo, backup }: AppOptions): E
   app.use('/api/meters', meterRoutes(pool))
   app.use('/api/rigs', rigRoutes(pool))
   app.use('/api/loads', loadRoutes(pool))
+  app.use('/api/settings', settingsRoutes(pool))
   app.use('/api/blobs', fileRoutes(pool))
   app.use('/api/trials', trialRoutes(pool, feed))
   app.post('/api/demo', async (_request, response) => {

@@ -12,6 +12,7 @@ import { Shell } from './ui/Shell'
 
 const page = (load: () => Promise<ComponentType>) => lazy(async () => ({ default: await load() }))
 
+const BeginPage = page(async () => (await import('./begin/BeginPage')).BeginPage)
 const NewTrialPage = page(async () => (await import('./trials/NewTrialPage')).NewTrialPage)
 const ImportPage = page(async () => (await import('./trials/ImportPage')).ImportPage)
 const UnitsPage = page(async () => (await import('./units/UnitsPage')).UnitsPage)
@@ -114,6 +115,7 @@ export const router = createBrowserRouter([
       { path: '/import', element: wait(<ImportPage />) },
       { path: '/backup', element: wait(<BackupPage />) },
       { path: '/set-aside', element: wait(<SetAsidePage />) },
+      { path: '/begin', element: wait(<BeginPage />) },
       { path: '/trials/new', element: wait(<NewTrialPage />) },
       {
         path: '/trials/:id',

@@ -41,6 +41,8 @@ export const Meter = z.object({
   /** Readings a second. */
   updateRate: z.optional(positive('Update rate', 1e7)),
   needsZeroing: z.boolean(),
+  /** Its specification is what is typical of its kind, taken wide, not its own manual's. */
+  typical: z.optional(z.boolean()),
   note: text('Note'),
   ranges: z
     .array(MeterRange)

@@ -75,7 +75,7 @@ describe('what is refused of them, and how', () => {
     ['a take-off beyond the batteries', Bank, { ...bank, join: { ...oneString, positiveAt: 3 } }, 'Take-off: it names a battery that is not there.'],
     ['negative ohms', Battery, { ...battery, resistance: -0.01 }, 'Internal resistance, Ω: must be above 0; up to 10 is accepted'],
     ['no ohms at all', Battery, { ...battery, resistance: 0 }, 'Internal resistance, Ω: must be above 0; up to 10 is accepted'],
-    ['an unknown chemistry', Battery, { ...battery, chemistry: 'magic' }, 'Chemistry: one of lithium iron phosphate, other lithium, AGM, gel, flooded lead-acid.'],
+    ['an unknown chemistry', Battery, { ...battery, chemistry: 'magic' }, 'Chemistry: one of lithium iron phosphate, other lithium, AGM, gel, flooded lead-acid, not known.'],
     ['a fuse without rating', PathElement, { id, name: 'fuse', kind: 'fuse' }, 'Rating, A: a number above 0 and up to 100000'],
     ['a cable without conductor', PathElement, { ...cable, conductors: [] }, 'Cable: at least one conductor.'],
     ['an insulation that is none', PathElement, { ...cable, insulation: 10 }, 'Insulation, °C: a number from 40 to 300.'],

@@ -79,6 +79,8 @@ export const Rig = z.object({
   support: z.optional(Support),
   positive: Side,
   negative: Side,
+  /** Cables are there whose size or length nobody knows: nothing is then expected of the path. */
+  leads: z.optional(z.literal('not known')),
   /** Expected Ω of joints and devices, where the tester's differ from the usual ones. */
   typical: z.optional(z.partialRecord(z.enum(kinds), positive('Usual resistance, Ω', 1))),
   /** °C around the cables. */

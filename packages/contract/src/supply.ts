@@ -7,6 +7,7 @@ export const chemistries = [
   'AGM',
   'gel',
   'flooded lead-acid',
+  'not known',
 ] as const
 export const Chemistry = oneOf('Chemistry', chemistries)
 export type Chemistry = z.infer<typeof Chemistry>
@@ -16,7 +17,8 @@ export const Battery = z.object({
   name: words('Battery', 60),
   chemistry: Chemistry,
   nominal: positive('Nominal volts', 1000),
-  capacity: positive('Capacity, Ah', 1e5),
+  /** Absent: not known, so that neither energy nor state of charge can be followed. */
+  capacity: z.optional(positive('Capacity, Ah', 1e5)),
   /** Hours of discharge that the capacity is stated for; absent: 20 of lead-acid. */
   rateHours: z.optional(positive('Capacity stated for, h', 200)),
   /** Peukert's exponent of a lead-acid battery; absent: usual for its kind. */

@@ -8,6 +8,7 @@ import type {
   NewTrial,
   Problem,
   Rig,
+  Settings,
   StoredLoad,
   StoredMeter,
   StoredRig,
@@ -66,7 +67,7 @@ const base = fetchBaseQuery({
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: base,
-  tagTypes: ['unit', 'meter', 'rig', 'load', 'trials', 'trial', 'entries'],
+  tagTypes: ['unit', 'meter', 'rig', 'load', 'trials', 'trial', 'entries', 'settings'],
   refetchOnReconnect: true,
   refetchOnFocus: true,
   endpoints: (build) => ({
@@ -109,6 +110,11 @@ export const api = createApi({
     deleteLoad: build.mutation<null, Deletion>({
       query: ({ id, editedFrom }) => ({ url: `/loads/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
       invalidatesTags: ['load'],
+    }),
+    settings: build.query<Settings | null, void>({ query: () => '/settings', providesTags: ['settings'] }),
+    saveSettings: build.mutation<Settings, Settings>({
+      query: (body) => ({ url: '/settings', method: 'PUT', body }),
+      invalidatesTags: ['settings'],
     }),
     trials: build.query<TrialPage, TrialsWanted>({
       query: (wanted) => ({ url: '/trials', params: { ...wanted } }),

@@ -23,6 +23,9 @@ export function BenchPage() {
           <Link className="action" to="/import">
             Import a trial
           </Link>
+          <Link className="action" to="/begin">
+            Begin in a minute
+          </Link>
           <Link className="action action-main" to="/trials/new">
             Start a trial
           </Link>

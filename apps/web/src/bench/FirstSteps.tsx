@@ -17,7 +17,13 @@ export function FirstSteps() {
   ] as const
   return (
     <div className="max-w-2xl">
-      <p className="mb-3">Nothing is on the bench yet. In this order:</p>
+      <p className="mb-4">
+        Nothing is on the bench yet.{' '}
+        <Link className="action action-main" to="/begin">
+          Begin in a minute
+        </Link>{' '}
+        with a line each for unit, rig and meters, or in full, in this order:
+      </p>
       <ol className="list-decimal pl-5">
         {steps.map(([to, words, more]) => (
           <li key={to} className="py-1">

@@ -2,6 +2,7 @@ import type { StoredRig } from '@even-watt/contract'
 import {
   conductorResistance,
   describeBank,
+  describeBattery,
   describeElement,
   expectedResistance,
   placed,
@@ -29,7 +30,7 @@ export function RigFacts({
       .map((battery): [string, string] => [
         battery.name,
         [
-          `${battery.nominal} V ${battery.capacity} Ah ${battery.chemistry}`,
+          describeBattery(battery),
           battery.rest !== undefined && `rests at ${battery.rest} V`,
           battery.resistance === undefined
             ? 'resistance not known'
@@ -46,6 +47,7 @@ export function RigFacts({
       support &&
         `${support.name}, ${support.kind}, ${support.current} A${support.ownUse ? ` less ${support.ownUse} A of its own` : ''}`,
     ],
+    ['leads', rig.leads === 'not known' ? 'as they came, size and length not known' : undefined],
     ...placed(rig).map(({ side, element }): [string, string] => [
       `${side === 'positive' ? '+' : '−'} ${element.name}`,
       `${describeElement(element)}: ${(expectedResistance(element, rig.typical).value * 1000).toPrecision(3)} mΩ expected${

@@ -119,10 +119,14 @@ function pointsOf(
 
 const hoursOf = (instant: string): number => Date.parse(instant) / 3_600_000
 
+const notDescribed: Derived = {
+  missing: 'The leads are not described, so a survey of the other parts is not the whole path.',
+}
 const notSurveyed: Derived = { missing: 'No drop survey on this rig.' }
 
 function pathOf(survey: SurveyFigures, record: RevisionRecord): Derived {
   const { revision } = record
+  if (revision.rig.leads === 'not known') return notDescribed
   const measured: Figure[] = []
   const rest = placed(revision.rig).flatMap(({ element }) => {
     const line = survey.lines.find((candidate) => candidate.element.id === element.id)

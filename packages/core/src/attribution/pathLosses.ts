@@ -29,9 +29,17 @@ export function pathLosses(
   const leads = sumOfParts(parts.filter(({ kind }) => kind !== 'joints'))
   const names = (of: readonly LostPart[]) => of.map(({ name }) => name).join(' and ')
   return {
-    leads: { words: ['leads', ...devices.map(({ name }) => name)].join(', '), watts: leads },
+    leads: {
+      words: [...(rig.leads === 'not known' ? [] : ['leads']), ...devices.map(({ name }) => name)].join(', '),
+      watts: leads,
+    },
     joints: {
-      words: blamed.length ? `joints (${names(blamed)})` : 'joints',
+      words:
+        rig.leads === 'not known'
+          ? 'leads and joints'
+          : blamed.length
+            ? `joints (${names(blamed)})`
+            : 'joints',
       watts: whenKnown([step.P_path, leads], ([path, taken]) =>
         derive('P_joints', 'W', 'P_path − P_leads', [path, taken], subtract(path.x, taken.x)),
       ),

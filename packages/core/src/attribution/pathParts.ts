@@ -61,7 +61,9 @@ export function pathParts(step: StepFigures, evidence: SupplyEvidence, rig: Rig)
   if (leads.length) take('leads', 'leads', sumOf(leads), [], 'R computed at 20 °C')
   if (devices.length) take('devices', deviceWords(rig, surveyed), sumOf(devices), [], 'R usual')
   const everySurveyed = placed(rig).every(({ element }) => surveyed.has(element.id))
-  if (!everySurveyed) {
+  // Nothing is expected of leads that nobody described: they stand together with the joints.
+  const unknown = rig.leads === 'not known'
+  if (!everySurveyed || unknown) {
     const watts = derive('P of joints', 'W', '(drop − leads − devices)·I', [rest, I], multiply(rest.x, I.x))
     if (isFigure(watts) && rest.x.value > 0) {
       const excess = derive(
@@ -71,8 +73,9 @@ export function pathParts(step: StepFigures, evidence: SupplyEvidence, rig: Rig)
         [watts],
         subtract(watts.x, multiply(multiply(sumOf(joints), I.x), I.x)),
       )
-      const clear = isFigure(excess) && excess.x.value > Math.max(3, expanded(excess.x))
-      parts.push({ kind: 'joints', name: 'joints', volts: rest, watts, ...(clear ? { excess } : {}) })
+      const clear = !unknown && isFigure(excess) && excess.x.value > Math.max(3, expanded(excess.x))
+      const name = unknown ? 'leads and joints' : 'joints'
+      parts.push({ kind: 'joints', name, volts: rest, watts, ...(clear ? { excess } : {}) })
     }
   }
   return parts

@@ -1,6 +1,6 @@
 import { say } from '../figures'
 import type { Notice, Oddity } from '../oddities'
-import { bankCapacity, bankNominal, restVoltage } from '../supply'
+import { bankCapacity, bankNominal, restOf } from '../supply'
 
 /** Shares within which two energies are the same figure. */
 const sameEnergy = 0.01
@@ -9,7 +9,8 @@ const sameEnergy = 0.01
 export const noticeRestEnergy: Notice = ({ analysis, unit }) => {
   const { rig, number } = analysis.record.revision
   const capacity = bankCapacity(rig.bank)
-  const rest = (rig.bank.strings[0] ?? []).reduce((sum, battery) => sum + restVoltage(battery), 0)
+  const rest = restOf(rig.bank.strings[0] ?? [])
+  if (capacity === undefined || rest === undefined) return []
   const near = (claimed: number, volts: number) => Math.abs(claimed - capacity * volts) < sameEnergy * claimed
   return unit.claims.flatMap((claim): Oddity[] => {
     if (claim.quantity !== 'energy' || claim.unit !== 'Wh') return []

@@ -14,7 +14,7 @@ import {
   valuesOf,
 } from '../../test/makers'
 import { oneSided, rippleBoundSine, rippleBoundStepped, rippleOverstatement } from '../conductors'
-import { isFigure, type Derived } from '../figures'
+import { decides, isFigure, type Derived } from '../figures'
 import { expanded, standard, uncertain } from '../meters'
 import { idleCost, usableEnergy, weakIdle } from '../noLoad'
 import { viewTrial } from '../view'
@@ -63,10 +63,22 @@ describe('a step', () => {
   })
 
   it('derives what exists with one voltage only, and says why the rest is missing', () => {
+    const entries = [ladderEntry({ V_A: 25.92, I: 41.3, P_C: 964 })]
+    const undescribed = stepOf(entries, revisionOf({ rig: rigOf({ leads: 'not known' }) }))
+    expect(isFigure(undescribed.eta_system)).toBe(true)
+    const missing = 'V_B was not read, and nothing is known of the leads. Read it at the terminals.'
+    expect(undescribed.eta_unit).toEqual({ missing })
+    expect(undescribed.P_path).toEqual({ missing })
+  })
+
+  it('estimates the terminals from the posts by what is expected of the leads, which decides nothing', () => {
     const step = stepOf([ladderEntry({ V_A: 25.92, I: 41.3, P_C: 964 })])
-    expect(isFigure(step.eta_system)).toBe(true)
-    expect(step.eta_unit).toEqual({ missing: 'V_B was not read.' })
-    expect(step.P_path).toEqual({ missing: 'V_B was not read.' })
+    // 2.897 mΩ of leads, 0.3 of a fuse and 0.1 of a lug, at 41.3 A.
+    expect(number(step.read.V_B)).toBeCloseTo(25.92 - 3.297e-3 * 41.3, 3)
+    expect([step.read.V_B, step.eta_unit, step.P_path].map(decides)).toEqual([false, false, false])
+    expect(decides(step.eta_system)).toBe(true)
+    const read = stepOf([ladderEntry({ V_A: 25.92, V_B: 25.61, I: 41.3, P_C: 964 })])
+    expect(decides(read.read.V_B)).toBe(true)
   })
 
   it('takes V_C·I_C for watts with elements and filaments only', () => {
@@ -178,7 +190,7 @@ describe('idle draw', () => {
     const cost = idleCost(uncertain(10.4, 's', 0.05), bank)
     expect(usableEnergy(bank)).toBeCloseTo(3456, 9)
     expect(cost.perDay.value).toBeCloseTo(249.6, 9)
-    expect(cost.perNight.value).toBeCloseTo(124.8 / 3456, 12)
+    expect((cost.perNight ?? cost.perDay).value).toBeCloseTo(124.8 / 3456, 12)
     expect(cost.daysUntilFlat?.value).toBeCloseTo(3456 / 249.6, 9)
     expect(standard(cost.daysUntilFlat ?? cost.perDay)).toBeCloseTo((3456 / 249.6) * (0.05 / 10.4), 9)
   })

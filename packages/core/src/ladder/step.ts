@@ -19,6 +19,7 @@ import {
 import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
 import { nominalAt } from '../units'
 import { isCarried, type Step } from './steps'
+import { terminalsOf } from './terminals'
 
 /** Every figure of one step (docs/method/ladder.md), each either known or missing with a reason. */
 export interface StepFigures {
@@ -73,6 +74,7 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
 
   const P_C = outputPower(read, kind, unit, where)
   const S = apparentPower(read, P_C, kind)
+  read.V_B = terminalsOf(read, rig, context.scope)
   const metered = read.I
   if (!isFigure(metered)) read.I = assumedCurrent(metered, P_C, read.V_B, context.revision, where)
   const ripple = rippleOf(read, rig.bank, unit, context.scope)

@@ -9,12 +9,13 @@ import { readingsOf } from '../trials'
  * Volts per nominal volt, barely loaded, below which a bank surely holds less than surge tests want. A lithium bank's
  * voltage hardly tells between 30 and 90 %, so only what is clearly too low is.
  */
-const surelyLow: Record<Chemistry, number> = {
+const surelyLow: Record<Chemistry, number | undefined> = {
   'lithium iron phosphate': 13 / 12.8,
   'other lithium': 1,
   AGM: 12.4 / 12,
   gel: 12.4 / 12,
   'flooded lead-acid': 12.3 / 12,
+  'not known': undefined,
 }
 
 /** 15: the bank too low for this test. */
@@ -22,7 +23,8 @@ export const noticeBankLow: Notice = ({ analysis }) => {
   const { rig, number } = analysis.record.revision
   const nominal = bankNominal(rig.bank)
   const [first] = rig.bank.strings.flat()
-  const least = first && surelyLow[first.chemistry] * nominal
+  const low = first && surelyLow[first.chemistry]
+  const least = low === undefined ? undefined : low * nominal
   return readingsOf(analysis.record, 'motors').flatMap(({ id, reading }): Oddity[] => {
     if (least === undefined || reading.bankBefore === undefined || reading.bankBefore >= least) return []
     // Under a base load the bank stands lower than its charge.

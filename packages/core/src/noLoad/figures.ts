@@ -1,18 +1,19 @@
 import type { Quantity, Revision, Value } from '@even-watt/contract'
 import { rangeOf, readFigures, type Gate, type Spreads } from '../evidence'
-import { derive, isFigure, whenKnown, type Derived, type Figure, type Refusal } from '../figures'
+import { derive, isFigure, type Derived, type Figure, type Refusal } from '../figures'
 import { nominalAt } from '../units'
-import { expanded, multiply } from '../meters'
+import { expanded } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'
 import { idleCost, usableEnergy, weakIdle } from './idle'
+import { idlePower } from './idlePower'
 
 /** Figures of the unit with its output on and nothing connected (docs/method/no-load.md). */
 export interface NoLoadFigures {
   readonly read: Readonly<Record<Quantity, Derived>>
   /** Output volts on the label, or half of them where one leg was read. */
   readonly nominal: number
-  /** Idle current, and idle power V_B·I. */
+  /** Idle current, and idle power at the terminals. */
   readonly I_idle: Derived
   readonly P_idle: Derived
   readonly perDay: Derived
@@ -62,9 +63,7 @@ function deriveNoLoad(
   const read = readFigures(readings, { revision, gate }, spreads, where)
   const loaded = outletLoads(read).length ? { refused: somethingConnected } : {}
   const I_idle: Derived = isFigure(read.I) ? { ...read.I, symbol: 'I_idle', ...loaded } : read.I
-  const P_idle = whenKnown([read.V_B, I_idle], ([v, i]) =>
-    derive('P_idle', 'W', 'V_B·I', [v, i], multiply(v.x, i.x)),
-  )
+  const P_idle = idlePower(read, I_idle, scopeOf(record))
   return {
     read,
     nominal: nominalAt(revision.unit, read.V_C),
@@ -93,10 +92,14 @@ function costs(
 ): Pick<NoLoadFigures, 'perDay' | 'perNight' | 'daysUntilFlat'> {
   if (!isFigure(P_idle)) return { perDay: P_idle, perNight: P_idle, daysUntilFlat: P_idle }
   const cost = idleCost(P_idle.x, rig.bank)
-  const usable = usableEnergy(rig.bank)
-  const usableWords = `usable bank ${usable.toFixed(0)} Wh`
+  const perDay = derive('energy per day', 'Wh', 'P_idle · 24 h', [P_idle], cost.perDay)
+  if (!cost.perNight) {
+    const missing = { missing: 'The capacity of the bank is not known.' }
+    return { perDay, perNight: missing, daysUntilFlat: missing }
+  }
+  const usableWords = `usable bank ${(usableEnergy(rig.bank) ?? 0).toFixed(0)} Wh`
   return {
-    perDay: derive('energy per day', 'Wh', 'P_idle · 24 h', [P_idle], cost.perDay),
+    perDay,
     perNight: derive(
       'share of the bank per night',
       '%',

@@ -2,16 +2,18 @@ import type { Bank, MeterRange } from '@even-watt/contract'
 import { scale, type Uncertain } from '../meters'
 import { bankCapacity, bankNominal } from '../supply'
 
-/** Usable energy of a bank, Wh: nominal volts × Ah × usable share. */
-export const usableEnergy = (bank: Bank): number =>
-  bankNominal(bank) * bankCapacity(bank) * (bank.usableShare ?? 1)
+/** Usable energy of a bank, Wh: nominal volts × Ah × usable share; undefined while its capacity is not known. */
+export function usableEnergy(bank: Bank): number | undefined {
+  const capacity = bankCapacity(bank)
+  return capacity === undefined ? undefined : bankNominal(bank) * capacity * (bank.usableShare ?? 1)
+}
 
 /** What an idle draw costs its owner. */
 export interface IdleCost {
   readonly perDay: Uncertain
-  /** Share of the usable bank in a 12 h night, a fraction. */
-  readonly perNight: Uncertain
-  /** Days until the usable bank is empty; absent where the draw is 0 or less. */
+  /** Share of the usable bank in a 12 h night, a fraction; absent where its energy is not known. */
+  readonly perNight?: Uncertain
+  /** Days until the usable bank is empty; absent also where the draw is 0 or less. */
   readonly daysUntilFlat?: Uncertain
 }
 
@@ -19,6 +21,7 @@ export interface IdleCost {
 export function idleCost(idle: Uncertain, bank: Bank): IdleCost {
   const usable = usableEnergy(bank)
   const perDay = scale(idle, 24)
+  if (usable === undefined) return { perDay }
   const perNight = scale(idle, 12 / usable)
   if (idle.value <= 0) return { perDay, perNight }
   const days = usable / (24 * idle.value)

@@ -44,7 +44,7 @@ function withBattery(bank: Rig['bank'], added: Extract<RigChange, { kind: 'batte
     name: added.name,
     chemistry: like.chemistry,
     nominal,
-    capacity: like.capacity,
+    ...(like.capacity === undefined ? {} : { capacity: like.capacity }),
     rest: added.rest,
     resistance: added.resistance,
     open: false,

@@ -85,7 +85,9 @@ function bankRemarks({ bank }: Rig): RigRemark[] {
       sentence: `Rest volts differ by ${(spread.spread * 1000).toFixed(0)} mV in parallel; ${(spread.allowed * 1000).toFixed(0)} mV is the most for ${bankNominal(bank)} V.${flows} Bring them to the same voltage before joining.`,
     })
   }
-  const chemistries = new Set(bank.strings.flat().map(({ chemistry }) => chemistry))
+  const chemistries = new Set(
+    bank.strings.flat().flatMap(({ chemistry }) => (chemistry === 'not known' ? [] : [chemistry])),
+  )
   if (chemistries.size > 1) {
     remarks.push({
       at: 'bank',

@@ -1,7 +1,7 @@
 import type { Rig } from '@even-watt/contract'
 import { estimated, isFigure, type Derived } from '../figures'
 import { exact, methodSource, rectangular, uncertain } from '../meters'
-import { bankSource, statedSpread, unknownResistances, type Supply } from '../supply'
+import { bankSource, statedSpread, unknownResistances, unknownRests, type Supply } from '../supply'
 import { expectedTotal, placed } from './elements'
 
 /** What is known of a supply, each with where it was come by. */
@@ -19,10 +19,12 @@ export const supportCurrent = (rig: Pick<Rig, 'support'>): number =>
 /** What a rig promises before anything was measured on it: rest volts, stated and usual resistances. */
 export function promisedSupply(rig: Rig, scope = ''): KnownSupply {
   const source = bankSource(rig.bank)
-  const unknown = unknownResistances(rig.bank)
+  const [unknown, rests] = [unknownResistances(rig.bank), unknownRests(rig.bank)]
   const why = unknown.length
     ? `The resistance of ${unknown.join(', ')} is not known: a short load test tells.`
-    : 'No closed way leads through the bank.'
+    : rests.length
+      ? `The kind of ${rests.join(', ')} is not known: read its volts at rest.`
+      : 'No closed way leads through the bank.'
   const R_path = expectedTotal(
     placed(rig).map(({ element }) => element),
     rig.typical,
@@ -48,7 +50,10 @@ export function promisedSupply(rig: Rig, scope = ''): KnownSupply {
           'stated resistances of the batteries and links',
         )
       : { missing: why },
-    R_path: estimated('R_path', 'mΩ', R_path, 'sum of what is expected of each element, 20 °C'),
+    R_path:
+      rig.leads === 'not known'
+        ? { missing: 'The leads are not described: volts at both ends and the current tell.' }
+        : estimated('R_path', 'mΩ', R_path, 'sum of what is expected of each element, 20 °C'),
     support: supportCurrent(rig),
   }
 }

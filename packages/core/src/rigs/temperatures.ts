@@ -2,7 +2,7 @@ import type { Rig, Temperature } from '@even-watt/contract'
 import { placed } from './elements'
 
 /** °C of a hot room, to which a rise is carried over. */
-export const hotRoom = 40
+const hotRoom = 40
 
 /** A temperature of a reading, and what its rise over the room means. */
 export interface Warmth {

@@ -30,10 +30,14 @@ function bankCurrent(
   return { out: point.I_bank, spare: Math.max(0, supply.support - point.I_support) }
 }
 
-/** Share of charge lost per s at output watts; negative while a support source charges the bank. */
+/**
+ * Share of charge lost per s at output watts; negative while a support source charges the bank. 0 while the capacity of the
+ * bank is not known: its charge is then not followed.
+ */
 export function drainRate(question: Energy, watts: number | undefined, charge: number): number {
   const { out, spare } = bankCurrent(question, watts)
   const Ah = bankDeliverable(question.bank, out)
+  if (Ah === undefined) return 0
   if (out > 0) return Ah > 0 ? out / (Ah * 3600) : Infinity
   return -chargeRate(question.bank, spare, charge)
 }

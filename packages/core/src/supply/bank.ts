@@ -3,7 +3,7 @@ import { solveNetwork, type Branch, type Network } from './network'
 import { sourceBetween, type Source } from './thevenin'
 
 /** Rest volts of a charged battery per nominal volt, where none were measured. */
-const restPerNominal: Record<Chemistry, number> = {
+const restPerNominal: Record<Exclude<Chemistry, 'not known'>, number> = {
   'lithium iron phosphate': 13.2 / 12.8,
   'other lithium': 1.1,
   AGM: 12.7 / 12,
@@ -13,17 +13,39 @@ const restPerNominal: Record<Chemistry, number> = {
 
 export const isLithium = (chemistry: Chemistry) => chemistry.includes('lithium')
 
-export const restVoltage = (battery: Battery): number =>
-  battery.rest ?? battery.nominal * restPerNominal[battery.chemistry]
+/** V at rest, as read or as usual for its kind; undefined where neither is known. */
+export const restVoltage = ({ rest, nominal, chemistry }: Battery): number | undefined =>
+  rest ?? (chemistry === 'not known' ? undefined : nominal * restPerNominal[chemistry])
+
+/** V at rest of batteries in series. */
+export const restOf = (string: readonly Battery[]): number | undefined => sumKnown(string.map(restVoltage))
+
+const sumKnown = (numbers: readonly (number | undefined)[]): number | undefined =>
+  numbers.reduce((total, x) => (total === undefined || x === undefined ? undefined : total + x), 0)
 
 const sum = (numbers: readonly number[]) => numbers.reduce((total, x) => total + x, 0)
 
 /** Nominal volts of the bank: of its first string. */
 export const bankNominal = (bank: Bank): number => sum((bank.strings[0] ?? []).map(({ nominal }) => nominal))
 
-/** Ah at the bank's voltage: the smallest battery of each string, strings added. */
-export const bankCapacity = (bank: Bank): number =>
-  sum(bank.strings.map((string) => Math.min(...string.map(({ capacity }) => capacity))))
+/** Ah at the bank's voltage: the smallest battery of each string, strings added; undefined while one is not known. */
+export const bankCapacity = (bank: Bank): number | undefined => sumKnown(bank.strings.map(stringCapacity))
+
+/** Ah of batteries in series: of the smallest. */
+export const stringCapacity = (string: readonly Battery[]): number | undefined => {
+  const known = string.flatMap(({ capacity }) => capacity ?? [])
+  return known.length === string.length ? Math.min(...known) : undefined
+}
+
+/** "12.8 V 150 Ah lithium iron phosphate", "12 V battery". */
+export const describeBattery = ({ nominal, capacity, chemistry }: Battery): string =>
+  [
+    `${nominal} V`,
+    capacity !== undefined && `${capacity} Ah`,
+    chemistry === 'not known' ? 'battery' : chemistry,
+  ]
+    .filter(Boolean)
+    .join(' ')
 
 /** "L24: 2 × 12.8 V 150 Ah lithium iron phosphate in series". */
 export function describeBank(bank: Bank): string {
@@ -35,7 +57,7 @@ export function describeBank(bank: Bank): string {
     ({ nominal, capacity, chemistry }) =>
       nominal === first.nominal && capacity === first.capacity && chemistry === first.chemistry,
   )
-  const one = `${first.nominal} V ${first.capacity} Ah ${first.chemistry}`
+  const one = describeBattery(first)
   const how = [
     string.length > 1 && `${string.length} in series`,
     bank.strings.length > 1 && `${bank.strings.length} in parallel`,
@@ -43,6 +65,13 @@ export function describeBank(bank: Bank): string {
   const what = alike ? one : all.map(({ name }) => name).join(', ')
   return `${bank.name}: ${how.length ? `${what}, ${how.join(', ')}` : what}`
 }
+
+/** Batteries of which not even the kind is known, so that their rest volts are not. */
+export const unknownRests = (bank: Bank): string[] =>
+  bank.strings
+    .flat()
+    .filter((battery) => restVoltage(battery) === undefined)
+    .map(({ name }) => name)
 
 /** Batteries whose resistance is not known, so that nothing can be said of the bank's. */
 export const unknownResistances = (bank: Bank): string[] =>
@@ -69,10 +98,11 @@ function bankNetwork({ strings, join }: Bank): BankNetwork | undefined {
   for (const [i, string] of strings.entries()) {
     const open = string.some((battery) => battery.open)
     const R = sum(string.map((battery) => battery.resistance ?? (battery.open ? 1 : NaN)))
-    if (Number.isNaN(R)) return undefined
+    const emf = restOf(string)
+    if (Number.isNaN(R) || emf === undefined) return undefined
     const lead = join.kind === 'busbars' ? (join.leads[i] ?? 0) : 0
     const [to, from] = join.kind === 'busbars' ? [1, 0] : [i, n + i]
-    branches.push({ from, to, emf: sum(string.map(restVoltage)), resistance: R + lead, open })
+    branches.push({ from, to, emf, resistance: R + lead, open })
   }
   const indices = branches.map((_, i) => i)
   if (join.kind === 'busbars')
@@ -128,7 +158,8 @@ export interface RestSpread {
 export function restSpread(bank: Bank): RestSpread | undefined {
   const strings = bank.strings.filter((string) => string.every(({ open }) => !open))
   if (strings.length < 2) return undefined
-  const rests = strings.map((string) => sum(string.map(restVoltage)))
+  const rests = strings.flatMap((string) => restOf(string) ?? [])
+  if (rests.length < strings.length) return undefined
   const spread = Math.max(...rests) - Math.min(...rests)
   const allowed = (spreadPer12 * bankNominal(bank)) / 12
   if (spread <= allowed) return undefined

@@ -1,13 +1,15 @@
 import type { Bank, Battery, Chemistry } from '@even-watt/contract'
-import { isLithium } from './bank'
+import { isLithium, stringCapacity } from './bank'
 
 /** Peukert exponents usual for their kind, where none is stated. */
+/** Of a battery whose kind is not known the worst is taken. */
 const usualPeukert: Record<Chemistry, number> = {
   'lithium iron phosphate': 1,
   'other lithium': 1,
   AGM: 1.12,
   gel: 1.15,
   'flooded lead-acid': 1.2,
+  'not known': 1.2,
 }
 
 const usualHours = 20
@@ -20,26 +22,29 @@ export function peukertHours(C: number, H: number, k: number, I: number): number
 
 /**
  * Ah that a battery gives at a steady current, A: by Peukert for lead-acid, by its maker's derating for lithium. At no
- * current it gives all it is stated for.
+ * current it gives all it is stated for. Undefined while its capacity is not known.
  */
-export function deliverable(battery: Battery, I: number): number {
-  if (isLithium(battery.chemistry)) return battery.capacity * (battery.derating ?? 1)
-  if (!(I > 0)) return battery.capacity
-  const k = battery.peukert ?? usualPeukert[battery.chemistry]
-  return I * peukertHours(battery.capacity, battery.rateHours ?? usualHours, k, I)
+export function deliverable(battery: Battery, I: number): number | undefined {
+  const { capacity, chemistry } = battery
+  if (capacity === undefined) return undefined
+  if (isLithium(chemistry)) return capacity * (battery.derating ?? 1)
+  if (!(I > 0)) return capacity
+  const k = battery.peukert ?? usualPeukert[chemistry]
+  return I * peukertHours(capacity, battery.rateHours ?? usualHours, k, I)
 }
 
 /**
  * Ah that a bank gives at a steady current at its take-off, A. Each string carries its share by size; in a string the
- * weakest battery ends it. Batteries that are cut off give nothing.
+ * weakest battery ends it. Batteries that are cut off give nothing. Undefined while a capacity is not known.
  */
-export function bankDeliverable(bank: Bank, I: number): number {
+export function bankDeliverable(bank: Bank, I: number): number | undefined {
   const strings = bank.strings.filter((string) => string.every(({ open }) => !open))
-  const size = (string: readonly Battery[]) => Math.min(...string.map(({ capacity }) => capacity))
-  const all = strings.reduce((sum, string) => sum + size(string), 0)
-  return strings.reduce((sum, string) => {
-    const share = (I * size(string)) / all
-    return sum + Math.min(...string.map((battery) => deliverable(battery, share)))
+  const sizes = strings.flatMap((string) => stringCapacity(string) ?? [])
+  if (sizes.length < strings.length) return undefined
+  const all = sizes.reduce((sum, size) => sum + size, 0)
+  return strings.reduce((sum, string, i) => {
+    const share = (I * (sizes[i] ?? 0)) / all
+    return sum + Math.min(...string.flatMap((battery) => deliverable(battery, share) ?? []))
   }, 0)
 }
 
@@ -53,9 +58,9 @@ export const taperFrom = 0.9
 /** What counts as full: the last per cent of an exponential never comes. */
 export const full = 0.99
 
-/** How fast a bank fills at I amps of charging when the given share is in, share per s. */
+/** How fast a bank fills at I amps of charging when the given share is in, share per s; 0 while its capacity is not known. */
 export function chargeRate(bank: Bank, I: number, charge: number): number {
-  const capacity = bankDeliverable(bank, 0)
+  const capacity = bankDeliverable(bank, 0) ?? 0
   const tapered = charge < taperFrom ? 1 : Math.max(0, (1 - charge) / (1 - taperFrom))
   return capacity > 0 ? (I * tapered * chargeEfficiency(bank)) / (capacity * 3600) : 0
 }

@@ -1,3 +1,4 @@
 export * from './claims'
+export * from './mains'
 export * from './nominal'
 export * from './oddities'

@@ -160,6 +160,7 @@ function withoutString(join: JoinForm, string: number, left: number): JoinForm {
 export const blankRig = (makeId: MakeId): RigForm => ({
   name: '',
   ambient: '25',
+  leads: '',
   note: '',
   bank: {
     name: '',

@@ -49,6 +49,8 @@ export interface JoinForm {
 export interface RigForm {
   name: string
   ambient: string
+  /** 'not known', or nothing. */
+  leads: string
   note: string
   bank: {
     name: string
@@ -137,6 +139,7 @@ export const usualLead = '0.6'
 export const rigToForm = (rig: Rig): RigForm => ({
   name: rig.name,
   ambient: typed(rig.ambient),
+  leads: rig.leads ?? '',
   note: rig.note ?? '',
   bank: {
     name: rig.bank.name,
@@ -200,6 +203,7 @@ export function formToRig(form: RigForm, report: Report): unknown {
     negative: form.negative.map((element, i) => elementFrom(element, `negative.${i}`, number, report)),
     typical: typical.length ? Object.fromEntries(typical) : undefined,
     ambient: number('ambient', form.ambient),
+    ...(form.leads ? { leads: form.leads } : {}),
     note: form.note.trim() || undefined,
     assignments: form.assignments
       .filter((assignment) => assignment.meter)

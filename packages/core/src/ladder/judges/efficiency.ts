@@ -27,10 +27,11 @@ export const judgeEfficiency: Judge = (evidence) => {
     const where = `at ${say(claim.load, 'W')}`
     const near = (step: StepFigures) =>
       isFigure(step.P_C) && Math.abs(step.P_C.x.value - (claim.load ?? 0)) < 0.05 * (claim.load ?? 0)
+    const figure = onCurve(analysis, claim.load) ?? best(analysis, 'eta_unit', near)
     return (
-      decide(onCurve(analysis, claim.load) ?? best(analysis, 'eta_unit', near), `Efficiency ${where}`) ??
+      decide(figure, `Efficiency ${where}`) ??
       byBound(evidence, near, where) ??
-      notTested(`Efficiency ${where} was not tested: no step near it.`)
+      (figure ? undecided(figure) : notTested(`Efficiency ${where} was not tested: no step near it.`))
     )
   }
   const peak = hasFit(fit) ? peakOf(fit) : undefined
@@ -41,15 +42,16 @@ export const judgeEfficiency: Judge = (evidence) => {
   if (!verdict)
     return (
       byBound(evidence, () => true, 'of the best step') ??
-      notTested('Efficiency was not tested: no step has both input and output power.')
+      (figure
+        ? undecided(figure)
+        : notTested('Efficiency was not tested: no step has both input and output power.'))
     )
   return hasFit(fit)
     ? { ...verdict, sentence: `${verdict.sentence} ${sayRange(fit, claimValue(claim), sayClaim(claim))}` }
     : verdict
 
   function decide(x: Figure | undefined, what: string): Verdict | undefined {
-    if (!x) return undefined
-    if (!decides(x)) return undecided(x)
+    if (!x || !decides(x)) return undefined
     const outcome = judge(x.x, claim.comparator, claimValue(claim))
     return { outcome, figure: x, sentence: `${what} is ${sayFigure(x)} against ${sayClaim(claim)}.` }
   }

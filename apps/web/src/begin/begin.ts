@@ -1,0 +1,112 @@
+import type { Meter, Rig, Settings, StoredMeter, Unit, waves } from '@even-watt/contract'
+import { hangUp, meterFromLine, outputOn, rigFromLine, voltsAt, type RigLine } from '@even-watt/core'
+import { readNumber } from '../ui/form'
+
+/** What is asked before a trial can begin: text, as it is typed. */
+export interface BeginForm {
+  readonly mains: string
+  readonly name: string
+  readonly volts: string
+  readonly watts: string
+  readonly wave: (typeof waves)[number]
+  readonly rig: string
+  /** A line a meter: the name of one that is there, or a new one in a few words. */
+  readonly meters: readonly string[]
+  readonly voltsAt: (typeof voltsAt)[number]
+  readonly by: string
+}
+
+export const blankBegin: BeginForm = {
+  mains: '',
+  name: '',
+  volts: '',
+  watts: '',
+  wave: 'unstated',
+  rig: '',
+  meters: ['', ''],
+  voltsAt: 'the posts',
+  by: '',
+}
+
+/** A meter of the list: one that is on the bench already, or a new one. */
+export interface NamedMeter {
+  readonly id: string
+  readonly meter: Meter
+  readonly isNew: boolean
+}
+
+/** Everything that a trial begins with, and what is wrong at which field. */
+export interface Beginning {
+  readonly unit: Unit
+  readonly rig: Rig | undefined
+  readonly rigLine: RigLine
+  readonly meters: readonly NamedMeter[]
+  readonly faults: Readonly<Record<string, string>>
+}
+
+/** Ids that stay the same while the form is typed: a repeated save is then harmless. */
+export interface BeginIds {
+  readonly part: (place: string) => string
+}
+
+/** What was typed, as the parts of a trial. */
+export function beginningOf(form: BeginForm, here: readonly StoredMeter[], ids: BeginIds): Beginning {
+  const faults: Record<string, string> = {}
+  const number = (field: 'volts' | 'watts', words: string) => {
+    const { value, why } = readNumber(form[field])
+    if (why !== undefined || value === undefined || value <= 0) faults[field] = why ?? `Enter the ${words}.`
+    return value ?? 0
+  }
+  if (!form.mains) faults['mains'] = 'Choose the mains system of your place.'
+  if (!form.name.trim()) faults['name'] = 'Enter a name.'
+  if (!form.by.trim()) faults['by'] = 'Enter your initials.'
+  const volts = number('volts', 'nominal volts')
+  const watts = number('watts', 'watts on the label')
+  const rigLine = rigFromLine(form.rig, counted(ids, 'rig'))
+  if (rigLine.fault !== undefined) faults['rig'] = rigLine.fault
+  const meters = form.meters.flatMap((line, i): NamedMeter[] => {
+    if (!line.trim()) return []
+    const known = here.find(({ name }) => name === line.trim())
+    if (known) return [{ id: known.id, meter: known, isNew: false }]
+    const meter = meterFromLine(line, counted(ids, `meter ${i} range`))
+    if (meter) return [{ id: ids.part(`meter ${i}`), meter, isNew: true }]
+    faults[`meters.${i}`] =
+      'What kind of meter? Like "clamp 400 A 2 % + 3", "plug wattmeter", "multimeter 0.5 % + 2".'
+    return []
+  })
+  const settings = { mains: (form.mains || '230 V 50 Hz') as Settings['mains'] }
+  const unit: Unit = {
+    name: form.name.trim(),
+    kind: 'inverter',
+    inputVoltage: volts,
+    ...outputOn(settings.mains),
+    wave: form.wave,
+    claims: [
+      {
+        id: ids.part('claim'),
+        quantity: 'continuous power',
+        comparator: 'at least',
+        value: watts,
+        unit: 'W',
+        readWhere: 'label',
+      },
+    ],
+  }
+  const assignments = hangUp(
+    meters.map(({ id, meter }) => ({ id, ranges: meter.ranges })),
+    form.voltsAt,
+  )
+  return {
+    unit,
+    rig: rigLine.rig && { ...rigLine.rig, assignments },
+    rigLine,
+    meters,
+    faults,
+  }
+}
+
+/** An id for each part that is asked for, in the order in which they are asked. */
+function counted(ids: BeginIds, what: string): () => string {
+  let n = 0
+  return () => ids.part(`${what} ${n++}`)
+}

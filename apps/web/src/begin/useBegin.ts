@@ -1,0 +1,39 @@
+import type { Settings } from '@even-watt/contract'
+import { useState } from 'react'
+import { api } from '../api/api'
+import { remembered } from '../ui/browserStore'
+import type { Beginning, BeginForm, BeginIds } from './begin'
+
+/** Saves meters, unit and rig, and starts the trial; again after a failure it goes on where it stopped. */
+export function useBegin() {
+  const [saveMeter] = api.useSaveMeterMutation()
+  const [saveUnit] = api.useSaveUnitMutation()
+  const [saveRig] = api.useSaveRigMutation()
+  const [saveSettings] = api.useSaveSettingsMutation()
+  const [start] = api.useStartTrialMutation()
+  const [busy, setBusy] = useState(false)
+
+  const begin = async (
+    form: BeginForm,
+    { unit, rig, meters }: Beginning,
+    ids: BeginIds,
+    known: Settings | null,
+  ): Promise<string> => {
+    setBusy(true)
+    try {
+      const settings = { mains: form.mains as Settings['mains'], currency: known?.currency ?? 'EUR' }
+      if (known === null) await saveSettings(settings).unwrap()
+      for (const { id, meter, isNew } of meters)
+        if (isNew) await saveMeter({ id, editedFrom: 0, content: meter }).unwrap()
+      const trial = { id: ids.part('trial'), unit: ids.part('unit'), rig: ids.part('rig') }
+      await saveUnit({ id: trial.unit, editedFrom: 0, content: unit }).unwrap()
+      if (rig) await saveRig({ id: trial.rig, editedFrom: 0, content: rig }).unwrap()
+      await start({ ...trial, title: unit.name, by: form.by.trim() }).unwrap()
+      remembered.keep('initials', form.by.trim())
+      return trial.id
+    } finally {
+      setBusy(false)
+    }
+  }
+  return { begin, busy }
+}

@@ -1,0 +1,21 @@
+import * as z from 'zod/mini'
+import { oneOf, words } from './shared'
+
+/** Mains systems that units are made for. */
+export const mainsSystems = [
+  '230 V 50 Hz',
+  '120 V 60 Hz',
+  '120/240 V 60 Hz, split phase',
+  '240 V 50 Hz',
+  '220 V 60 Hz',
+  '127 V 60 Hz',
+  '100 V 50 Hz',
+  '100 V 60 Hz',
+] as const
+
+/** What a bench is asked once, and every new unit begins with. */
+export const Settings = z.object({
+  mains: oneOf('Mains', mainsSystems),
+  currency: words('Currency', 3),
+})
+export type Settings = z.infer<typeof Settings>

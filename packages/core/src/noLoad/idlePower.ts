@@ -1,0 +1,27 @@
+import { derive, isFigure, whenKnown, type Derived } from '../figures'
+import { combine, methodSource, multiply, rectangular, uncertain } from '../meters'
+import type { NoLoadFigures } from './figures'
+
+/** Ω that the path has at most where only the posts were read: more would take a volt at 50 A, and be noticed. */
+const mostPath = 0.02
+
+/**
+ * Idle power: V_B·I; where the terminals were not read V_A·I less what the path takes at this current, which is bounded:
+ * between nothing and 20 mΩ·I² (docs/method/no-load.md).
+ */
+export function idlePower({ V_A, V_B }: NoLoadFigures['read'], I_idle: Derived, scope: string): Derived {
+  if (isFigure(V_B) || !isFigure(V_A))
+    return whenKnown([V_B, I_idle], ([v, i]) => derive('P_idle', 'W', 'V_B·I', [v, i], multiply(v.x, i.x)))
+  return whenKnown([V_A, I_idle], ([v, i]) => {
+    const R = uncertain(mostPath / 2, methodSource('path at idle', scope), rectangular(mostPath / 2))
+    const I = i.x.value
+    const x = combine(v.x.value * I - R.value * I ** 2, [
+      [v.x, I],
+      [i.x, v.x.value - 2 * R.value * I],
+      [R, -(I ** 2)],
+    ])
+    return derive('P_idle', 'W', 'V_A·I − R_path·I²', [v, i], x, [
+      'The terminals were not read: the path takes between nothing and 20 mΩ · I².',
+    ])
+  })
+}

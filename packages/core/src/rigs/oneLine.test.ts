@@ -1,0 +1,51 @@
+import fc from 'fast-check'
+import { describeBank } from '../supply'
+import { promisedSupply, rigFromLine } from '.'
+
+let made = 0
+const read = (line: string) => rigFromLine(line, () => `id ${made++}`)
+
+describe('a rig from one line', () => {
+  it('takes what is said, and knows nothing of what is not', () => {
+    const { rig, understood } = read('12 V 100 Ah AGM, leads as supplied, fuse 100 A')
+    if (!rig) throw new Error('no rig')
+    expect(understood).toEqual(['12 V 100 Ah AGM', 'leads not known', 'fuse 100 A'])
+    expect(rig.leads).toBe('not known')
+    expect(promisedSupply(rig)).toMatchObject({ R_path: { missing: expect.stringContaining('not described') as string }, R_bank: { missing: expect.stringContaining('load test') as string } }) // prettier-ignore
+  })
+
+  it.each([
+    ['24 V', '24 V battery', 'leads not known', 'no fuse named'],
+    ['2 x 12,8V 150Ah LiFePO4, leads 25 mm² 1.2 m, breaker 100 A, charger 30 A', '2 × 12.8 V 150 Ah lithium iron phosphate', 'leads 25 mm², 1.2 m each', 'breaker 100 A', 'charger 30 A'],
+    ['12V lead 95 Ah; 4 AWG cable 3 ft; no fuse', '12 V 95 Ah flooded lead-acid', 'leads 4 AWG, 0.9144 m each', 'no fuse named'],
+  ])('%s', (line, bank, ...others) => {
+    const { understood, fault, rig } = read(line)
+    expect(fault).toBeUndefined()
+    expect(rig && describeBank(rig.bank)).toContain(bank.replace('2 × ', ''))
+    expect(understood.slice(1)).toEqual(others)
+  }) // prettier-ignore
+
+  it.each([
+    ['', 'say at least the volts'],
+    ['fuse 100 A', 'say at least the volts'],
+    ['12 V, fuse', '"fuse": of how many amps?'],
+    ['12 V, leads 16 mm², fuse 100 A', 'how long is each?'],
+    ['12 V, leads 16 mm 1 m', undefined],
+    ['12 V, banana', '"banana" is not understood. Write it like'],
+    ['12 V 0 Ah', '0 Ah is no bank'],
+    ['x'.repeat(300), '200 characters at most'],
+  ])('"%s" is answered in a sentence', (line, why) => {
+    const { fault, rig } = read(line)
+    if (why === undefined) expect(rig?.leads).toBe('not known')
+    else expect(fault).toContain(why)
+  })
+
+  it('answers anything that is typed', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 250 }), (line) => {
+        const { rig, fault } = read(line)
+        expect(rig === undefined).toBe(fault !== undefined)
+      }),
+    )
+  })
+})
