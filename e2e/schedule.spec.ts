@@ -46,7 +46,7 @@ test('a new user plans, prints and walks a ladder by keyboard alone', async ({ p
   await page.keyboard.press('Control+a')
   await page.keyboard.type('25 %; 50 %')
   await press('Choose the loads')
-  await expect(page.getByText('Proved best')).toBeVisible()
+  await expect(page.getByText('Best possible')).toBeVisible()
   await page.getByRole('link', { name: 'Schedule', exact: true }).focus()
   await page.keyboard.press('Enter')
   await press('Make a schedule')

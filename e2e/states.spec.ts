@@ -137,7 +137,7 @@ test('deleting a unit asks, says where it is used, and is undone', async ({ page
   await page.getByRole('button', { name: 'Delete' }).click()
   const asked = page.getByRole('dialog')
   await expect(asked).toContainText('It is used nowhere.')
-  await asked.getByRole('button', { name: 'Leave it' }).click()
+  await asked.getByRole('button', { name: 'Cancel' }).click()
   await page.getByRole('button', { name: 'Delete' }).click()
   await asked.getByRole('button', { name: 'Delete it' }).click()
   await expect(page.getByRole('heading', { name: 'Units' })).toBeVisible()

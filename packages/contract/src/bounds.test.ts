@@ -127,7 +127,7 @@ describe('what is refused, and how', () => {
       'Size of a count: must be above 0; up to 1000000 is accepted.',
     ],
     ['an accuracy below 0', MeterRange, { ...range, percent: -1 }, 'Accuracy, %: a number from 0 to 100.'],
-    ['a load without words', LadderReading, { ...ladder, load: '  ' }, 'Load: some words are needed here.'],
+    ['a load without words', LadderReading, { ...ladder, load: '  ' }, 'Enter the load.'],
     [
       'too many values',
       LadderReading,
@@ -182,7 +182,7 @@ describe('what is refused, and how', () => {
       'a taking back without why',
       Entry,
       { id, revision: 1, at, kind: 'take back', entry: id, why: '' },
-      'Why it is taken back: some words are needed here.',
+      'Enter why it is taken back.',
     ],
   ])('%s', (_words, schema, refused, sentence) => expect(first(schema, refused)).toBe(sentence))
 })

@@ -14,7 +14,7 @@ describe('the contract', () => {
   const [unit] = demo().units
 
   it('names the field and what is accepted', () => {
-    expect(wrong(Unit, { ...unit, name: ' ' })).toEqual(['name: Name: some words are needed here.'])
+    expect(wrong(Unit, { ...unit, name: ' ' })).toEqual(['name: Enter a name.'])
     expect(wrong(Unit, { ...unit, inputVoltage: -12 })).toEqual([
       'inputVoltage: Nominal input: must be above 0; up to 1000 is accepted.',
     ])

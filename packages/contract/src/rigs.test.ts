@@ -89,7 +89,7 @@ describe('what is refused of them, and how', () => {
     ['a 100 kW kettle', Load, { ...load, settings: [{ id, name: '', watts: 100_000 }] }, 'Label watts: a number above 0 and up to 20000'],
     ['a load without settings', Load, { ...load, settings: [] }, 'Settings: a load has at least one.'],
     ['a plan without outlets', LadderPlanned, { ...plan, outlets: 0 }, 'Outlets: a whole number from 1 to 60.'],
-    ['cautions read by no one', Acknowledged, { by: '', cautions: [{ name: 'fuse', because: 'x' }] }, 'Initials: some words are needed here.'],
+    ['cautions read by no one', Acknowledged, { by: '', cautions: [{ name: 'fuse', because: 'x' }] }, 'Enter the initials.'],
     ['another format', ShelfDocument, { format: 'x', formatVersion: 1, loads: [] }, 'Format: this is not an Even Watt load shelf ("even-watt-loads").'],
   ] as const)('%s', (_words, schema, refused, sentence) => {
     expect(first(schema, refused).replace(/\.$/, '')).toBe(sentence.replace(/\.$/, ''))

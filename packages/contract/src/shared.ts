@@ -41,13 +41,20 @@ export const plain = (what: string, longest: number) =>
     .string(`${what}: text.`)
     .check(z.maxLength(longest, `${what}: ${longest} characters at most.`), holdable(what))
 
+/** "a name", "the load", "why it is kept". */
+const asked = (what: string): string => {
+  if (what === 'Name') return 'a name'
+  const low = what.charAt(0).toLowerCase() + what.slice(1)
+  return /^(why|where|in) /.test(low) ? low : `the ${low}`
+}
+
 /** Required words of one line. */
 export const words = (what: string, longest = 120) =>
   z
     .string(say(what, 'some words'))
     .check(
       z.trim(),
-      z.minLength(1, `${what}: some words are needed here.`),
+      z.minLength(1, `Enter ${asked(what)}.`),
       z.maxLength(longest, `${what}: ${longest} characters at most.`),
       holdable(what),
     )

@@ -1,4 +1,5 @@
-import { mainsSystems, Settings, waves, type Problem } from '@even-watt/contract'
+import type { Settings } from '@even-watt/contract'
+import { mainsSystems, waves, type Problem } from '@even-watt/contract'
 import { meterKinds, quantityData, voltsAt } from '@even-watt/core'
 import { useId, useState } from 'react'
 import { Link, useNavigate } from 'react-router'

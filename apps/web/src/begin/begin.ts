@@ -1,5 +1,6 @@
 import type { Meter, Rig, Settings, StoredMeter, Unit, waves } from '@even-watt/contract'
-import { hangUp, meterFromLine, outputOn, rigFromLine, voltsAt, type RigLine } from '@even-watt/core'
+import type { voltsAt } from '@even-watt/core'
+import { hangUp, meterFromLine, outputOn, rigFromLine, type RigLine } from '@even-watt/core'
 import { readNumber } from '../ui/form'
 
 /** What is asked before a trial can begin: text, as it is typed. */

@@ -123,7 +123,7 @@ export const SizingAdvice = memo(function SizingAdvice({
         {field('nominal', 'Nominal', 'V')}
         {field('lowest', 'Lowest input', 'V', 'the alarm')}
         <SelectField
-          label="School"
+          label="Size for"
           value={at}
           onChange={(event) => setAt(event.target.value === 'nominal' ? 'nominal' : 'lowest')}
           options={[

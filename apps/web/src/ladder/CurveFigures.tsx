@@ -12,6 +12,7 @@ import {
   say,
   sayRange,
   scale,
+  toldBy,
   weightedEfficiency,
   weightings,
   type Analysis,
@@ -34,9 +35,9 @@ interface Props {
 
 /** What the curve amounts to: its terms, its peak, where the claim holds, and one number by each school. */
 export function CurveFigures({ analysis, rated, duty, dutyEditor }: Props) {
-  const fit = analysis.ladder.unitFit
+  const { of, fit, loss } = toldBy(analysis.ladder)
   if (!hasFit(fit)) return <p className="text-quiet">{fit.missing}</p>
-  const inputs = analysis.ladder.steps.map((step) => step.P_loss).filter(isFigure)
+  const inputs = analysis.ladder.steps.map(loss).filter(isFigure)
   const figure = (
     symbol: string,
     unit: FigureUnit,
@@ -61,6 +62,11 @@ export function CurveFigures({ analysis, rated, duty, dutyEditor }: Props) {
   }
   return (
     <div className="grid gap-x-8 gap-y-2 text-[0.97rem] md:grid-cols-2">
+      {of !== 'unit' && (
+        <p className="text-quiet col-span-full">
+          Only the posts were read, so this is the unit with its leads: the unit alone is no worse.
+        </p>
+      )}
       <dl className="grid grid-cols-[auto_1fr] content-start gap-x-4 gap-y-0.5">
         <Row words="Peak">
           {peak ? (
@@ -120,7 +126,7 @@ type MakeFigure = (
 ) => Derived
 
 function Terms({ fit, figure }: { fit: LossFit; figure: MakeFigure }) {
-  const formula = 'weighted least squares of P_unit_loss against S'
+  const formula = 'weighted least squares of the loss against S'
   return (
     <div>
       <p>

@@ -93,7 +93,7 @@ function Lines({ start, onDone }: { start: Line[]; onDone: () => void }) {
           Add a line
         </button>
         <button type="button" className="action" onClick={onDone}>
-          Leave it
+          Cancel
         </button>
       </div>
     </form>

@@ -52,7 +52,7 @@ function Ladder() {
       .map((step) => step.step.id),
   )
   const general = openOddities.filter(
-    (oddity) => oddity.at.step === undefined && oddity.at.claim === undefined,
+    ({ at }) => at.step === undefined && at.claim === undefined && at.part !== 'unit',
   )
 
   const path = useMemo(

@@ -55,7 +55,7 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
       {oddities.map((oddity, i) => {
         const why = keptWhy(oddity, view.record, analysis)
         return (
-          <Notice key={i} kind="odd" word={why === undefined ? 'Odd' : 'Kept'}>
+          <Notice key={i} kind="odd" word={why === undefined ? 'Check this' : 'Kept'}>
             {oddity.odd} {why === undefined ? `${oddity.why} ${oddity.todo}` : `Kept: ${why}`}{' '}
             {why === undefined && (
               <button type="button" className="plain-link no-print" onClick={() => setAsked(oddity)}>

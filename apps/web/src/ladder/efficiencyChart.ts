@@ -6,9 +6,11 @@ import {
   independent,
   isFigure,
   peakOf,
+  toldBy,
   type Analysis,
   type Derived,
   type LossFit,
+  type Told,
   type Uncertain,
 } from '@even-watt/core'
 import { apart } from '../ui/chart/apart'
@@ -55,7 +57,7 @@ interface Wanted {
 
 /**
  * Efficiency against output watts: the chosen revision with its bands, points and error bars (the inner ones without
- * what the readings have in common); without a curve its points joined; the others drawn over it as plain lines; the system dashed in copper; dotted beyond the measured range.
+ * what the readings have in common); without a curve its points joined; where only the posts were read, from them on; the others drawn over it as plain lines; the system dashed in copper; dotted beyond the measured range.
  */
 export function efficiencyChart(
   { analyses, chosen, chosenStep, claim }: Wanted,
@@ -71,13 +73,10 @@ export function efficiencyChart(
   })
   const revisionWords = (analysis: Analysis) =>
     analyses.length > 1 ? `, rig ${analysis.record.revision.number}` : ''
-  const fit = chosen.ladder.unitFit
-  const points = [...chosen.ladder.steps, ...analyses.flatMap((analysis) => analysis.ladder.steps)].flatMap(
-    (step) =>
-      isFigure(step.P_C) && isFigure(step.eta_unit)
-        ? [[step.P_C.x.value, percent(step.eta_unit.x.value)] as const]
-        : [],
-  )
+  const told = toldBy(chosen.ladder)
+  const { fit } = told
+  const hue = told.of === 'unit' ? theme.petrol : theme.copper
+  const points = [chosen, ...analyses].flatMap(({ ladder }) => pointsOf(ladder, told.efficiency))
   const top = Math.max(...points.map(([P]) => P), ...(hasFit(fit) ? [fit.high] : []), 1)
   const worst = Math.min(...points.map(([, eta]) => eta), claim === undefined ? 100 : percent(claim))
   const floor = Math.max(0, Math.floor((Math.max(worst, 50) - 4) / 5) * 5)
@@ -91,20 +90,20 @@ export function efficiencyChart(
       ),
       line(
         inside.map(([P, eta]) => [P, percent(2 * half(eta))]),
-        { stack, lineStyle: { opacity: 0 }, areaStyle: { color: theme.petrolSoft, opacity } },
+        {
+          stack,
+          lineStyle: { opacity: 0 },
+          areaStyle: { color: told.of === 'unit' ? theme.petrolSoft : theme.copperSoft, opacity },
+        },
       ),
     ]
     series.push(...band('all parts', expanded, 0.5), ...band('independent parts', innerHalf, 1))
   } else {
-    const read = chosen.ladder.steps
-      .flatMap(({ P_C, eta_unit }): Point[] =>
-        isFigure(P_C) && isFigure(eta_unit) ? [[P_C.x.value, percent(eta_unit.x.value)]] : [],
-      )
-      .sort(([a], [b]) => a - b)
-    series.push(line(read, { lineStyle: { color: theme.petrol, width: 1, type: 'dotted' } }))
+    const read = pointsOf(chosen.ladder, told.efficiency).sort(([a], [b]) => a - b)
+    series.push(line(read, { lineStyle: { color: hue, width: 1, type: 'dotted' } }))
   }
   for (const analysis of analyses) {
-    if (hasFit(analysis.ladder.systemFit)) {
+    if (hasFit(analysis.ladder.systemFit) && !(analysis === chosen && told.of !== 'unit')) {
       series.push(
         line(
           curve(analysis.ladder.systemFit, analysis.ladder.systemFit.low, analysis.ladder.systemFit.high),
@@ -128,11 +127,11 @@ export function efficiencyChart(
   if (hasFit(fit)) {
     series.push(
       line(curve(fit, fit.low, fit.high), {
-        lineStyle: { color: theme.petrol, width: 2.5 },
-        endLabel: endLabel(`unit${revisionWords(chosen)}`, theme.petrol, theme),
+        lineStyle: { color: hue, width: 2.5 },
+        endLabel: endLabel(`${told.of === 'unit' ? 'unit' : 'A to C'}${revisionWords(chosen)}`, hue, theme),
       }),
       line(curve(fit, fit.low * 0.4, fit.low), {
-        lineStyle: { color: theme.petrol, width: 1.5, type: 'dotted' },
+        lineStyle: { color: hue, width: 1.5, type: 'dotted' },
       }),
     )
   }
@@ -152,7 +151,7 @@ export function efficiencyChart(
     )
   }
   keepLabelsApart(series, 100 - floor)
-  series.push(errorBars(chosen, theme), measuredPoints(chosen, chosenStep, theme))
+  series.push(errorBars(chosen, told, theme), measuredPoints(chosen, told, chosenStep, theme))
   const peak = hasFit(fit) ? peakOf(fit) : undefined
   if (peak) series.push(peakMark(peak.P.value, percent(peak.eta.value), theme))
 
@@ -203,8 +202,15 @@ const endLabel = (words: string, color: string, theme: ChartTheme) => ({
   distance: 10,
 })
 
+const pointsOf = ({ steps }: Analysis['ladder'], efficiency: Told['efficiency']): Point[] =>
+  steps.flatMap((step): Point[] => {
+    const eta = efficiency(step)
+    return isFigure(step.P_C) && isFigure(eta) ? [[step.P_C.x.value, percent(eta.x.value)]] : []
+  })
+
 function measuredPoints(
   analysis: Analysis,
+  { efficiency }: Told,
   chosenStep: string | undefined,
   theme: ChartTheme,
 ): ScatterSeriesOption {
@@ -213,14 +219,15 @@ function measuredPoints(
     symbolSize: 8,
     z: 10,
     data: analysis.ladder.steps.flatMap((step) => {
-      if (!isFigure(step.P_C) || !isFigure(step.eta_unit)) return []
-      const [P, eta] = [step.P_C.x.value, percent(step.eta_unit.x.value)]
+      const figure = efficiency(step)
+      if (!isFigure(step.P_C) || !isFigure(figure)) return []
+      const [P, eta] = [step.P_C.x.value, percent(figure.x.value)]
       const chosen = step.step.id === chosenStep
       return [
         {
           value: [P, eta],
           key: step.step.id,
-          said: `${escapeText(step.load)}<br>${P.toFixed(0)} W, ${eta.toFixed(1)} ± ${percent(expanded(step.eta_unit.x)).toFixed(1)} %`,
+          said: `${escapeText(step.load)}<br>${P.toFixed(0)} W, ${eta.toFixed(1)} ± ${percent(expanded(figure.x)).toFixed(1)} %`,
           symbolSize: chosen ? 13 : 8,
           itemStyle: { color: chosen ? theme.ink : theme.ground, borderColor: theme.ink, borderWidth: 1.5 },
         },
@@ -232,7 +239,7 @@ function measuredPoints(
 /** Chart tooltips are HTML: text from people is escaped. */
 const escapeText = (text: string) => text.replace(/[&<>"']/g, (character) => `&#${character.charCodeAt(0)};`)
 
-function errorBars(analysis: Analysis, theme: ChartTheme): CustomSeriesOption {
+function errorBars(analysis: Analysis, { efficiency }: Told, theme: ChartTheme): CustomSeriesOption {
   const bar = (P: Derived, eta: Derived) =>
     isFigure(P) && isFigure(eta)
       ? [expanded(eta.x), innerHalf(eta.x)].map((half, inner) => [
@@ -247,7 +254,7 @@ function errorBars(analysis: Analysis, theme: ChartTheme): CustomSeriesOption {
     silent: true,
     z: 9,
     clip: true,
-    data: analysis.ladder.steps.flatMap((step) => bar(step.P_C, step.eta_unit)),
+    data: analysis.ladder.steps.flatMap((step) => bar(step.P_C, efficiency(step))),
     encode: { x: 0, y: [1, 2] },
     renderItem: (_parameters, tools) => {
       const low = tools.coord([tools.value(0), tools.value(1)])

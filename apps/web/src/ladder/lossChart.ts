@@ -1,4 +1,4 @@
-import { isFigure, pathLosses, type Analysis, type Derived, type StepFigures } from '@even-watt/core'
+import { isFigure, pathLosses, toldBy, type Analysis, type Derived, type StepFigures } from '@even-watt/core'
 import { axis } from '../ui/chart/axis'
 import type { BarSeriesOption, ChartOption } from '../ui/chart/engine'
 import type { ChartTheme } from '../ui/chart/theme'
@@ -18,7 +18,7 @@ interface Part {
 }
 
 /** Lost in the unit, in the leads and what is fused or switched in them, and in the joints between. */
-const parts: readonly Part[] = [
+const apart: readonly Part[] = [
   {
     words: 'unit',
     of: ({ step }) => watts(step.P_loss),
@@ -39,6 +39,13 @@ const parts: readonly Part[] = [
   },
 ]
 
+/** Where only the posts were read, unit and leads together. */
+const whole = {
+  words: 'unit and leads',
+  fill: (theme: ChartTheme) => theme.plumSoft,
+  stroke: (theme: ChartTheme) => theme.plum,
+}
+
 /** Input power lost in unit, leads and joints against load, by step; bars start at zero, for their length is the size. */
 export function lossChart(
   analysis: Analysis,
@@ -46,8 +53,10 @@ export function lossChart(
   theme: ChartTheme,
 ): ChartOption {
   const { supply, record } = analysis
+  const told = toldBy(analysis.ladder)
+  const parts = told.of === 'unit' ? apart : [{ ...whole, of: ({ step }: Lost) => watts(told.loss(step)) }]
   const steps = analysis.ladder.steps
-    .filter((step) => isFigure(step.P_C) && isFigure(step.P_loss))
+    .filter((step) => isFigure(step.P_C) && isFigure(told.loss(step)))
     .map((step): Lost => ({ step, path: pathLosses(step, supply, record.revision.rig) }))
   const last = steps.at(-1)
   return {

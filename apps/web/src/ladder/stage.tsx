@@ -17,11 +17,12 @@ export const ladder: Stage = {
     },
   ],
   state: ({ analysis }) => {
-    const { steps, unitFit } = analysis.ladder
+    const { steps, unitFit, systemFit } = analysis.ladder
     if (!steps.length) return { said: 'no step yet', done: 'none' }
+    const curve = hasFit(unitFit) ? '' : hasFit(systemFit) ? ', curve from A to C' : ', no curve yet'
     return {
-      said: `${many(steps.length, 'step')}${hasFit(unitFit) ? '' : ', no curve yet'}`,
-      done: hasFit(unitFit) ? 'whole' : 'part',
+      said: `${many(steps.length, 'step')}${curve}`,
+      done: hasFit(unitFit) || hasFit(systemFit) ? 'whole' : 'part',
     }
   },
   report: {

@@ -26,13 +26,7 @@ export function LoadFields({ form, errorAt }: FieldsProps<LoadForm>) {
           ]}
         />
         <TextField label="Cold it takes" unit="% of settled" {...field('cold')} inputMode="decimal" />
-        <TextField
-          label="Settles with"
-          unit="s"
-          {...field('seconds')}
-          inputMode="decimal"
-          hint="time constant"
-        />
+        <TextField label="Settling time constant" unit="s" {...field('seconds')} inputMode="decimal" />
         <TextField label="Note" {...field('note')} className="col-span-2" />
       </section>
       <section>

@@ -1,16 +1,24 @@
 import { readables, responses } from '@even-watt/contract'
+import { meterKinds, typicalMeter, type MeterKind } from '@even-watt/core'
 import { useFieldArray } from 'react-hook-form'
 import { v7 } from 'uuid'
 import type { FieldsProps } from '../ui/DocumentEditor'
 import { RemoveButton, fieldOf, same, SelectField, TextField } from '../ui/form'
-import type { MeterForm } from './form'
+import { meterToForm, type MeterForm } from './form'
 
 const responseOptions = [['', 'DC, or not stated'] as const, ...same(responses)]
 
 export function MeterFields({ form, errorAt }: FieldsProps<MeterForm>) {
-  const { register, control } = form
+  const { register, control, setValue, getValues } = form
   const ranges = useFieldArray({ control, name: 'ranges', keyName: 'key' })
   const field = fieldOf(form, errorAt)
+  const fill = (kind: MeterKind) => {
+    const usual = meterToForm(typicalMeter(kind, v7))
+    ranges.replace(usual.ranges)
+    setValue('typical', true, { shouldDirty: true })
+    setValue('needsZeroing', usual.needsZeroing)
+    if (!getValues('name').trim()) setValue('name', kind)
+  }
   return (
     <div className="grid gap-5">
       <section className="grid grid-cols-2 gap-3 md:grid-cols-4">
@@ -19,6 +27,19 @@ export function MeterFields({ form, errorAt }: FieldsProps<MeterForm>) {
         <label className="mt-6 flex items-center gap-2">
           <input type="checkbox" {...register('needsZeroing')} /> needs zeroing
         </label>
+        <label className="col-span-2 flex items-center gap-2">
+          <input type="checkbox" {...register('typical')} /> typical of its kind, not from its manual
+        </label>
+        <SelectField
+          label="Fill in as usual for"
+          value=""
+          onChange={(event) => {
+            const kind = meterKinds.find((one) => one === event.target.value)
+            if (kind) fill(kind)
+          }}
+          options={[['', 'a kind of meter …'], ...same(meterKinds)]}
+          className="col-span-2"
+        />
         <TextField label="Note" {...field('note')} className="col-span-full" />
       </section>
       <section>
@@ -42,7 +63,8 @@ export function MeterFields({ form, errorAt }: FieldsProps<MeterForm>) {
               <SelectField label="Response" {...field(`ranges.${i}.response`)} options={responseOptions} />
               <TextField label="Bandwidth" unit="Hz" {...field(`ranges.${i}.bandwidth`)} placeholder="1k" />
               <label className="mt-6 flex items-center gap-2">
-                <input type="checkbox" {...register(`ranges.${i}.standsSteppedWave`)} /> stands stepped waves
+                <input type="checkbox" {...register(`ranges.${i}.standsSteppedWave`)} /> valid on stepped
+                waves
               </label>
               <RemoveButton what={`range ${i + 1}`} onRemove={() => ranges.remove(i)} />
             </fieldset>
@@ -61,7 +83,8 @@ export function MeterFields({ form, errorAt }: FieldsProps<MeterForm>) {
               count: '',
               response: '',
               bandwidth: '',
-              standsSteppedWave: true,
+              // Its manual has to say so.
+              standsSteppedWave: false,
             })
           }
         >

@@ -18,16 +18,25 @@ export interface MeterForm {
   name: string
   updateRate: string
   needsZeroing: boolean
+  typical: boolean
   note: string
   ranges: RangeForm[]
 }
 
-export const blankMeter: MeterForm = { name: '', updateRate: '', needsZeroing: false, note: '', ranges: [] }
+export const blankMeter: MeterForm = {
+  name: '',
+  updateRate: '',
+  needsZeroing: false,
+  typical: false,
+  note: '',
+  ranges: [],
+}
 
 export const meterToForm = (meter: Meter): MeterForm => ({
   name: meter.name,
   updateRate: typed(meter.updateRate),
   needsZeroing: meter.needsZeroing,
+  typical: meter.typical ?? false,
   note: meter.note ?? '',
   ranges: meter.ranges.map((range) => ({
     id: range.id,
@@ -52,6 +61,7 @@ export function formToMeter(form: MeterForm, report: Report): unknown {
     name: form.name,
     updateRate: number('updateRate', form.updateRate),
     needsZeroing: form.needsZeroing,
+    ...(form.typical ? { typical: true } : {}),
     note: form.note.trim() || undefined,
     ranges: form.ranges.map((range, i) => ({
       ...range,

@@ -4,7 +4,6 @@ import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
-import { Notice } from '../ui/Notice'
 import { IdleFigures } from './IdleFigures'
 import { NoLoadForm } from './NoLoadForm'
 import { NoLoadReadings } from './NoLoadReadings'
@@ -26,11 +25,6 @@ export function NoLoadPage() {
         <section>
           <h2>Idle draw</h2>
           <IdleFigures figures={analysis.noLoad.on} />
-          {analysis.noLoad.on.weak && (
-            <Notice kind="odd" word="Weak">
-              {analysis.noLoad.on.weak}
-            </Notice>
-          )}
           {idle && (
             <p className="mt-2">
               <Verdict outcome={idle.standing.outcome} /> {idle.standing.sentence}{' '}

@@ -48,7 +48,7 @@ export function PlanTable(props: Props) {
             <th className="right">expected</th>
             <th className="right">off by</th>
             <th className="right">at B</th>
-            <th>change to it</th>
+            <th>what to change</th>
             <th className="no-print" />
           </tr>
         </thead>
@@ -178,7 +178,7 @@ function Others({
   )
 }
 
-/** What to plug in, pull out and turn, from one step to the next. */
+/** What to plug in, pull out and set otherwise, from one step to the next. */
 function sayChange(
   before: readonly LoadUse[],
   after: readonly LoadUse[],
@@ -188,11 +188,15 @@ function sayChange(
   const has = new Map(after.map((use) => [use.load, use.setting]))
   const one = (use: LoadUse) => sayUses(loads, [use])
   const added = after.filter(({ load }) => !had.has(load)).map((use) => `+ ${one(use)}`)
-  const turned = after
+  const reset = after
     .filter(({ load, setting }) => had.has(load) && had.get(load) !== setting)
-    .map((use) => `turn ${one(use)}`)
+    .map(({ load, setting }) => {
+      const owned = loads.find(({ id }) => id === load)
+      const to = owned?.settings.find(({ id }) => id === setting)
+      return `set ${owned?.name ?? 'a load'} to ${to?.name || say(to?.watts ?? 0, 'W')}`
+    })
   const removed = before.filter(({ load }) => !has.has(load)).map((use) => `− ${one(use)}`)
-  return [...added, ...turned, ...removed].join(', ') || 'none'
+  return [...added, ...reset, ...removed].join(', ') || 'none'
 }
 
 function sayMissing(target: number, reached: number): string {

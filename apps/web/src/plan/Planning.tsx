@@ -97,7 +97,7 @@ export function Planning() {
       ) : (
         <>
           {found && (
-            <Notice kind={found.proved ? 'good' : 'odd'} word={found.proved ? 'Proved best' : 'Cut short'}>
+            <Notice kind={found.proved ? 'good' : 'odd'} word={found.proved ? 'Best possible' : 'Cut short'}>
               {found.changes} changes in all, {found.items} loads over all steps.{' '}
               {found.proved
                 ? 'No ladder from these loads does better.'

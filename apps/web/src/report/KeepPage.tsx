@@ -133,7 +133,7 @@ function DeleteForGood() {
             Delete it for good
           </button>
           <button type="button" className="action action-main" onClick={() => setOpen(false)}>
-            Leave it
+            Cancel
           </button>
         </div>
       </form>

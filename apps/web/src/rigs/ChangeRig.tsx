@@ -56,7 +56,7 @@ export function ChangeRig({ rig, after, because = '', onDone }: Props) {
               <DialogTitle className="text-lg font-bold">Change the rig: revision {after + 1}</DialogTitle>
               <span className="flex gap-2">
                 <button type="button" className="action" onClick={onDone}>
-                  Leave it
+                  Cancel
                 </button>
                 <button type="submit" className="action action-main">
                   Make the revision

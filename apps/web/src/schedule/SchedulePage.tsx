@@ -88,7 +88,11 @@ function Laid({ state }: { state: ScheduleState }) {
       />
       <section aria-label="What the rules did">
         {stands.remarks.map(({ kind, sentence }, i) => (
-          <Notice key={i} kind={kind === 'moved' ? 'good' : 'odd'} word={kind === 'moved' ? 'Moved' : 'Odd'}>
+          <Notice
+            key={i}
+            kind={kind === 'moved' ? 'good' : 'odd'}
+            word={kind === 'moved' ? 'Moved' : 'Check this'}
+          >
             {sentence}
           </Notice>
         ))}

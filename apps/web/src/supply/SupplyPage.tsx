@@ -22,7 +22,7 @@ export function SupplyPage() {
       <h2>What the supply is</h2>
       <SupplyTable supply={supply} />
       {supply.disagreements.map((sentence) => (
-        <Notice key={sentence} kind="odd" word="Apart">
+        <Notice key={sentence} kind="odd" word="Disagree">
           {sentence}
         </Notice>
       ))}

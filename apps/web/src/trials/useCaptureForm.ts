@@ -79,7 +79,9 @@ export function useCaptureForm<Reading>({ what, start, schema, read, entry, next
   const errorAt = (name: string) => messageAt(errors, name)
   const beginAgain = (values: Typed) => {
     drafts.drop(draftName)
-    form.reset(values)
+    // Every field is named, or one that has no beginning of its own would keep what was captured.
+    const empty = Object.fromEntries(Object.keys(form.getValues()).map((name) => [name, '']))
+    form.reset({ ...empty, ...values })
     setRestored(false)
     setRefused(undefined)
   }

@@ -56,7 +56,7 @@ export function AskDelete({ what, id, name, onDelete, onClose }: Props) {
               Delete it
             </button>
             <button type="button" className="action" onClick={onClose} autoFocus>
-              Leave it
+              Cancel
             </button>
           </div>
         </DialogPanel>

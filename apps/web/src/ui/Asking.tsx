@@ -33,7 +33,7 @@ export function Asking({ open, title, label, action, onAnswer, onClose }: Props)
                 {action}
               </button>
               <button type="button" className="action" onClick={onClose}>
-                Leave it
+                Cancel
               </button>
             </div>
           </form>

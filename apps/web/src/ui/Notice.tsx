@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 
 const kinds = {
   problem: { shape: '■', word: 'Problem', colour: 'text-madder' },
-  odd: { shape: '▲', word: 'Odd', colour: 'text-ochre' },
+  odd: { shape: '▲', word: 'Check this', colour: 'text-ochre' },
   good: { shape: '●', word: 'Done', colour: 'text-moss' },
 } as const
 

@@ -114,7 +114,7 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
 
       {working.inputs.length > 0 && (
         <>
-          <h2 className="mt-4">Put in</h2>
+          <h2 className="mt-4">Inputs</h2>
           <ul>
             {working.inputs.map((input, i) => (
               <li key={i} className="flex justify-between gap-4 border-b border-rule py-1">

@@ -22,7 +22,7 @@ describe('a meter from one line', () => {
 
   it('knows every kind by its own name, none of which is said to stand a stepped wave', () => {
     for (const kind of meterKinds) {
-      expect(read(kind)?.ranges.map(({ id, ...range }) => range)).toEqual(typicalMeter(kind, newId).ranges.map(({ id, ...range }) => range)) // prettier-ignore
+      expect(read(kind)?.ranges).toMatchObject(typicalMeter(kind, () => '').ranges.map((range) => ({ ...range, id: expect.any(String) as string }))) // prettier-ignore
       expect(typicalMeter(kind, newId).ranges.some(({ standsSteppedWave }) => standsSteppedWave)).toBe(false)
     }
   })

@@ -56,8 +56,9 @@ export function meterFromLine(line: string, newId: () => string): Meter | undefi
       ...(accuracy ? { percent: Math.min(100, number(accuracy[1])), counts: Number(accuracy[2] ?? 0) } : {}),
     }
   })
-  const { typical: _, ...rest } = typical
-  return { ...(accuracy ? rest : typical), name: text, ranges }
+  const meter: Meter = { ...typical, name: text, ranges }
+  if (accuracy) delete meter.typical
+  return meter
 }
 
 /** Count of a display of 6000 at a full scale. */

@@ -58,6 +58,14 @@ export function promisedSupply(rig: Rig, scope = ''): KnownSupply {
   }
 }
 
+/**
+ * As far as the posts, where nothing is known of the path: what stands there is more than ever reaches the terminals.
+ */
+export const asFarAsPosts = (known: KnownSupply): KnownSupply =>
+  isFigure(known.R_path)
+    ? known
+    : { ...known, R_path: estimated('R_path', 'mΩ', exact(0), 'nothing known of the path: at the posts') }
+
 /** The numbers alone, for solving; undefined while one is missing. */
 export function supplyOf(known: KnownSupply): Supply | undefined {
   const { E, R_bank, R_path, support } = known

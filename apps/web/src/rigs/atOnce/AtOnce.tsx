@@ -1,5 +1,6 @@
 import type { Rig } from '@even-watt/contract'
 import {
+  asFarAsPosts,
   bankNominal,
   elementStates,
   isFigure,
@@ -44,7 +45,9 @@ export const AtOnce = memo(function AtOnce({ rig, current, known, survey, unit }
   const [efficiencyTyped, setEfficiency] = useState('90')
   const alarm = readNumber(alarmTyped)
   const efficiency = readNumber(efficiencyTyped)
-  const supply = useMemo(() => known ?? promisedSupply(rig), [known, rig])
+  const given = useMemo(() => known ?? promisedSupply(rig), [known, rig])
+  const supply = useMemo(() => asFarAsPosts(given), [given])
+  const atPosts = supply !== given && isFigure(supply.E) && isFigure(supply.R_bank)
   const eta = Math.min(0.999, Math.max(0.05, (efficiency.value ?? 90) / 100))
   const threshold = alarm.value ?? nominal * perCell.alarm
   const question = useMemo<SupplyQuestion>(
@@ -111,8 +114,11 @@ export const AtOnce = memo(function AtOnce({ rig, current, known, survey, unit }
         {point ? (
           <>
             <Said words="A" value={say(point.V_A, 'V', 4)} />{' '}
-            <Said words="B" value={say(point.V_B, 'V', 4)} />{' '}
-            <Said words="into the unit" value={say(Math.max(0, point.V_B * point.I), 'W')} />{' '}
+            {!atPosts && <Said words="B" value={say(point.V_B, 'V', 4)} />}{' '}
+            <Said
+              words={atPosts ? 'out of the bank' : 'into the unit'}
+              value={say(Math.max(0, point.V_B * point.I), 'W')}
+            />{' '}
           </>
         ) : (
           <span className="text-quiet">
@@ -120,11 +126,17 @@ export const AtOnce = memo(function AtOnce({ rig, current, known, survey, unit }
             tells.{' '}
           </span>
         )}
-        <Said words="lost in the path" value={say(lost, 'W')} />
+        {!atPosts && <Said words="lost in the path" value={say(lost, 'W')} />}
         {rig.support && point && (
           <Said words={`of it from the ${rig.support.name}`} value={say(point.I_support, 'A')} />
         )}
       </p>
+      {atPosts && (
+        <p className="text-quiet">
+          Nothing is known of the leads: this is as far as the posts, and the terminals see less. Volts read
+          at both ends, at one current, tell the rest.
+        </p>
+      )}
       <div className="grid gap-6 lg:grid-cols-2">
         <ElementTable states={states} current={current} />
         <LinkTable rig={rig} links={links} current={current} />
@@ -134,6 +146,7 @@ export const AtOnce = memo(function AtOnce({ rig, current, known, survey, unit }
           view={view}
           question={question}
           claim={unit?.claim}
+          atPosts={atPosts}
           measured={isFigure(supply.E) && supply.E.grade === 'measured'}
         />
       )}

@@ -118,7 +118,9 @@ export function RigDrawing({ rig, unit, meters, losses, marked, selected, onSele
                 fontSize={13}
                 fill="var(--quiet)"
               >
-                nothing on the {side} side yet
+                {rig.leads === 'not known'
+                  ? 'leads as they came, not described'
+                  : `nothing on the ${side} side yet`}
               </text>
             )}
           </g>

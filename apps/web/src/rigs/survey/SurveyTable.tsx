@@ -49,8 +49,11 @@ function verdict(line: SurveyLine, negative: boolean) {
   if (line.excessive) {
     return (
       <span className="text-madder">
-        ■ {line.ratio === undefined || line.ratio > 99 ? 'far more' : `${line.ratio.toPrecision(2)} ×`} than
-        expected{line.hot ? ', hot' : ''}
+        ■{' '}
+        {line.ratio === undefined || line.ratio > 99
+          ? 'far more than expected'
+          : `${line.ratio.toPrecision(2)} times the expected`}
+        {line.hot ? ', hot' : ''}
       </span>
     )
   }

@@ -20,7 +20,7 @@ export function CameTrue({ entry, analyses }: Props) {
             <th className="right">output</th>
             <th className="right">V_B predicted</th>
             <th className="right">{after ? `V_B on rig ${entry.revision + 1}` : 'not made yet'}</th>
-            <th>came true?</th>
+            <th>confirmed?</th>
           </tr>
         </thead>
         <tbody>

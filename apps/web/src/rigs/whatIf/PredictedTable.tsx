@@ -76,6 +76,6 @@ function sayAlarm({ before, V_B }: PredictedStep, alarm: number): string {
   const sure = Math.abs(gap) > 2 * standard(V_B.x)
   const now = isFigure(before) && before.x.value < alarm
   if (gap < 0) return sure ? 'would alarm' : 'would alarm, within uncertainty'
-  if (!sure) return 'clear of it, within uncertainty'
-  return now ? '● becomes possible' : 'clear of it'
+  if (!sure) return 'above the alarm, within uncertainty'
+  return now ? '● becomes possible' : 'above the alarm'
 }
