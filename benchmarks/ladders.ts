@@ -8,7 +8,7 @@ import {
   unitModels,
 } from '@even-watt/bench'
 import { viewTrial, workOut } from '@even-watt/core'
-import type { EntryOf, Trial, TrialDocument } from '@even-watt/contract'
+import { formatVersion, type EntryOf, type Trial, type TrialDocument } from '@even-watt/contract'
 
 /** A ladder of the given size on the stand-in bench. */
 export function ladderOf(steps: number, repeats: number): TrialDocument {
@@ -47,7 +47,7 @@ export function ladderOf(steps: number, repeats: number): TrialDocument {
   }
   return {
     format: 'even-watt-trial',
-    formatVersion: 3,
+    formatVersion,
     madeBy: 'benchmark',
     madeAt: trial.startedAt,
     trial,

@@ -80,7 +80,7 @@ describe('entries that do not fit', () => {
 
 describe('documents from strangers', () => {
   it('are told by their version before anything else', () => {
-    expect(() => readDocument({ formatVersion: 4 })).toThrow('Open it with a newer Even Watt.')
+    expect(() => readDocument({ formatVersion: 5 })).toThrow('Open it with a newer Even Watt.')
     expect(() => readDocument({ ...ottrel, formatVersion: 1.5 })).toThrow(ProblemError)
     for (const junk of [null, 7, 'text', [], { format: 'even-watt-trial' }])
       expect(() => readDocument(junk)).toThrow(ProblemError)

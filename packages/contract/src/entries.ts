@@ -7,7 +7,7 @@ import { OddityNumber } from './oddities'
 import { Prediction, Survey } from './rigs'
 import { Acknowledged } from './safety'
 import { RunEvent } from './schedule'
-import { Id, instant, number, whole, words } from './shared'
+import { Id, instant, number, text, whole, words } from './shared'
 import { LoadTest } from './supply'
 
 /** Every kind of entry and what it carries. A new kind is one line here; all else is derived. */
@@ -61,11 +61,29 @@ const Keep = z.object({
   why: words('Why it is kept', 300),
 })
 
+/** Readings that are not trusted: one of them, all of a rig up to then, or all of one meter. They stay, and decide nothing. */
+const Doubt = z.object({
+  ...entryBase,
+  kind: z.literal('doubt'),
+  of: z.discriminatedUnion(
+    'what',
+    [
+      z.object({ what: z.literal('reading'), entry: Id }),
+      z.object({ what: z.literal('rig') }),
+      z.object({ what: z.literal('meter'), meter: Id }),
+    ],
+    'What is doubted: one of reading, rig, meter.',
+  ),
+  why: words('Why it is doubted', 300),
+  /** What checked it: "thermocouple says 48 °C", "lug found loose". */
+  check: text('What checked it', 300),
+})
+
 /** Everything captured at the bench, in an append-only record. */
 export const Entry = z.discriminatedUnion(
   'kind',
-  [...readings, TakeBack, Keep],
-  `Kind of entry: one of ${[...Object.keys(entryKinds), 'take back', 'keep'].join(', ')}.`,
+  [...readings, TakeBack, Keep, Doubt],
+  `Kind of entry: one of ${[...Object.keys(entryKinds), 'take back', 'keep', 'doubt'].join(', ')}.`,
 )
 export type Entry = z.infer<typeof Entry>
 type EntryKind = Entry['kind']

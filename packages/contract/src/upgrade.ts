@@ -20,6 +20,8 @@ const steps: Readonly<Record<number, (document: Loose) => Loose>> = {
   }),
   // Format 3 may name files, the page's clock, and what a plan used; none of it was there before.
   2: (document) => document,
+  // Format 4 may doubt readings, and say temperatures, conditions of claims and what is not known of a rig.
+  3: (document) => document,
 }
 
 /**

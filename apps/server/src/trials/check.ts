@@ -9,7 +9,11 @@ type Fields = NonNullable<ProblemError['fields']>
 
 /** The other entry an entry speaks of, when it does. */
 const referenceOf = (entry: Entry): string | undefined =>
-  entry.kind === 'take back' || entry.kind === 'keep' ? entry.entry : entry.replaces?.entry
+  entry.kind === 'take back' || entry.kind === 'keep'
+    ? entry.entry
+    : entry.kind === 'doubt' && entry.of.what === 'reading'
+      ? entry.of.entry
+      : entry.replaces?.entry
 
 /** What the contract cannot see: the revision exists, and what is taken back or corrected is there. */
 export function faultsIn(

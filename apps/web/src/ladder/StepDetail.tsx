@@ -4,8 +4,10 @@ import { useState } from 'react'
 import { AttributionBar } from '../attribution/AttributionBar'
 import { capture } from '../outbox/capture'
 import { AsPlanned } from '../plan/AsPlanned'
+import { DoubtMark } from '../trials/DoubtMark'
 import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
+import { useDoubt } from '../trials/useDoubt'
 import { useTrial } from '../trials/useTrial'
 import { answer } from '../ui/answers'
 import { Asking } from '../ui/Asking'
@@ -35,6 +37,7 @@ const tapsOf: Record<Place, readonly string[]> = {
 /** The readings behind the chosen step, what is odd about them, and what can be done. */
 export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Props) {
   const { trial, analysis, view, unsent } = useTrial()
+  const { whyDoubted } = useDoubt()
   const [asked, setAsked] = useState<Oddity>()
   const [takingBack, setTakingBack] = useState<string>()
   const { revision } = analysis.record
@@ -92,7 +95,16 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
               {struck !== undefined && <Struck entry={entry.id} why={struck} what="this reading" />}
               {unsent.has(entry.id) && <span className="text-ochre">▲ unsent</span>}
               {struck === undefined && (
-                <span className="no-print ml-auto flex gap-3 whitespace-nowrap">
+                <span className="ml-auto flex gap-3 whitespace-nowrap">
+                  <DoubtMark
+                    of={{ what: 'reading', entry: entry.id }}
+                    why={whyDoubted(entry.id)}
+                    what="this reading"
+                  />
+                </span>
+              )}
+              {struck === undefined && (
+                <span className="no-print flex gap-3 whitespace-nowrap">
                   <button type="button" className="plain-link" onClick={() => onCorrect(entry)}>
                     Correct
                   </button>

@@ -1,7 +1,9 @@
 import { recordedOf, sayWarmth, warmthOf } from '@even-watt/core'
 import { useState } from 'react'
+import { DoubtMark } from '../trials/DoubtMark'
 import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
+import { useDoubt } from '../trials/useDoubt'
 import { useTrial } from '../trials/useTrial'
 import { shortTime } from '../ui/dates'
 import { showValue } from '../ui/readValue'
@@ -10,6 +12,7 @@ import { displays } from './displays'
 /** Every reading without load, those taken back struck through. */
 export function NoLoadReadings() {
   const { analysis, view, unsent } = useTrial()
+  const { whyDoubted } = useDoubt()
   const [takingBack, setTakingBack] = useState<string>()
   const all = recordedOf(analysis.record, 'no load')
   if (!all.length) return <p className="mt-4">No reading without load yet.</p>
@@ -52,12 +55,17 @@ export function NoLoadReadings() {
                 )}
               </span>
               {unsent.has(entry.id) && <span className="text-ochre">▲ unsent</span>}
+              {why === undefined && (
+                <span className="ml-auto">
+                  <DoubtMark
+                    of={{ what: 'reading', entry: entry.id }}
+                    why={whyDoubted(entry.id)}
+                    what="this reading"
+                  />
+                </span>
+              )}
               {why === undefined ? (
-                <button
-                  type="button"
-                  className="plain-link no-print ml-auto"
-                  onClick={() => setTakingBack(entry.id)}
-                >
+                <button type="button" className="plain-link no-print" onClick={() => setTakingBack(entry.id)}>
                   Take back
                 </button>
               ) : (

@@ -1,7 +1,9 @@
 import { checkRig } from '@even-watt/core'
 import { useState } from 'react'
 import { OddityNotices } from '../oddities/OddityNotices'
+import { DoubtMark } from '../trials/DoubtMark'
 import { StageHead } from '../trials/StageHead'
+import { useDoubt } from '../trials/useDoubt'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { shortDate, shortTime } from '../ui/dates'
@@ -15,6 +17,8 @@ import { RigPicture } from './RigPicture'
 export function RigStagePage() {
   const { trial, analysis } = useTrial()
   const { revision } = analysis.record
+  const { meterDoubted, trust } = useDoubt()
+  const wholeRig = trust({ what: 'rig' }) !== undefined
   const [changing, setChanging] = useState(false)
   const last = trial.revisions.at(-1)
   const oddities = useOddities().filter((oddity) => oddity.at.part === 'rig')
@@ -33,6 +37,31 @@ export function RigStagePage() {
       <RigPicture analysis={analysis} />
       <Remarks remarks={checkRig(revision.rig)} name={(at) => partName(revision.rig, at)} />
       <RigFacts rig={revision.rig} meters={revision.meters} />
+      <section className="mt-4">
+        <h2>Doubt</h2>
+        <p>
+          Something was wrong while it was read, a lug found loose, a battery low:{' '}
+          <DoubtMark
+            of={{ what: 'rig' }}
+            why={wholeRig ? 'all that was read on this rig until then' : undefined}
+            what="all that was read on this rig"
+            words="Doubt all that was read on this rig"
+          />
+        </p>
+        <ul>
+          {revision.meters.map(({ id, name }) => (
+            <li key={id}>
+              {name}:{' '}
+              <DoubtMark
+                of={{ what: 'meter', meter: id }}
+                why={meterDoubted(id)}
+                what={`all that ${name} read in this trial`}
+                words="found faulty or damaged"
+              />
+            </li>
+          ))}
+        </ul>
+      </section>
       {changing && last && <ChangeRig rig={last.rig} after={last.number} onDone={() => setChanging(false)} />}
     </>
   )

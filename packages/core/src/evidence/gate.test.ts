@@ -1,4 +1,4 @@
-import { grades, type Value } from '@even-watt/contract'
+import { grades, type EntryOf, type Value } from '@even-watt/contract'
 import fc from 'fast-check'
 import {
   bankOf,
@@ -244,7 +244,8 @@ describe('whatever was read, on whatever meter and wave', () => {
         fc.array(fc.array(value, { minLength: 1, maxLength: 6 }), { minLength: 1, maxLength: 5 }),
         fc.constantFrom('sine', 'stepped', 'unstated'),
         fc.boolean(),
-        (drawn, wave, several) => {
+        fc.array(fc.boolean(), { maxLength: 5 }),
+        (drawn, wave, several, doubts) => {
           const rig = several
             ? rigOf({
                 bank: bankOf({ strings: [...bankOf().strings, ...bankOf().strings] }),
@@ -260,24 +261,63 @@ describe('whatever was read, on whatever meter and wave', () => {
             }))
             return i % 2 ? noLoadEntry({}, { values: read }) : ladderEntry({}, { values: read, held: 900 })
           })
+          const doubted = entries.filter((_, i) => doubts[i])
           const trial = trialOf([revisionOf({ rig, meters, unit: unitOf({ wave, claims }) })])
-          const view = viewTrial(trial, entries)
+          const view = viewTrial(trial, [...entries, ...doubted.map(({ id }, i) => doubtOf(9000 + i, { what: 'reading', entry: id }))]) // prettier-ignore
           const gate = view.analyses[0]?.evidence.gate
           for (const { standing } of view.findings) {
             if (standing.outcome === 'not tested' || standing.outcome === 'not shown') continue
             const quantities = new Set(inputsOf(standing.figure?.working))
             const behind = entries
               .filter(({ id }) => standing.figure?.working.entries.includes(id))
-              .flatMap(({ reading }) => reading.values.filter((read) => quantities.has(read.quantity)))
+              .flatMap(({ id, reading }) =>
+                reading.values.flatMap((read) => (quantities.has(read.quantity) ? [{ id, read }] : [])),
+              )
             // Each quantity behind the figure has at least one value that passes, and the figure none that does not.
             expect(standing.figure?.refused).toBeUndefined()
-            for (const quantity of new Set(behind.map((read) => read.quantity)))
-              expect(behind.some((read) => read.quantity === quantity && !gate?.(read))).toBe(true)
+            for (const quantity of new Set(behind.map(({ read }) => read.quantity)))
+              expect(behind.some(({ id, read }) => read.quantity === quantity && !gate?.(read, id))).toBe(
+                true,
+              )
           }
         },
       ),
       { numRuns: 400 },
     )
+  })
+})
+
+const doubtOf = (n: number, of: EntryOf<'doubt'>['of'], more: Partial<EntryOf<'doubt'>> = {}): EntryOf<'doubt'> => ({
+  id: uuid(n), kind: 'doubt', revision: 1, at: '2026-03-12T23:00:00.000Z', of, why: 'lug found loose', ...more,
+}) // prettier-ignore
+
+describe('what is doubted', () => {
+  const step = stepOf(1432)
+  const outcome = (...doubts: EntryOf<'doubt'>[]) => verdictOn({}, [step, ...doubts])
+
+  it('decides nothing, and says why: a reading, a whole rig, all of a meter', () => {
+    expect(outcome().outcome).toBe('met')
+    for (const what of [{ what: 'reading', entry: step.id }, { what: 'rig' }, { what: 'meter', meter: uuid(1) }] as const) {
+      const found = outcome(doubtOf(9000, what, { check: 'thermometer says 60 °C' }))
+      expect(found.outcome).toBe('not tested')
+      expect(found.sentence).toContain('it is doubted: lug found loose; thermometer says 60 °C')
+    }
+  }) // prettier-ignore
+
+  it('of a rig goes back only: what is read after it counts, and so does another rig', () => {
+    expect(outcome(doubtOf(9000, { what: 'rig' }, { at: '2020-01-01T00:00:00.000Z' })).outcome).toBe('met')
+    expect(outcome(doubtOf(9000, { what: 'reading', entry: uuid(1234) })).outcome).toBe('met')
+  })
+
+  it('counts again when the doubt is taken back', () => {
+    const doubt = doubtOf(9000, { what: 'meter', meter: uuid(1) })
+    const back = { id: uuid(9001), kind: 'take back', revision: 1, at: '2026-03-12T23:10:00.000Z', entry: doubt.id, why: 'checked' } as const // prettier-ignore
+    expect(verdictOn({}, [step, doubt, back]).outcome).toBe('met')
+  })
+
+  it('does not keep a step from what else was read at it', () => {
+    const again = stepOf(1434, { step: step.reading.step })
+    expect(verdictOn({}, [step, again, doubtOf(9000, { what: 'reading', entry: step.id })])).toMatchObject({ outcome: 'met', figure: { x: { value: 1434 } } }) // prettier-ignore
   })
 })
 

@@ -1,12 +1,13 @@
 import type { Revision, Unit, Value } from '@even-watt/contract'
 import { say, type Refusal } from '../figures'
 import { readsOtherCurrent } from './conductor'
+import type { Doubts } from '../trials'
 import { unfitOnWave } from './fitness'
 import { quantityData } from './quantities'
 import { rangeOf } from './rangeOf'
 
-/** Lets a value in, or says why not. */
-export type Gate = (value: Value) => Refusal | undefined
+/** Lets a value in that was read in an entry, or says why not. */
+export type Gate = (value: Value, entry: string) => Refusal | undefined
 
 const notMeasured: Record<Exclude<Value['grade'], 'measured'>, Refusal> = {
   display: {
@@ -18,13 +19,16 @@ const notMeasured: Record<Exclude<Value['grade'], 'measured'>, Refusal> = {
 }
 
 /**
- * The one gate that every value passes before a judge, a fit or a figure rests on it (docs/method/evidence.md): it is
+ * The one gate that every value passes before a judge, a fit or a figure rests on it (docs/method/evidence.md): nobody
+ * doubts it; it is
  * measured; a meter is named that reads this quantity, within a range; that meter may be used on this wave as it was
  * seen; and on its conductor only the unit's current flows.
  */
-export function gateOf({ rig, meters }: Revision, wave: Unit['wave']): Gate {
+export function gateOf({ rig, meters }: Revision, wave: Unit['wave'], doubts: Doubts): Gate {
   const unfit = unfitOnWave({ wave })
-  return (value) => {
+  return (value, entry) => {
+    const doubt = doubts.readings.get(entry) ?? doubts.meters.get(value.meter ?? '')
+    if (doubt !== undefined) return { why: `it is doubted: ${doubt}.`, todo: 'Read it again.' }
     if (value.grade !== 'measured') return notMeasured[value.grade]
     const { unit, words } = quantityData[value.quantity]
     const meter = meters.find(({ id }) => id === value.meter)

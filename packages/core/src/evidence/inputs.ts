@@ -70,7 +70,7 @@ function inputFigure(
 ): Derived {
   const groups = new Map<string, { refused: Refusal | undefined; items: Found[] }>()
   for (const item of found) {
-    const refused = gate(item.value)
+    const refused = gate(item.value, item.entry)
     const key = `${spreadKey(item.value)}|${item.value.range ?? ''}|${refused?.why ?? ''}`
     const group = groups.get(key) ?? { refused, items: [] }
     groups.set(key, group)

@@ -16,7 +16,7 @@ export function setAsideOf(record: RevisionRecord, gate: Gate): SetAsideValues[]
   const found = new Map<string, SetAsideValues & { readings: EntryOf<'ladder' | 'no load'>[] }>()
   for (const entry of [...readingsOf(record, 'no load'), ...readingsOf(record, 'ladder')]) {
     for (const value of entry.reading.values) {
-      const refusal = gate(value)
+      const refusal = gate(value, entry.id)
       if (!refusal) continue
       const meter = record.revision.meters.find(({ id }) => id === value.meter)?.name
       const key = `${value.quantity}|${meter}|${refusal.why}`

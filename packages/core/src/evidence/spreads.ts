@@ -72,8 +72,10 @@ const sameGate = remembering<Revision, Gate>()
 export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
   const { revision } = record
   const steps = new Map<string, EntryOf<'ladder' | 'no load'>[]>()
-  for (const entry of readingsOf(record, 'ladder')) append(steps, entry.reading.step, entry)
-  const noLoad = readingsOf(record, 'no load')
+  const { doubts } = record
+  const trusted = ({ id }: Entry) => !doubts.readings.has(id)
+  for (const entry of readingsOf(record, 'ladder').filter(trusted)) append(steps, entry.reading.step, entry)
+  const noLoad = readingsOf(record, 'no load').filter(trusted)
   const spreads = poolOf([...steps.values(), noLoad.filter(({ reading }) => reading.mode === 'on')])
   const searching = poolOf([noLoad.filter(({ reading }) => reading.mode === 'search')])
   const wave = waveSeen(record)
@@ -81,6 +83,8 @@ export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
     spreads: sameSpreads(revision, [...spreads].flat(), () => spreads),
     searchSpreads: sameSearchSpreads(revision, [...searching].flat(), () => searching),
     wave,
-    gate: sameGate(revision, [wave], () => gateOf(revision, wave)),
+    gate: sameGate(revision, [wave, ...[...doubts.readings, ...doubts.meters].flat()], () =>
+      gateOf(revision, wave, doubts),
+    ),
   }
 }

@@ -3,6 +3,14 @@ import type { Entry, EntryOf, ReadingKind, Revision } from '@even-watt/contract'
 /** Readings that stand, by kind, in order of time. A kind of which none was taken has no list. */
 export type Standing = ReadonlyMap<ReadingKind, readonly Entry[]>
 
+/** Why readings are doubted, by what is said of them. */
+export interface Doubts {
+  /** By the id of the reading. */
+  readonly readings: ReadonlyMap<string, string>
+  /** By the id of the meter. */
+  readonly meters: ReadonlyMap<string, string>
+}
+
 /** All that was captured on one revision of the rig. */
 export interface RevisionRecord {
   /** Id of the trial: it tells the errors of this record's readings from those of other trials. */
@@ -11,6 +19,7 @@ export interface RevisionRecord {
   /** The records of the revisions before it, oldest first: a bank that was tested on one is known on the next. */
   readonly earlier: readonly RevisionRecord[]
   readonly standing: Standing
+  readonly doubts: Doubts
   /** Taken back or corrected, kept for the record. */
   readonly struck: readonly Entry[]
 }

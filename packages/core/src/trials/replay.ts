@@ -1,6 +1,6 @@
-import type { Entry, ReadingKind, Revision, Trial } from '@even-watt/contract'
+import type { Entry, EntryOf, ReadingKind, Revision, Trial } from '@even-watt/contract'
 import { remembering } from '../remember'
-import type { RevisionRecord, TrialRecord } from './record'
+import type { Doubts, RevisionRecord, TrialRecord } from './record'
 import { struckBy } from './strike'
 import { inTime } from './times'
 
@@ -25,9 +25,29 @@ function recordOf(
   revision: Revision,
   { standing, struck }: Gathered,
   earlier: readonly RevisionRecord[],
+  doubting: readonly EntryOf<'doubt'>[],
 ): RevisionRecord {
-  const parts = [trial, ...earlier, ...[...standing].flat(2), 'struck', ...struck]
-  return sameRevision(revision, parts, () => ({ trial, revision, earlier, standing, struck }))
+  const doubts = doubtsOf(doubting, revision, standing)
+  const parts = [trial, ...earlier, ...[...standing].flat(2), 'struck', ...struck, 'doubts', ...doubting]
+  return sameRevision(revision, parts, () => ({ trial, revision, earlier, standing, doubts, struck }))
+}
+
+/** What is doubted on one revision; doubt of a rig goes back to its beginning, doubt of a meter over all rigs. */
+function doubtsOf(
+  doubting: readonly EntryOf<'doubt'>[],
+  revision: Revision,
+  standing: Gathered['standing'],
+): Doubts {
+  const readings = new Map<string, string>()
+  const meters = new Map<string, string>()
+  for (const { of, at, why, check, revision: number } of doubting) {
+    const said = [why, check].filter(Boolean).join('; ')
+    if (of.what === 'reading') readings.set(of.entry, said)
+    else if (of.what === 'meter') meters.set(of.meter, said)
+    else if (number === revision.number)
+      for (const entry of [...standing.values()].flat()) if (entry.at <= at) readings.set(entry.id, said)
+  }
+  return { readings, meters }
 }
 
 /**
@@ -38,11 +58,13 @@ export function replay(trial: Trial, entries: readonly Entry[]): TrialRecord {
   const struckWhy = struckBy(entries)
   const kept = new Map<string, string>()
   const whole = gathered()
+  const doubting: EntryOf<'doubt'>[] = []
   const revisions = new Map(trial.revisions.map(({ number }) => [number, gathered()]))
   for (const entry of inTime(entries)) {
     if (entry.kind === 'keep') kept.set(`${entry.entry}|${entry.oddity}`, entry.why)
     const here = revisions.get(entry.revision)
     if (struckWhy.has(entry.id)) here?.struck.push(entry)
+    else if (entry.kind === 'doubt') doubting.push(entry)
     else if (entry.kind !== 'keep' && entry.kind !== 'take back') {
       append(whole.standing, entry.kind, entry)
       if (here) append(here.standing, entry.kind, entry)
@@ -55,7 +77,7 @@ export function replay(trial: Trial, entries: readonly Entry[]): TrialRecord {
     revisions: trial.revisions.reduce<RevisionRecord[]>(
       (earlier, revision) => [
         ...earlier,
-        recordOf(trial.id, revision, revisions.get(revision.number) ?? gathered(), earlier),
+        recordOf(trial.id, revision, revisions.get(revision.number) ?? gathered(), earlier, doubting),
       ],
       [],
     ),

@@ -13,10 +13,10 @@ function metersOf(
   { record: { revision }, evidence: { gate } }: Analysis,
 ): Route[] {
   const values = new Map<string, Value[]>()
-  for (const { reading } of step.step.readings) {
+  for (const { id, reading } of step.step.readings) {
     for (const value of reading.values) {
       // What the gate refuses is said elsewhere; it is no witness here.
-      if (value.quantity !== quantity || value.meter === undefined || gate(value)) continue
+      if (value.quantity !== quantity || value.meter === undefined || gate(value, id)) continue
       values.set(value.meter, [...(values.get(value.meter) ?? []), value])
     }
   }

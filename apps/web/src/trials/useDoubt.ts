@@ -1,0 +1,34 @@
+import type { EntryOf } from '@even-watt/contract'
+import { capture } from '../outbox/capture'
+import { answer } from '../ui/answers'
+import { useTakingBack } from './useTakingBack'
+import { useTrial } from './useTrial'
+
+export type Doubted = EntryOf<'doubt'>['of']
+
+const same = (a: Doubted, b: Doubted): boolean => JSON.stringify(a) === JSON.stringify(b)
+
+/** Doubting readings, and trusting them again: both are entries of their own. What is doubted stays and decides nothing. */
+export function useDoubt() {
+  const { trial, entries, view, analysis } = useTrial()
+  const { takeBack } = useTakingBack()
+  const revision = analysis.record.revision.number
+  const standing = entries.filter(
+    (entry): entry is EntryOf<'doubt'> => entry.kind === 'doubt' && !view.record.struckWhy.has(entry.id),
+  )
+  return {
+    /** Why a reading is doubted, by itself, with its rig or by its meters; undefined: it is trusted. */
+    whyDoubted: (entry: string): string | undefined => analysis.record.doubts.readings.get(entry),
+    meterDoubted: (meter: string): string | undefined => analysis.record.doubts.meters.get(meter),
+    doubt: (of: Doubted, why: string) => {
+      const made = capture(trial.id, { revision, kind: 'doubt', of, why })
+      if ('faults' in made) answer(made.faults.map(({ message }) => message).join(' '))
+      else answer('Doubted: it stays in the record and decides nothing.')
+    },
+    /** Takes back the doubt of just this; undefined where it was doubted as a part of something else. */
+    trust: (of: Doubted): (() => void) | undefined => {
+      const doubt = standing.find((entry) => same(entry.of, of) && (of.what !== 'rig' || entry.revision === revision)) // prettier-ignore
+      return doubt && (() => takeBack(doubt.id, 'Trusted again.', 'the doubt'))
+    },
+  }
+}
