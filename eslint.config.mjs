@@ -89,6 +89,7 @@ const ranks = {
     'trials',
     'demo',
     'backup',
+    'lan',
   ],
 }
 

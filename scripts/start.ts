@@ -1,4 +1,5 @@
 import { createApp } from '@even-watt/server/app'
+import { gate } from '@even-watt/server/backup/gate'
 import { withUntouchedDemo } from '@even-watt/server/backup/untouched'
 import { databaseAccount } from '@even-watt/server/cluster/account'
 import { startCluster, type Cluster } from '@even-watt/server/cluster/cluster'
@@ -10,12 +11,15 @@ import { migrate } from '@even-watt/server/database/migrate'
 import { createPool } from '@even-watt/server/database/pool'
 import { demoFolder, loadDemo } from '@even-watt/server/demo/load'
 import { sweepBlobs } from '@even-watt/server/files/blobs'
+import { door as doorOf } from '@even-watt/server/lan/door'
+import { Lan } from '@even-watt/server/lan/lan'
 import { close, listen, portOf } from '@even-watt/server/listen'
+import { sayLan } from './sayLan'
 import { pino } from 'pino'
 import { buildWhenStale, webFolder } from './build'
 import { dataFolder } from './dataFolder'
 import { holdRun, type RunLock } from './runLock'
-import { becomeAccount } from './unprivileged'
+import { becomeAccount, lanFolder } from './unprivileged'
 
 const log = pino(
   { level: process.env['LOG_LEVEL'] ?? 'info' },
@@ -81,19 +85,38 @@ async function run(): Promise<void> {
   undo.push(() => feed.end())
   const checkout = { web: webFolder, demo: demoFolder }
   const account = own?.cluster.account
+  const door = lanFolder(folder)
   const served = account ? becomeAccount(account, folder, checkout) : checkout
+  const restoring = gate()
+  const common = { pool, feed, log, restoring, ...served }
+  const lan = new Lan({
+    pool,
+    folder: door,
+    port: () => portFrom(process.env['LAN_PORT'] ?? String(portOf(server) + 1)),
+    appFor: (hosts) =>
+      createApp({
+        ...common,
+        door: doorOf(pool),
+        front: {
+          scheme: 'https',
+          answers: (name) => hosts.has(name),
+          instead: 'Use an address that the computer shows.',
+        },
+      }),
+  })
   const server = await listen(
     createApp({
-      pool,
-      feed,
-      log,
-      ...served,
+      ...common,
+      lan,
       ...(own ? { backup: { ...own.cluster, folder, migrate: () => migrate(databaseUrl, log) } } : {}),
     }),
     host,
     port,
   )
   undo.push(() => close(server))
+  const onLan = process.argv.includes('--lan')
+  const made = onLan || (await lan.wasOpen()) ? await lan.open() : undefined
+  undo.push(() => lan.end())
   const address = `http://${host}:${portOf(server)}`
   own?.lock.say(address)
   const before = await recall(pool, 'address')
@@ -103,6 +126,7 @@ async function run(): Promise<void> {
     )
   await remember(pool, 'address', address)
   console.log(`\nEven Watt is at ${address}\nCtrl-C stops it.`)
+  await sayLan(lan, made)
 }
 
 process.on('SIGINT', () => void end(0))

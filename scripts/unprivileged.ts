@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { cpSync, rmSync } from 'node:fs'
+import { cpSync, mkdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Account } from '@even-watt/server/cluster/account'
 
@@ -7,6 +7,13 @@ import type { Account } from '@even-watt/server/cluster/account'
 export interface Served {
   readonly web: string
   readonly demo: string
+}
+
+/** Where the certificate of the local network is kept. */
+export function lanFolder(folder: string): string {
+  const door = join(folder, 'lan')
+  mkdirSync(door, { recursive: true, mode: 0o700 })
+  return door
 }
 
 /**
@@ -19,7 +26,8 @@ export function becomeAccount(account: Account, folder: string, served: Served):
   const copied: Served = { web: join(copies, 'web'), demo: join(copies, 'demo') }
   cpSync(served.web, copied.web, { recursive: true })
   cpSync(served.demo, copied.demo, { recursive: true })
-  spawnSync('chown', ['-R', `${account.uid}:${account.gid}`, copies])
+  const door = lanFolder(folder)
+  spawnSync('chown', ['-R', `${account.uid}:${account.gid}`, copies, door])
   process.setgroups?.([])
   process.setgid?.(account.gid)
   process.setuid?.(account.uid)

@@ -1,17 +1,19 @@
 import { trialJsonSchema } from '@even-watt/contract'
-import express, { type Express } from 'express'
+import express, { type Express, type RequestHandler } from 'express'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
-import { gate } from './backup/gate'
+import { gate, type Gate } from './backup/gate'
 import { backupRoutes, type ServingGround } from './backup/routes'
 import type { Feed } from './database/feed'
 import { loadDemo } from './demo/load'
 import { fileRoutes } from './files/routes'
-import { guard, headers } from './http/guard'
+import { guard, headers, onLoopback, type Front } from './http/guard'
 import { answerProblems, notFound } from './http/problem'
+import type { Lan } from './lan/lan'
+import { lanRoutes } from './lan/routes'
 import { loadRoutes } from './loads/routes'
 import { meterRoutes } from './meters/routes'
 import { rigRoutes } from './rigs/routes'
@@ -28,12 +30,31 @@ export interface AppOptions {
   readonly web?: string
   /** Folder of the demo, where it is not read from the checkout. */
   readonly demo?: string
+  /** Where it stands; on loopback unless told otherwise. */
+  readonly front?: Front
+  /** Whoever does not pass it finds nothing behind it. */
+  readonly door?: RequestHandler
+  /** The local network's door, to be opened and shut from here. */
+  readonly lan?: Lan
+  /** Shut while a backup is restored, for all fronts of one installation. */
+  readonly restoring?: Gate
   /** The cluster, where this installation has one of its own to back up and to restore into. */
   readonly backup?: ServingGround
 }
 
 /** The whole server: API, health, and the built interface. It keeps no state of its own. */
-export function createApp({ pool, feed, log, web, demo, backup }: AppOptions): Express {
+export function createApp({
+  pool,
+  feed,
+  log,
+  web,
+  demo,
+  backup,
+  front = onLoopback,
+  door,
+  lan,
+  restoring = gate(),
+}: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -47,8 +68,8 @@ export function createApp({ pool, feed, log, web, demo, backup }: AppOptions): E
     await pool.query('select 1')
     response.json({ status: 'ok' })
   })
-  app.use(headers, guard)
-  const restoring = gate()
+  app.use(headers, guard(front))
+  if (door) app.use(door)
   if (backup) app.use('/api/backup', backupRoutes(backup, restoring))
   app.use('/api', restoring.handler)
 
@@ -63,6 +84,7 @@ export function createApp({ pool, feed, log, web, demo, backup }: AppOptions): E
   app.use('/api/meters', meterRoutes(pool))
   app.use('/api/rigs', rigRoutes(pool))
   app.use('/api/loads', loadRoutes(pool))
+  if (lan) app.use('/api/lan', lanRoutes(pool, lan))
   app.use('/api/settings', settingsRoutes(pool))
   app.use('/api/blobs', fileRoutes(pool))
   app.use('/api/trials', trialRoutes(pool, feed))

@@ -1,14 +1,15 @@
 import type { Express } from 'express'
 import { createServer, type Server } from 'node:http'
+import type { Server as SecureServer } from 'node:https'
 import { StartError } from './cluster/startError'
 import { isLoopback } from './http/guard'
 
-/** Listens on loopback; another address would need a passphrase and TLS, so it is refused. */
+/** Listens on loopback; another address needs a passphrase and TLS, and is opened as such, so it is refused here. */
 export function listen(app: Express, host: string, port: number): Promise<Server> {
   if (!isLoopback(host)) {
     return Promise.reject(
       new StartError(
-        `Even Watt listens on loopback only. ${host} would need a passphrase and TLS, which this version does not offer.`,
+        `Without a passphrase and TLS Even Watt listens on loopback only, not on ${host}. For devices of the local network: npm start -- --lan`,
       ),
     )
   }
@@ -34,7 +35,7 @@ export function portOf(server: Server): number {
 }
 
 /** Finishes what is under way, then closes; gives up waiting after two seconds. */
-export function close(server: Server): Promise<void> {
+export function close(server: Server | SecureServer): Promise<void> {
   return new Promise((resolve) => {
     server.close(() => resolve())
     server.closeIdleConnections()

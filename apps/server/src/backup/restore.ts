@@ -3,6 +3,7 @@ import { withClient } from '../cluster/client'
 import type { Cluster } from '../cluster/cluster'
 import { databaseName, ensureOwnDatabase, role } from '../cluster/ownDatabase'
 import { StartError } from '../cluster/startError'
+import type { Queryable } from '../database/pool'
 import { restoreFrom } from './backup'
 import { isUntouched } from './untouched'
 
@@ -11,6 +12,15 @@ const restoring = 'even_watt_restoring'
 /** The cluster to restore into, and where its data are. */
 export interface RestoreGround extends Pick<Cluster, 'url' | 'adminUrl' | 'bin'> {
   readonly folder: string
+}
+
+/** Who may come in over the local network is this computer's business, not that of a file. */
+async function forgetDoor(client: Queryable): Promise<void> {
+  await client.query(`delete from installation where key in ('lan', 'passphrase')`)
+  const { rows } = await client.query<{ here: boolean }>(
+    `select to_regclass('public.device') is not null as here`,
+  )
+  if (rows[0]?.here) await client.query('delete from device')
 }
 
 /**
@@ -35,10 +45,9 @@ export async function restoreInto(
     await client.query(`create database ${restoring} owner ${role}`)
   })
   try {
-    const summary = await restoreFrom(file, {
-      bin,
-      url: Object.assign(new URL(url), { pathname: restoring }).href,
-    })
+    const beside = Object.assign(new URL(url), { pathname: restoring }).href
+    const summary = await restoreFrom(file, { bin, url: beside })
+    await withClient(beside, forgetDoor)
     // Something may have been captured while it was read.
     await refuseUsed()
     await withClient(adminUrl, async (client) => {

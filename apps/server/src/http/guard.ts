@@ -8,24 +8,37 @@ const loopback = new Set(['localhost', '127.0.0.1', '[::1]'])
 export const isLoopback = (host: string) =>
   loopback.has(host.includes(':') && !host.startsWith('[') ? `[${host}]` : host)
 
-/** Only loopback names are answered, and only pages of this very address may change anything. */
-export const guard: RequestHandler = (request, response, next) => {
-  const host = request.headers.host ?? ''
-  if (!loopback.has(hostname(host))) {
-    sendProblem(
-      response,
-      new ProblemError(421, 'This address is not served here.', 'Use localhost or 127.0.0.1.'),
-    )
-    return
-  }
-  const { origin } = request.headers
-  const harmless = request.method === 'GET' || request.method === 'HEAD'
-  if (!harmless && origin !== undefined && origin !== `http://${host}`) {
-    sendProblem(response, new ProblemError(403, 'Another page may not change anything here.'))
-    return
-  }
-  next()
+/** Where a server stands: the names it answers to, and how its own pages are reached. */
+export interface Front {
+  readonly scheme: 'http' | 'https'
+  readonly answers: (host: string) => boolean
+  /** What to use instead of a name that is not answered. */
+  readonly instead: string
 }
+
+export const onLoopback: Front = {
+  scheme: 'http',
+  answers: (host) => loopback.has(hostname(host)),
+  instead: 'Use localhost or 127.0.0.1.',
+}
+
+/** Only the names of this front are answered, and only pages of this very address may change anything. */
+export const guard =
+  ({ scheme, answers, instead }: Front): RequestHandler =>
+  (request, response, next) => {
+    const host = request.headers.host ?? ''
+    if (!answers(host)) {
+      sendProblem(response, new ProblemError(421, 'This address is not served here.', instead))
+      return
+    }
+    const { origin } = request.headers
+    const harmless = request.method === 'GET' || request.method === 'HEAD'
+    if (!harmless && origin !== undefined && origin !== `${scheme}://${host}`) {
+      sendProblem(response, new ProblemError(403, 'Another page may not change anything here.'))
+      return
+    }
+    next()
+  }
 
 /** Strict policy: own scripts only, none inline, nothing from elsewhere. */
 export const headers = helmet({

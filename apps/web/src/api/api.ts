@@ -2,6 +2,7 @@ import type {
   BackupSummary,
   DocumentUses,
   Entry,
+  LanState,
   Load,
   Meter,
   NewRevision,
@@ -67,7 +68,7 @@ const base = fetchBaseQuery({
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: base,
-  tagTypes: ['unit', 'meter', 'rig', 'load', 'trials', 'trial', 'entries', 'settings'],
+  tagTypes: ['unit', 'meter', 'rig', 'load', 'trials', 'trial', 'entries', 'settings', 'lan'],
   refetchOnReconnect: true,
   refetchOnFocus: true,
   endpoints: (build) => ({
@@ -110,6 +111,15 @@ export const api = createApi({
     deleteLoad: build.mutation<null, Deletion>({
       query: ({ id, editedFrom }) => ({ url: `/loads/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
       invalidatesTags: ['load'],
+    }),
+    lan: build.query<LanState, void>({ query: () => '/lan', providesTags: ['lan'] }),
+    switchLan: build.mutation<LanState, { on: boolean; passphrase?: string }>({
+      query: (body) => ({ url: '/lan', method: 'PUT', body }),
+      invalidatesTags: ['lan'],
+    }),
+    shutOut: build.mutation<LanState, string>({
+      query: (id) => ({ url: `/lan/devices/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['lan'],
     }),
     settings: build.query<Settings | null, void>({ query: () => '/settings', providesTags: ['settings'] }),
     saveSettings: build.mutation<Settings, Settings>({

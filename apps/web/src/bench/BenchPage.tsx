@@ -17,6 +17,9 @@ export function BenchPage() {
       title="Bench"
       actions={
         <>
+          <Link className="action" to="/phone">
+            Phone
+          </Link>
           <Link className="action" to="/backup">
             Back up
           </Link>

@@ -1,0 +1,75 @@
+import { Knock, sentences } from '@even-watt/contract'
+import { parse as parseCookies } from 'cookie'
+import express, { Router, type RequestHandler } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import type { Pool } from 'pg'
+import { safeParse } from 'zod/mini'
+import { ProblemError, sendProblem } from '../http/problem'
+import { letIn, mayPass } from './devices'
+import { doorPage } from './doorPage'
+import { isPassphrase } from './passphrase'
+
+/** Bound to this host and to TLS by its name. */
+const cookie = '__Host-even-watt'
+const year = 365 * 24 * 3_600_000
+
+const tooMany = 'Too many attempts. Wait five minutes, then try again.'
+const attempts = (limit: number, keyGenerator?: () => string) =>
+  rateLimit({
+    windowMs: 5 * 60_000,
+    limit,
+    skipSuccessfulRequests: true,
+    ...(keyGenerator ? { keyGenerator } : {}),
+    handler: (_request, response) => {
+      response.status(429).type('html').send(doorPage(tooMany))
+    },
+  })
+
+/**
+ * The door of the local network: who holds no cookie of a device that was let in finds only a page that asks for the
+ * passphrase. Attempts are limited, each device's and all together; the cookie is Secure, HttpOnly and SameSite=Strict.
+ */
+export function door(pool: Pool): Router {
+  const router = Router()
+  router.post(
+    '/door',
+    attempts(8),
+    attempts(60, () => 'all'),
+    express.urlencoded({ extended: false, limit: '4kb' }),
+    async (request, response) => {
+      const knock = safeParse(Knock, request.body)
+      if (!knock.success) {
+        const said = sentences(knock.error)[0]?.message
+        response.status(422).type('html').send(doorPage(said))
+      } else if (!(await isPassphrase(pool, knock.data.passphrase.trim()))) {
+        response.status(401).type('html').send(doorPage('That is not the passphrase.'))
+      } else {
+        const token = await letIn(pool, knock.data.name)
+        response.cookie(cookie, token, {
+          httpOnly: true,
+          secure: true,
+          sameSite: 'strict',
+          path: '/',
+          maxAge: year,
+        })
+        response.redirect(303, '/')
+      }
+    },
+  )
+  router.use(onlyLetIn(pool))
+  // What opens or shuts the door, and what replaces all data, is done at the laptop itself.
+  router.use(['/api/lan', '/api/backup'], (_request, response) => {
+    sendProblem(response, new ProblemError(403, 'This is done at the computer that Even Watt runs on.'))
+  })
+  return router
+}
+
+const onlyLetIn =
+  (pool: Pool): RequestHandler =>
+  async (request, response, next) => {
+    const token = parseCookies(request.headers.cookie ?? '')[cookie]
+    if (token !== undefined && (await mayPass(pool, token))) next()
+    else if (request.path.startsWith('/api'))
+      sendProblem(response, new ProblemError(401, 'This device has not been let in.', 'Open the page again and give the passphrase.')) // prettier-ignore
+    else response.status(401).set('Cache-Control', 'no-store').type('html').send(doorPage())
+  }

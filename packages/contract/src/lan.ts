@@ -1,0 +1,46 @@
+import * as z from 'zod/mini'
+import { Id, plain, words } from './shared'
+
+/** A device that was let in over the local network. */
+const Device = z.object({
+  id: Id,
+  name: z.string(),
+  letInAt: z.string(),
+  seenAt: z.string(),
+  shutOut: z.boolean(),
+})
+export type Device = z.infer<typeof Device>
+
+/** How the bench stands on the local network. */
+export const LanState = z.object({
+  on: z.boolean(),
+  /** Where devices reach it: "https://192.168.1.20:4601". */
+  addresses: z.array(z.string()),
+  /** SHA-256 of the certificate, in pairs, to compare with what the phone shows. */
+  fingerprint: z.optional(z.string()),
+  /** The first address as a code to scan, SVG. */
+  code: z.optional(z.string()),
+  hasPassphrase: z.boolean(),
+  /** Shown this once, when it was made here. */
+  madePassphrase: z.optional(z.string()),
+  devices: z.array(Device),
+})
+export type LanState = z.infer<typeof LanState>
+
+export const shortestPassphrase = 10
+
+/** Turns it on or off; a passphrase replaces the one before, and shuts nobody out. */
+export const LanSwitch = z.object({
+  on: z.boolean(),
+  passphrase: z.optional(
+    plain('Passphrase', 200).check(
+      z.minLength(shortestPassphrase, `Passphrase: ${shortestPassphrase} characters at least.`),
+    ),
+  ),
+})
+
+/** What a device says at the door. */
+export const Knock = z.object({
+  passphrase: plain('Passphrase', 200),
+  name: words('Name of this device', 60),
+})
