@@ -1,6 +1,6 @@
 import { Knock, sentences } from '@even-watt/contract'
 import { parse as parseCookies } from 'cookie'
-import express, { Router, type RequestHandler } from 'express'
+import express, { Router, type RequestHandler, type Response } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import type { Pool } from 'pg'
 import { safeParse } from 'zod/mini'
@@ -13,6 +13,15 @@ import { isPassphrase } from './passphrase'
 const cookie = '__Host-even-watt'
 const year = 365 * 24 * 3_600_000
 
+/** Its form says where it comes from, which a page without a referrer would not. */
+function show(response: Response, status: number, said?: string): void {
+  response
+    .status(status)
+    .set({ 'Cache-Control': 'no-store', 'Referrer-Policy': 'same-origin' })
+    .type('html')
+    .send(doorPage(said))
+}
+
 const tooMany = 'Too many attempts. Wait five minutes, then try again.'
 const attempts = (limit: number, keyGenerator?: () => string) =>
   rateLimit({
@@ -21,7 +30,7 @@ const attempts = (limit: number, keyGenerator?: () => string) =>
     skipSuccessfulRequests: true,
     ...(keyGenerator ? { keyGenerator } : {}),
     handler: (_request, response) => {
-      response.status(429).type('html').send(doorPage(tooMany))
+      show(response, 429, tooMany)
     },
   })
 
@@ -40,9 +49,9 @@ export function door(pool: Pool): Router {
       const knock = safeParse(Knock, request.body)
       if (!knock.success) {
         const said = sentences(knock.error)[0]?.message
-        response.status(422).type('html').send(doorPage(said))
+        show(response, 422, said)
       } else if (!(await isPassphrase(pool, knock.data.passphrase.trim()))) {
-        response.status(401).type('html').send(doorPage('That is not the passphrase.'))
+        show(response, 401, 'That is not the passphrase.')
       } else {
         const token = await letIn(pool, knock.data.name)
         response.cookie(cookie, token, {
@@ -71,5 +80,5 @@ const onlyLetIn =
     if (token !== undefined && (await mayPass(pool, token))) next()
     else if (request.path.startsWith('/api'))
       sendProblem(response, new ProblemError(401, 'This device has not been let in.', 'Open the page again and give the passphrase.')) // prettier-ignore
-    else response.status(401).set('Cache-Control', 'no-store').type('html').send(doorPage())
+    else show(response, 401)
   }

@@ -1,4 +1,5 @@
-import { NavLink } from 'react-router'
+import { useEffect, useRef } from 'react'
+import { NavLink, useLocation } from 'react-router'
 import { pathOf } from '../stage'
 import { shortDate } from '../ui/dates'
 import { useStages } from './stageContext'
@@ -12,6 +13,8 @@ const notYet = { said: '\u00a0', done: 'unknown' } as const
 /** The stages of a trial in the order they are worked: navigation and progress at once. */
 export function WorkOrder({ state }: { state: TrialState }) {
   const stages = useStages()
+  const { pathname } = useLocation()
+  const strip = useRef<HTMLElement>(null)
   const { trial, worked, analysis } = state
   const known = worked && {
     ...state,
@@ -20,8 +23,13 @@ export function WorkOrder({ state }: { state: TrialState }) {
       worked.analyses.find(({ record }) => record.revision.number === analysis.record.revision.number) ??
       analysis,
   }
+  // On a phone the strip stands at the stage on screen.
+  useEffect(() => {
+    strip.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  }, [pathname])
   return (
     <nav
+      ref={strip}
       aria-label="Work order"
       className="no-print flex shrink-0 gap-1 overflow-x-auto border-b border-rule px-3 py-2 md:block md:w-[180px] md:border-r md:border-b-0 md:px-0 md:py-4"
     >
