@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Id, number, oneOf } from './shared'
+import { Id, number, oneOf, whole } from './shared'
 
 /** What is read at the taps (docs/method/evidence.md). */
 export const quantities = ['V_A', 'I_bank', 'V_B', 'I', 'V_C', 'I_C', 'P_C', 'PF', 'f', 'THD', 'T'] as const
@@ -25,6 +25,8 @@ export const Value = z.object({
   /** The range it stood on, where the meter has several that hold the value; absent: the smallest that does. */
   range: z.optional(Id),
   at: z.optional(z.iso.datetime()),
+  /** Decimals as they were typed, in the unit shown, where zeros stood at the end: 12.370 has three. */
+  decimals: z.optional(whole('Decimals', 0, 12)),
 })
 export type Value = z.infer<typeof Value>
 

@@ -29,6 +29,8 @@ export const LadderReading = z.object({
   lowered: z.optional(z.boolean()),
   /** How long the load was carried, s. */
   held: z.optional(positive('Held for', 1e6)),
+  /** Seen and heard: fan, hum, flicker, smell. It supports a sentence, never a figure. */
+  observed: text('Seen and heard', 300),
   note: text('Note', 1000),
 })
 export type LadderReading = z.infer<typeof LadderReading>

@@ -8,6 +8,8 @@ export const NoLoadReading = z.object({
   display: z.optional(Display),
   temperatures: z.optional(Temperatures),
   mode: oneOf('Mode', ['on', 'search'] as const),
+  /** Seen and heard. */
+  observed: text('Seen and heard', 300),
   note: text('Note', 1000),
 })
 export type NoLoadReading = z.infer<typeof NoLoadReading>

@@ -41,7 +41,7 @@ export const oddities = {
   37: 'the cable limits, not the port',
   38: 'charger on during a run-down, or load during a charge',
   39: 'comparison of unlike conditions',
-  40: 'gauge off against measured energy',
+  40: 'gauge or display off against what was measured',
 } as const
 
 export type OddityNumber = keyof typeof oddities

@@ -42,7 +42,7 @@ export function readingsCsv({ trial, entries }: TrialDocument): string {
       own: revision ? (rowOf[entry.kind]?.(entry.reading as never, revision) ?? {}) : {},
       base: { taken: entry.at, entry: entry.kind, 'rig revision': entry.revision },
       values: Object.fromEntries(
-        valueColumns.map((column) => [column, values.find((value) => columnOf(value) === column)?.value]),
+        valueColumns.map((column) => [column, cellOf(values.find((value) => columnOf(value) === column))]),
       ),
       end: { 'struck because': struckWhy.get(entry.id) },
     }
@@ -57,6 +57,12 @@ export function readingsCsv({ trial, entries }: TrialDocument): string {
     { escapeFormulae: formula, newline: '\r\n' },
   )
 }
+
+/** A value as it was typed, to its last zero; what is stored in another unit than shown, as a number. */
+const cellOf = (value: Value | undefined): number | string | undefined =>
+  value?.decimals !== undefined && quantityData[value.quantity].unit !== '%'
+    ? value.value.toFixed(value.decimals)
+    : value?.value
 
 /** What a spreadsheet takes for a formula, over however many lines it runs. */
 const formula = /^\s*[=+\-@][^]*$/

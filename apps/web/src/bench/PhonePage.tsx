@@ -75,7 +75,7 @@ function Door({ state }: { readonly state: LanState }) {
           </div>
         </section>
       )}
-      <section className="flex flex-wrap items-end gap-3">
+      <section className="flex flex-wrap items-start gap-3">
         <TextField
           label={state.hasPassphrase ? 'A new passphrase' : 'Passphrase'}
           type="password"
@@ -88,14 +88,14 @@ function Door({ state }: { readonly state: LanState }) {
         />
         <button
           type="button"
-          className="action action-main"
+          className="action action-main mt-5"
           disabled={isLoading || tooShort || (state.on && !own)}
           onClick={() => void set(true)}
         >
           {state.on ? 'Set the passphrase' : 'Let devices in'}
         </button>
         {state.on && (
-          <button type="button" className="action" disabled={isLoading} onClick={() => void set(false)}>
+          <button type="button" className="action mt-5" disabled={isLoading} onClick={() => void set(false)}>
             Shut the door
           </button>
         )}

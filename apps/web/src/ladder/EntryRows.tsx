@@ -226,6 +226,18 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
                 <span className="text-quiet">input lowered on purpose</span>
               </label>
               <span className="flex min-w-48 flex-1 items-center gap-1">
+                <span className="text-quiet whitespace-nowrap">seen and heard</span>
+                <input
+                  className="input"
+                  value={draft.observed}
+                  maxLength={300}
+                  aria-label="Seen and heard"
+                  placeholder="fan, hum, flicker, smell"
+                  onChange={(event) => change({ observed: event.target.value })}
+                  onKeyDown={onKey('observed')}
+                />
+              </span>
+              <span className="flex min-w-48 flex-1 items-center gap-1">
                 <span className="text-quiet">note</span>
                 <input
                   className="input"

@@ -2,6 +2,7 @@ import { describeBank, keptWhy, pathLosses, ratedPower } from '@even-watt/core'
 import { useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { AgainstBefore } from '../compare/AgainstBefore'
+import { DisplayTable } from '../evidence/DisplayTable'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { PlannedNext } from '../plan/PlannedNext'
 import { StageHead } from '../trials/StageHead'
@@ -78,12 +79,12 @@ function Ladder() {
   return (
     <>
       <StageHead>
-        <span className="text-quiet">
+        <span className="text-quiet max-md:hidden">
           Capture <span className="kbd">Enter</span>
         </span>
         <button
           type="button"
-          className="text-quiet hover:text-ink"
+          className="text-quiet hover:text-ink max-md:border max-md:border-ink max-md:px-3 max-md:py-1.5 max-md:font-bold max-md:text-ink"
           onClick={() => entry.current?.armsLength()}
         >
           Arm’s length <span className="kbd">F</span>
@@ -155,6 +156,7 @@ function Ladder() {
           <CurveFigures analysis={analysis} rated={rated} duty={trial.duty} dutyEditor={<DutyEditor />} />
         </section>
       )}
+      <DisplayTable analysis={analysis} />
       <TakingBack entry={takingBack} what="the last capture" onDone={() => setTakingBack(undefined)} />
     </>
   )

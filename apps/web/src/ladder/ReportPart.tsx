@@ -1,7 +1,9 @@
 import { ratedPower } from '@even-watt/core'
 import { AgainstBefore } from '../compare/AgainstBefore'
+import { DisplayTable } from '../evidence/DisplayTable'
 import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
+import { Circumstances } from './Circumstances'
 import { CurveFigures } from './CurveFigures'
 import { LadderCharts } from './LadderCharts'
 import { ReportTable } from './ReportTable'
@@ -11,6 +13,8 @@ export function ReportPart({ state: { trial, view }, analysis }: ReportProps) {
     <>
       <Section title="Ladder">
         <ReportTable analysis={analysis} />
+        <Circumstances analysis={analysis} />
+        <DisplayTable analysis={analysis} />
       </Section>
       <AgainstBefore analyses={view.analyses} analysis={analysis} />
       <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} eager />

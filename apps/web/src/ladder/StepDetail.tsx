@@ -15,6 +15,7 @@ import { shortTime } from '../ui/dates'
 import { Fig } from '../ui/Fig'
 import { Notice } from '../ui/Notice'
 import { showValue } from '../ui/readValue'
+import { circumstances } from './circumstances'
 import type { Place } from './columns'
 
 interface Props {
@@ -85,12 +86,12 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
                 {values.map((value, i) => (
                   <span key={i} className="mr-2.5 inline-block" title={meterName(value.meter) ?? value.grade}>
                     <span className="text-quiet">{value.quantity}</span>{' '}
-                    <span className="figures">{showValue(value.quantity, value.value)}</span>
+                    <span className="figures">{showValue(value.quantity, value.value, value.decimals)}</span>
                     {value.grade !== 'measured' && <span className="text-ochre"> {value.grade}</span>}
                     {place && <span className="text-quiet"> {meterName(value.meter)}</span>}
                   </span>
                 ))}
-                {!place && <span className="text-quiet">{circumstances(entry)}</span>}
+                {!place && <span className="text-quiet">{circumstances(entry.reading)}</span>}
               </span>
               {struck !== undefined && <Struck entry={entry.id} why={struck} what="this reading" />}
               {unsent.has(entry.id) && <span className="text-ochre">▲ unsent</span>}
@@ -165,28 +166,4 @@ function Warm({ figures, rig }: { figures: StepFigures; rig: Rig }) {
     warmthOf(reading.temperatures ?? [], rig).map(sayWarmth),
   )
   return said.length ? <p>{said.join(' · ')}</p> : null
-}
-
-function circumstances({ reading }: EntryOf<'ladder'>): string {
-  const display = Object.entries(reading.display ?? {}).map(
-    ([key, value]) => `${displayWords[key] ?? key} ${value}`,
-  )
-  return [
-    reading.fan && `fan ${reading.fan}`,
-    reading.alarm && reading.alarm !== 'none' && `alarm: ${reading.alarm}`,
-    reading.end && reading.end !== 'carried' && reading.end,
-    reading.lowered && 'input lowered on purpose',
-    reading.held !== undefined && `held ${reading.held} s`,
-    display.length > 0 && `its display: ${display.join(', ')}`,
-    reading.note,
-  ]
-    .filter(Boolean)
-    .join(' · ')
-}
-
-const displayWords: Record<string, string> = {
-  inputVoltage: 'in V',
-  outputVoltage: 'out V',
-  outputPower: 'out W',
-  frequency: 'Hz',
 }

@@ -28,7 +28,7 @@ export function StruckRow({ step }: { step: Step }) {
           )
         return (
           <td key={column.key} className="figures px-1 text-right">
-            {value && <s className="opacity-70">{showValue(value.quantity, value.value)}</s>}
+            {value && <s className="opacity-70">{showValue(value.quantity, value.value, value.decimals)}</s>}
           </td>
         )
       })}

@@ -12,7 +12,7 @@ import type {
 } from '@even-watt/contract'
 import { parseNumber, parseTemperature, quantities, quantityData } from '@even-watt/core'
 import { readTemperatures, typedTemperatures, type TypedTemperature } from '../evidence/temperatures'
-import { showValue, storedFactor } from '../ui/readValue'
+import { showValue, storedFactor, typedDecimals } from '../ui/readValue'
 
 /** One field of the entry row: a quantity on a meter; without a meter, no uncertainty is known. */
 export interface EntryField {
@@ -36,6 +36,7 @@ export interface Draft {
   readonly held: string
   /** The input was lowered on purpose. */
   readonly lowered: boolean
+  readonly observed: string
   readonly note: string
   readonly temperatures: readonly TypedTemperature[]
   readonly display: Readonly<Record<'inputVoltage' | 'outputVoltage' | 'outputPower' | 'frequency', string>>
@@ -62,6 +63,7 @@ export const emptyDraft: Draft = {
   end: 'carried',
   held: '',
   lowered: false,
+  observed: '',
   note: '',
   temperatures: [],
   display: { inputVoltage: '', outputVoltage: '', outputPower: '', frequency: '' },
@@ -111,6 +113,7 @@ export function readDraft(draft: Draft, fields: readonly EntryField[]): ReadDraf
         grade: meter ? 'measured' : draft.otherGrade,
         ...(meter ? { meter } : {}),
         ...(meter && range ? { range } : {}),
+        ...typedDecimals(text),
         ...(at ? { at } : {}),
       })
     }
@@ -189,6 +192,7 @@ export function buildEntry(
         end: draft.end,
         ...(held ? { held } : {}),
         ...(draft.lowered ? { lowered: true } : {}),
+        ...(draft.observed.trim() ? { observed: draft.observed.trim() } : {}),
         ...(draft.note.trim() ? { note: draft.note.trim() } : {}),
       },
     },
@@ -215,7 +219,7 @@ export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[])
       fields.find((candidate) => candidate.quantity === value.quantity && candidate.meter === value.meter) ??
       fields.find((candidate) => candidate.quantity === value.quantity)
     if (!field) continue
-    texts[field.key] = showValue(value.quantity, value.value)
+    texts[field.key] = showValue(value.quantity, value.value, value.decimals)
     if (value.range) ranges[field.key] = value.range
   }
   return {
@@ -233,6 +237,7 @@ export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[])
     lowered: reading.lowered ?? false,
     display: shownBy(reading.display),
     temperatures: typedTemperatures(reading.temperatures),
+    observed: reading.observed ?? '',
     note: reading.note ?? '',
     step: reading.step,
     position: reading.position,

@@ -1,6 +1,7 @@
 import { demo } from '@even-watt/bench'
 import fc from 'fast-check'
-import { showValue } from '../ui/readValue'
+import { showValue, typedDecimals } from '../ui/readValue'
+import { circumstances } from './circumstances'
 import { columns, layoutOf, leastWidth, places } from './columns'
 import { buildEntry, draftOf, emptyDraft, fieldsOf, readDraft } from './draft'
 
@@ -132,5 +133,29 @@ describe('the layout shared by ribbon and grid', () => {
 
   it('groups neighbouring columns by their place on the circuit', () => {
     expect(places.map(({ place }) => place)).toEqual(['A', 'path', 'B', 'unit', 'C', 'system'])
+  })
+})
+
+describe('what was typed', () => {
+  it('keeps its last zeros, in the record and in the field', () => {
+    const draft = {
+      ...emptyDraft,
+      load: 'plate',
+      texts: { [keyOf('V_B')]: '12.370', [keyOf('V_A')]: '12,4' },
+    }
+    const { entry } = buildEntry(draft, fields, context)
+    expect(entry.reading.values.map(({ quantity, value, decimals }) => [quantity, value, decimals])).toEqual(
+      expect.arrayContaining([
+        ['V_B', 12.37, 3],
+        ['V_A', 12.4, undefined],
+      ]),
+    )
+    expect(draftOf(entry, fields).texts[keyOf('V_B')]).toBe('12.370')
+    for (const odd of ['1.20k', '1e10', '.', '12.', '9'.repeat(30)]) expect(typedDecimals(odd)).toEqual({})
+  })
+
+  it('is said with what went with it', () => {
+    const { entry } = buildEntry({ ...emptyDraft, load: 'x', texts: { [keyOf('V_B')]: '12' }, fan: 'on', held: '90', observed: 'hums', display: { ...emptyDraft.display, outputPower: '410' } }, fields, context) // prettier-ignore
+    expect(circumstances(entry.reading)).toBe('fan on · held 1 min 30 s · its display: output 410 W · hums')
   })
 })

@@ -2,26 +2,14 @@ import type { StoredMeter } from '@even-watt/contract'
 import { api } from '../api/api'
 import { DocumentList } from '../ui/DocumentList'
 import type { ListColumn } from '../ui/table'
+import { MeterRanges } from './MeterRanges'
 
 const columns: readonly ListColumn<StoredMeter>[] = [
   {
     id: 'reads',
     head: 'reads',
     value: ({ ranges }) => [...new Set(ranges.map(({ reads }) => reads))].join(', '),
-    cell: ({ ranges }) => (
-      <ul>
-        {ranges.map((range) => (
-          <li key={range.id}>
-            {range.reads} to {range.upTo}:{' '}
-            <span className="figures">
-              ± {range.percent} % + {range.counts} × {range.count}
-            </span>
-            {range.response && `, ${range.response}`}
-            {!range.standsSteppedWave && ', not for stepped waves'}
-          </li>
-        ))}
-      </ul>
-    ),
+    cell: ({ ranges }) => <MeterRanges ranges={ranges} />,
   },
   {
     id: 'rate',
@@ -33,8 +21,10 @@ const columns: readonly ListColumn<StoredMeter>[] = [
   {
     id: 'note',
     head: 'note',
-    value: ({ needsZeroing, note }) =>
-      [needsZeroing && 'needs zeroing', note].filter(Boolean).join('. ') || '–',
+    value: ({ needsZeroing, typical, note }) =>
+      [typical && 'Typical of its kind, not from its manual', needsZeroing && 'needs zeroing', note]
+        .filter(Boolean)
+        .join('. ') || '–',
   },
 ]
 

@@ -6,7 +6,7 @@ import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { readNumber, SelectField, TextField } from '../ui/form'
-import { storedFactor } from '../ui/readValue'
+import { storedFactor, typedDecimals } from '../ui/readValue'
 import { displays } from './displays'
 
 const asked: readonly Assignable[] = ['V_A', 'V_B', 'idle I', 'V_C', 'f', 'THD', 'P_C']
@@ -39,6 +39,7 @@ export function NoLoadForm() {
             value: Number((value * storedFactor(quantity)).toPrecision(15)),
             grade: meter ? 'measured' : 'display',
             at,
+            ...typedDecimals(text(assignable) ?? ''),
             ...(meter ? { meter } : {}),
             ...(meter && text(`range ${assignable}`) ? { range: text(`range ${assignable}`) } : {}),
           },
@@ -57,6 +58,7 @@ export function NoLoadForm() {
         values,
         ...(temperatures.length ? { temperatures } : {}),
         display: display.length ? Object.fromEntries(display) : undefined,
+        observed: text('observed'),
         note: text('note'),
       }
     },
@@ -101,6 +103,7 @@ export function NoLoadForm() {
           ]}
         />
         <TextField label="Room" unit="°C" inputMode="decimal" {...field('room')} />
+        <TextField label="Seen and heard" {...field('observed')} />
         <TextField label="Note" {...field('note')} />
       </div>
       {fields.map((assignable) => (

@@ -1,4 +1,5 @@
 import { readingsOf, sayClaim } from '@even-watt/core'
+import { DisplayTable } from '../evidence/DisplayTable'
 import { Verdict } from '../findings/Verdict'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
@@ -45,6 +46,7 @@ export function NoLoadPage() {
         <NoLoadForm key={analysis.record.revision.number} />
       </div>
       <NoLoadReadings />
+      <DisplayTable analysis={analysis} />
     </>
   )
 }

@@ -1,4 +1,4 @@
-import { recordedOf, sayWarmth, warmthOf } from '@even-watt/core'
+import { recordedOf, sayDisplay, sayWarmth, warmthOf } from '@even-watt/core'
 import { useState } from 'react'
 import { DoubtMark } from '../trials/DoubtMark'
 import { Struck } from '../trials/Struck'
@@ -7,7 +7,6 @@ import { useDoubt } from '../trials/useDoubt'
 import { useTrial } from '../trials/useTrial'
 import { shortTime } from '../ui/dates'
 import { showValue } from '../ui/readValue'
-import { displays } from './displays'
 
 /** Every reading without load, those taken back struck through. */
 export function NoLoadReadings() {
@@ -30,7 +29,7 @@ export function NoLoadReadings() {
                 {entry.reading.values.map((value, i) => (
                   <span key={i} className="mr-3">
                     <span className="text-quiet">{value.quantity}</span>{' '}
-                    <span className="figures">{showValue(value.quantity, value.value)}</span>
+                    <span className="figures">{showValue(value.quantity, value.value, value.decimals)}</span>
                     {value.grade !== 'measured' && <span className="text-ochre"> {value.grade}</span>}
                   </span>
                 ))}
@@ -41,18 +40,11 @@ export function NoLoadReadings() {
                       .join(', ')}
                   </span>
                 )}
-                {entry.reading.display && (
-                  <span className="text-quiet">
-                    its display:{' '}
-                    {displays
-                      .flatMap(([key, , unit]) =>
-                        entry.reading.display?.[key] === undefined
-                          ? []
-                          : [`${entry.reading.display[key]} ${unit}`],
-                      )
-                      .join(', ')}
-                  </span>
-                )}
+                <span className="text-quiet">
+                  {[sayDisplay(entry.reading.display), entry.reading.observed, entry.reading.note]
+                    .filter(Boolean)
+                    .join(' · ')}
+                </span>
               </span>
               {unsent.has(entry.id) && <span className="text-ochre">▲ unsent</span>}
               {why === undefined && (

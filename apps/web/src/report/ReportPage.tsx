@@ -6,6 +6,8 @@ import { useTrial } from '../trials/useTrial'
 import { shortDate } from '../ui/dates'
 import { PaperChoice } from '../ui/PaperChoice'
 import { Section } from '../ui/Section'
+import { MetersUsed } from './MetersUsed'
+import { Withdrawn } from './Withdrawn'
 
 /** The whole trial to print: each stage brings its part; findings stand first, cautions last. */
 export function ReportPage() {
@@ -26,6 +28,7 @@ export function ReportPage() {
         <Parts place="answer" state={state} analysis={newest} />
         <Parts place="unit" state={state} analysis={newest} />
         <Method />
+        <MetersUsed trial={trial} />
         {view.analyses.map((analysis) => (
           <section key={analysis.record.revision.number} className="mt-6 print:break-before-page">
             <h2 className="mb-2 border-b border-ink text-[1.15rem]">
@@ -34,6 +37,7 @@ export function ReportPage() {
             <Parts place="rig" state={state} analysis={analysis} />
           </section>
         ))}
+        <Withdrawn state={state} />
         <Parts place="end" state={state} analysis={newest} />
       </Suspense>
     </article>

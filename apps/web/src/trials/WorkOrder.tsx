@@ -23,10 +23,11 @@ export function WorkOrder({ state }: { state: TrialState }) {
       worked.analyses.find(({ record }) => record.revision.number === analysis.record.revision.number) ??
       analysis,
   }
+  const wordsAreThere = known !== undefined
   // On a phone the strip stands at the stage on screen.
   useEffect(() => {
     strip.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
-  }, [pathname])
+  }, [pathname, wordsAreThere])
   return (
     <nav
       ref={strip}

@@ -4,5 +4,14 @@ import { quantityData } from '@even-watt/core'
 /** Typed in the unit shown, stored in SI: THD is typed in per cent. */
 export const storedFactor = (quantity: Quantity) => (quantityData[quantity].unit === '%' ? 0.01 : 1)
 
-export const showValue = (quantity: Quantity, value: number) =>
-  String(Number((value / storedFactor(quantity)).toPrecision(10)))
+/** A value in the unit shown; with the decimals it was typed to, where they are known. */
+export function showValue(quantity: Quantity, value: number, decimals?: number): string {
+  const shown = Number((value / storedFactor(quantity)).toPrecision(10))
+  return decimals === undefined ? String(shown) : shown.toFixed(decimals)
+}
+
+/** Decimals of a plain number as typed, where zeros stand at its end that the number itself would lose. */
+export function typedDecimals(text: string): { decimals?: number } {
+  const decimals = /^[+-]?\d{1,9}[.,](\d{0,11}0)$/.exec(text.trim())?.[1]?.length
+  return decimals === undefined ? {} : { decimals }
+}

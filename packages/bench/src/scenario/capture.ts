@@ -34,6 +34,8 @@ export class BenchHand {
     meters: readonly StoredMeter[],
     startsAt: string,
     private readonly unrest: Unrest = { counts: 0.2, drift: 0 },
+    /** V that the unit's own display shows too much of its input. */
+    private readonly displayOff = 0.1,
   ) {
     this.random = seeded(seed)
     this.instruments = new Map(meters.map((meter) => [meter.id, instrument(meter, this.random)]))
@@ -72,7 +74,7 @@ export class BenchHand {
         values,
         mode: 'on',
         display: {
-          inputVoltage: Number((truth.V_B + 0.1).toFixed(1)),
+          inputVoltage: Number((truth.V_B + this.displayOff).toFixed(1)),
           outputVoltage: Math.round(truth.V_C),
           frequency: Math.round(truth.f),
         },

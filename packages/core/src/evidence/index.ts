@@ -1,4 +1,6 @@
 export * from './conductor'
+export * from './display'
+export * from './displayAgainst'
 export * from './fitness'
 export * from './gate'
 export * from './inputs'

@@ -7,10 +7,19 @@ import {
   noticeTiming,
   noticeUnfitMeter,
 } from './oddities'
+import { noticeDisplayOff } from './displayAgainst'
 import { gatherEvidence } from './spreads'
 
 /** Values as they were read: on which meter, how far apart, how they scatter. */
 export const evidence = {
   parts: { evidence: gatherEvidence },
-  oddities: [noticeNotZeroed, noticeUnfitMeter, noticeRange, noticeTiming, noticeDisplay, noticeCoarse],
+  oddities: [
+    noticeNotZeroed,
+    noticeUnfitMeter,
+    noticeRange,
+    noticeTiming,
+    noticeDisplay,
+    noticeDisplayOff,
+    noticeCoarse,
+  ],
 } satisfies Subject

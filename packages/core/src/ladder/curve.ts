@@ -1,4 +1,4 @@
-import { combine, exact, methodSource, scale, sumOf, type Uncertain } from '../meters'
+import { combine, exact, expanded, methodSource, scale, sumOf, type Uncertain } from '../meters'
 import { statesAt, type FanState, type Regime } from './fan'
 import type { LossFit } from './lossFit'
 
@@ -67,7 +67,7 @@ function stretches(fit: LossFit): Stretch[] {
 /**
  * Peak of the curve: P* = √(p0/p2), η* = 1/(1 + p1 + 2√(p0·p2)), p0 with the fan of that stretch (docs/method/ladder.md).
  * Undefined when p2 = 0, or when the best point is an end of the measured range or where the fan may be in either
- * state: then no peak is claimed.
+ * state, or when its place is not even known to its own size: then no peak is claimed.
  */
 export function peakOf(fit: LossFit): Peak | undefined {
   if (fit.p2.value <= 0) return undefined
@@ -85,7 +85,7 @@ export function peakOf(fit: LossFit): Peak | undefined {
     [fanLoss(fit, stretch.states), slope],
     [fit.p2, -P / (2 * fit.p2.value)],
   ])
-  return { P: position, eta }
+  return expanded(position) < P ? { P: position, eta } : undefined
 }
 
 export interface Interval {

@@ -1,3 +1,4 @@
+import { displayCells } from '../evidence'
 import { temperatureCells } from '../rigs'
 import type { Subject } from '../subject'
 import { analyseLadder } from './analysis'
@@ -16,7 +17,10 @@ import { noticeDrift } from './oddities/settling'
 /** Resistive steps from idle to overload. */
 export const ladder = {
   kinds: {
-    ladder: ({ step, load, kind, fan, alarm, end, held, lowered, temperatures, note }, { rig }) => ({
+    ladder: (
+      { step, load, kind, fan, alarm, end, held, lowered, temperatures, display, observed, note },
+      { rig },
+    ) => ({
       step,
       load,
       kind,
@@ -26,6 +30,8 @@ export const ladder = {
       'held [s]': held,
       'input lowered': lowered ? 'yes' : undefined,
       ...temperatureCells(temperatures, rig),
+      ...displayCells(display),
+      'seen and heard': observed,
       note,
     }),
   },

@@ -1,3 +1,4 @@
+import { displayCells } from '../evidence'
 import { temperatureCells } from '../rigs'
 import type { Subject } from '../subject'
 import { analyseNoLoad } from './figures'
@@ -7,9 +8,11 @@ import { noticeIdleLoad } from './oddities'
 /** Output on, nothing connected. */
 export const noLoad = {
   kinds: {
-    'no load': ({ mode, temperatures, note }, { rig }) => ({
+    'no load': ({ mode, temperatures, display, observed, note }, { rig }) => ({
       mode,
       ...temperatureCells(temperatures, rig),
+      ...displayCells(display),
+      'seen and heard': observed,
       note,
     }),
   },

@@ -21,6 +21,7 @@ export function checkRig(rig: Rig): RigRemark[] {
 }
 
 function openPath(rig: Rig): RigRemark[] {
+  if (rig.leads === 'not known') return []
   return (['positive', 'negative'] as const)
     .filter((side) => !rig[side].some(isCable))
     .map((side) => ({

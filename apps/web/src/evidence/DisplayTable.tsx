@@ -1,0 +1,60 @@
+import { displayAgainst, formatNumber, quantityData, type Analysis } from '@even-watt/core'
+import { useMemo } from 'react'
+import { shortTime } from '../ui/dates'
+import { Fig } from '../ui/Fig'
+
+/** The unit's display beside the meters, reading by reading, with what lies beyond both. */
+export function DisplayTable({ analysis }: { readonly analysis: Analysis }) {
+  const lines = useMemo(() => displayAgainst(analysis), [analysis])
+  if (!lines.length) return null
+  const apart = lines.filter((line) => line.apart).length
+  return (
+    <section className="mt-4 max-w-3xl break-inside-avoid">
+      <h2>Its display against the meters</h2>
+      <p>
+        {apart === 0
+          ? `It agrees with the meters within their uncertainty, ${lines.length} times of ${lines.length}.`
+          : `It stands off the meters ${apart} times of ${lines.length}, beyond what both may be wrong by.`}
+      </p>
+      <table className="list-table">
+        <thead>
+          <tr>
+            <th>when</th>
+            <th>what</th>
+            <th className="right">display</th>
+            <th className="right">meter</th>
+            <th className="right">off by</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map(({ entry, quantity, shown, meter, deviation, U, apart: off }) => (
+            <tr key={`${entry.id} ${quantity}`}>
+              <td className="figures">{shortTime(entry.at)}</td>
+              <td>{quantityData[quantity].words}</td>
+              <td className="figures right">
+                {shown} {quantityData[quantity].unit}
+              </td>
+              <td className="right">
+                <Fig of={meter} withUnit />
+              </td>
+              <td className="figures right">
+                {formatNumber(deviation, places(U))}{' '}
+                <span className="text-quiet">± {formatNumber(U, places(U))}</span>
+              </td>
+              <td>
+                {off ? (
+                  <span className="text-ochre">▲ off</span>
+                ) : (
+                  <span className="text-moss">● agrees</span>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}
+
+const places = (U: number): number => Math.min(6, Math.max(0, 1 - Math.floor(Math.log10(U || 1))))

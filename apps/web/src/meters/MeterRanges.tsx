@@ -1,0 +1,17 @@
+import type { MeterRange } from '@even-watt/contract'
+
+/** What a meter reads, each range with its accuracy. */
+export const MeterRanges = ({ ranges }: { readonly ranges: readonly MeterRange[] }) => (
+  <ul>
+    {ranges.map((range) => (
+      <li key={range.id}>
+        {range.reads} to {range.upTo}:{' '}
+        <span className="figures">
+          ± {range.percent} % + {range.counts} × {range.count}
+        </span>
+        {range.response && `, ${range.response}`}
+        {!range.standsSteppedWave && ', not for stepped waves'}
+      </li>
+    ))}
+  </ul>
+)

@@ -1,0 +1,24 @@
+import type { Trial } from '@even-watt/contract'
+import { MeterRanges } from '../meters/MeterRanges'
+import { Section } from '../ui/Section'
+
+/** Every meter of the trial with the accuracy that its figures were worked with, as it stood last. */
+export function MetersUsed({ trial }: { readonly trial: Trial }) {
+  const meters = new Map(
+    trial.revisions.flatMap(({ meters: hung }) => hung.map((meter) => [meter.id, meter] as const)),
+  )
+  if (!meters.size) return null
+  return (
+    <Section title="Meters">
+      <ul>
+        {[...meters.values()].map((meter) => (
+          <li key={meter.id} className="break-inside-avoid py-1">
+            <span className="font-semibold">{meter.name}</span>
+            {meter.typical && <span className="text-ochre">, typical of its kind, not from its manual</span>}
+            <MeterRanges ranges={meter.ranges} />
+          </li>
+        ))}
+      </ul>
+    </Section>
+  )
+}

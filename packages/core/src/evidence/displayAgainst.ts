@@ -1,0 +1,87 @@
+import type { EntryOf, Quantity } from '@even-watt/contract'
+import type { Figure } from '../figures'
+import { isFigure, sayFigure } from '../figures'
+import { expanded } from '../meters'
+import type { Notice } from '../oddities'
+import type { Analysis } from '../trials'
+import { readingsOf } from '../trials'
+import { displayed } from './display'
+import { readFigures } from './inputs'
+import { quantityData } from './quantities'
+
+/** What the unit shows of a quantity, beside what a meter read of it at the same moment. */
+export interface DisplayAgainst {
+  readonly entry: EntryOf<'ladder' | 'no load'>
+  readonly quantity: Quantity
+  readonly shown: number
+  readonly meter: Figure
+  /** Shown less read. */
+  readonly deviation: number
+  /** Expanded uncertainty of it: the meter’s, and half a digit of the display. */
+  readonly U: number
+  /** Apart beyond both. */
+  readonly apart: boolean
+}
+
+const read: Readonly<Record<(typeof displayed)[number][0], Quantity>> = {
+  inputVoltage: 'V_B',
+  outputVoltage: 'V_C',
+  outputPower: 'P_C',
+  frequency: 'f',
+}
+
+/** Half of the last digit that was noted, as an expanded uncertainty of a rectangular part. */
+function halfDigit(shown: number): number {
+  const [, decimals = ''] = String(shown).split('.')
+  return (2 * (0.5 * 10 ** -decimals.length)) / Math.sqrt(3)
+}
+
+/** Looked for at every reading, it is odd only from three standard uncertainties on. */
+const oddBeyond = 1.5
+
+/** 40: a display that stands off the meter beyond what both may be wrong by; of each quantity the farthest. */
+export const noticeDisplayOff: Notice = ({ analysis }) => {
+  const farthest = new Map<Quantity, DisplayAgainst>()
+  for (const line of displayAgainst(analysis)) {
+    const known = farthest.get(line.quantity)
+    const clear = Math.abs(line.deviation) > oddBeyond * line.U
+    if (clear && !(known && Math.abs(known.deviation) >= Math.abs(line.deviation)))
+      farthest.set(line.quantity, line)
+  }
+  return [...farthest.values()].map(({ entry, quantity, shown, meter }) => ({
+    number: 40,
+    odd: `The unit’s display says ${shown} ${meter.unit} of ${quantityData[quantity].words}, the meter ${sayFigure(meter)}.`,
+    why: 'Who reads the display alone is misled by as much.',
+    todo: 'Say so in the report; judge nothing by the display.',
+    at: {
+      revision: analysis.record.revision.number,
+      entry: entry.id,
+      ...(entry.kind === 'ladder' ? { step: entry.reading.step } : {}),
+    },
+  }))
+}
+
+/**
+ * The unit's display against meters, reading by reading (docs/method/evidence.md): only what a meter read, and the gate let
+ * in, is held against it. The display itself is a claim and decides nothing.
+ */
+export function displayAgainst({ record, evidence: { gate, spreads } }: Analysis): DisplayAgainst[] {
+  const { revision } = record
+  return [...readingsOf(record, 'no load'), ...readingsOf(record, 'ladder')].flatMap((entry) => {
+    const { display, values } = entry.reading
+    if (!display) return []
+    const figures = readFigures(
+      [{ entry: entry.id, values }],
+      { revision, gate },
+      spreads,
+      `display|${entry.id}`,
+    )
+    return displayed.flatMap(([key]): DisplayAgainst[] => {
+      const [shown, meter] = [display[key], figures[read[key]]]
+      if (shown === undefined || !isFigure(meter) || meter.grade !== 'measured' || meter.refused) return []
+      const U = Math.hypot(expanded(meter.x), halfDigit(shown))
+      const deviation = shown - meter.x.value
+      return [{ entry, quantity: read[key], shown, meter, deviation, U, apart: Math.abs(deviation) > U }]
+    })
+  })
+}
