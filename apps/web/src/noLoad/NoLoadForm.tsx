@@ -1,4 +1,4 @@
-import { NoLoadReading, type Assignable, type Quantity } from '@even-watt/contract'
+import { NoLoadReading } from '@even-watt/contract'
 import { quantityData } from '@even-watt/core'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { readTemperatures } from '../evidence/temperatures'
@@ -8,40 +8,31 @@ import { useTrial } from '../trials/useTrial'
 import { readNumber, SelectField, TextField } from '../ui/form'
 import { storedFactor, typedDecimals } from '../ui/readValue'
 import { displays } from './displays'
-
-const asked: readonly Assignable[] = ['V_A', 'V_B', 'idle I', 'V_C', 'f', 'THD', 'P_C']
-const quantityOf = (assignable: Assignable): Quantity => (assignable === 'idle I' ? 'I' : assignable)
+import { fieldsOf } from './fields'
 
 /** What is read with nothing connected, each field on the meter that the rig hangs up for it. */
 export function NoLoadForm() {
   const { analysis } = useTrial()
   const { rig, meters } = analysis.record.revision
-  const hung = (quantity: Assignable) =>
-    rig.assignments.find((assignment) => assignment.quantity === quantity)?.meter
-  // The ladder's ammeter reads idle too, when no other is hung up for it.
-  const meterFor = (assignable: Assignable) =>
-    hung(assignable) ?? (assignable === 'idle I' ? hung('I') : undefined)
-  const fields = asked.filter((assignable) => assignable !== 'P_C' || meterFor('P_C'))
+  const fields = fieldsOf(rig)
   const state = useCaptureForm({
     what: 'reading without load',
     start: { mode: 'on' },
     schema: NoLoadReading,
     read: ({ number, text, report }) => {
       const at = new Date().toISOString()
-      const values = fields.flatMap((assignable) => {
-        const value = number(assignable)
+      const values = fields.flatMap(({ key, quantity, meter }) => {
+        const value = number(key)
         if (value === undefined) return []
-        const quantity = quantityOf(assignable)
-        const meter = meterFor(assignable)
         return [
           {
             quantity,
             value: Number((value * storedFactor(quantity)).toPrecision(15)),
             grade: meter ? 'measured' : 'display',
             at,
-            ...typedDecimals(text(assignable) ?? ''),
+            ...typedDecimals(text(key) ?? ''),
             ...(meter ? { meter } : {}),
-            ...(meter && text(`range ${assignable}`) ? { range: text(`range ${assignable}`) } : {}),
+            ...(meter && text(`range ${key}`) ? { range: text(`range ${key}`) } : {}),
           },
         ]
       })
@@ -52,7 +43,8 @@ export function NoLoadForm() {
       const room = text('room')
       const { temperatures, fault } = readTemperatures(room ? [{ where: 'room', text: room }] : [])
       report('room', fault)
-      if (!values.length) report('V_A', 'Nothing is read yet: at least one value makes a reading.')
+      if (!values.length)
+        report(fields[0]?.key ?? 'V_A', 'Nothing is read yet: at least one value makes a reading.')
       return {
         mode: text('mode'),
         values,
@@ -69,18 +61,16 @@ export function NoLoadForm() {
   return (
     <CaptureForm title="Read it" state={state} className="">
       <div className="grid grid-cols-2 gap-2">
-        {fields.map((assignable) => {
-          const { words, unit } = quantityData[quantityOf(assignable)]
+        {fields.map(({ key, quantity, meter }) => {
+          const { words, unit } = quantityData[quantity]
           return (
             <TextField
-              key={assignable}
-              label={assignable === 'idle I' ? 'I: input current' : `${assignable}: ${words}`}
+              key={key}
+              label={`${quantity}: ${words}`}
               unit={unit}
-              hint={
-                meters.find(({ id }) => id === meterFor(assignable))?.name ?? 'no meter: kept as its display'
-              }
+              hint={meters.find(({ id }) => id === meter)?.name ?? 'no meter: kept as its display'}
               inputMode="decimal"
-              {...field(assignable)}
+              {...field(key)}
             />
           )
         })}
@@ -106,14 +96,14 @@ export function NoLoadForm() {
         <TextField label="Seen and heard" {...field('observed')} />
         <TextField label="Note" {...field('note')} />
       </div>
-      {fields.map((assignable) => (
+      {fields.map(({ key, quantity, meter }) => (
         <RangeChoice
-          key={assignable}
-          quantity={quantityOf(assignable)}
-          meter={meterFor(assignable)}
-          value={readNumber(typed[assignable]).value}
-          range={typed[`range ${assignable}`] ?? ''}
-          onChange={(range) => form.setValue(`range ${assignable}`, range, { shouldDirty: true })}
+          key={key}
+          quantity={quantity}
+          meter={meter}
+          value={readNumber(typed[key]).value}
+          range={typed[`range ${key}`] ?? ''}
+          onChange={(range) => form.setValue(`range ${key}`, range, { shouldDirty: true })}
         />
       ))}
     </CaptureForm>
