@@ -4,6 +4,7 @@ import { stationMeters } from './meters'
 import { stationRigs } from './rigs'
 import { ottrelTrial } from './trials/ottrel'
 import { pellamTrial } from './trials/pellam'
+import { pellamAfternoon } from './trials/pellamAfternoon'
 import { varnockTrial } from './trials/varnock'
 import { stationUnits } from './units'
 
@@ -21,7 +22,7 @@ export const demo = (): Demo => ({
   meters: Object.values(stationMeters),
   rigs: Object.values(stationRigs),
   loads: Object.values(stationLoads),
-  trials: [ottrelTrial(), pellamTrial(), varnockTrial()],
+  trials: [ottrelTrial(), pellamTrial(), varnockTrial(), pellamAfternoon()],
 })
 
 export { BenchHand } from './capture'

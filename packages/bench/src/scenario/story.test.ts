@@ -202,3 +202,32 @@ describe('the Ottrel’s later revision, on the same meters and ranges', () => {
     expect(100 * apart.x.value).toBeLessThan(0.9)
   })
 })
+
+describe('the Pellam’s first afternoon', () => {
+  const afternoon = demo().trials.find(({ trial }) => trial.title.includes('first afternoon'))
+  if (!afternoon) throw new Error('no afternoon')
+  const view = viewTrial(afternoon.trial, afternoon.entries)
+  const findingOn = (quantity: string) =>
+    view.findings.find(({ claim }) => claim.quantity === quantity)?.standing
+
+  it('refuses the plug wattmeter on a stepped wave, and says what would do', () => {
+    expect(findingOn('continuous power')).toMatchObject({ outcome: 'not tested' })
+    expect(findingOn('continuous power')?.sentence).toContain(
+      'does not allow stepped waves. Use a true-RMS meter',
+    )
+  })
+
+  it('knows idle only weakly, in amps as it was promised, from a typical meter and a clamp at six counts', () => {
+    expect(findingOn('idle draw')?.outcome).toContain('within uncertainty')
+    expect(findingOn('idle draw')?.sentence).toContain('A weak figure')
+    expect(afternoon.trial.revisions[0]?.meters.find(({ typical }) => typical)?.name).toContain('manual lost')
+  })
+
+  it('makes nothing up of leads that nobody described', () => {
+    const supply = view.analyses[0]?.supply
+    expect(supply && isFigure(supply.known.R_path)).toBe(false)
+    // The ladder's own word on the bank: 17 mΩ in truth.
+    expect(1000 * at(supply?.known.R_bank)).toBeGreaterThan(14)
+    expect(1000 * at(supply?.known.R_bank)).toBeLessThan(20)
+  })
+})
