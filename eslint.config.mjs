@@ -45,6 +45,7 @@ const ranks = {
     'endurance',
     'ports',
     'files',
+    'expectations',
   ],
   'apps/web/src': [
     'api',
@@ -57,6 +58,7 @@ const ranks = {
     'compare',
     'trials',
     'evidence',
+    'expectations',
     'conductors',
     'meters',
     'loads',

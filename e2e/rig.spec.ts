@@ -187,7 +187,7 @@ test('the demo tells whose fault it was, and that the prediction came true', asy
   const ottrel = await trialNamed(page, 'Ottrel')
   await page.goto(`${demoUrl()}/trials/${ottrel}/ladder?rig=1`)
   const split = page.getByTestId('attribution')
-  await expect(split).toContainText('went into the negative lug; sound, it would take')
+  await expect(split).toContainText('went into the negative lug; a sound joint would take')
   await split.getByRole('button', { name: /^negative lug/ }).click()
   await expect(page.getByRole('dialog')).toContainText('R surveyed')
   await page.goto(`${demoUrl()}/trials/${ottrel}/findings`)

@@ -62,7 +62,7 @@ test('Ctrl+K goes anywhere, ? lists the keys', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible()
   await page.keyboard.press('Control+k')
   await expect(page.getByRole('combobox', { name: 'Go anywhere' })).toBeFocused()
-  await page.keyboard.type('pellam find')
+  await page.keyboard.type('marsh hut find')
   await expect(page.getByRole('option')).toHaveCount(1)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'Findings' })).toBeVisible()

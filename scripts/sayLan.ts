@@ -1,5 +1,5 @@
 import type { Lan } from '@even-watt/server/lan/lan'
-import { toString as codeOf } from 'qrcode'
+import { codeOf } from '@even-watt/server/lan/code'
 
 /** Tells the terminal how a phone comes to the bench: address, code to scan, fingerprint, and a passphrase that was just made. */
 export async function sayLan(lan: Lan, made: string | undefined): Promise<void> {
@@ -11,7 +11,7 @@ export async function sayLan(lan: Lan, made: string | undefined): Promise<void> 
     return
   }
   console.log(`\nFor devices of the local network: ${addresses.join(' or ')}`)
-  console.log(await codeOf(first, { type: 'terminal', small: true }))
+  console.log(await codeOf(first, 'terminal'))
   console.log(`Compare the certificate’s fingerprint before you type the passphrase:\n${fingerprint ?? ''}`)
   console.log(
     made === undefined

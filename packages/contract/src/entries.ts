@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { CameOut, Expectation } from './expectations'
 import { AttachedFile } from './files'
 import { LadderReading } from './ladder'
 import { MotorAttempt } from './motors'
@@ -21,6 +22,8 @@ const entryKinds = {
   'make safe': Acknowledged,
   run: RunEvent,
   file: AttachedFile,
+  expectation: Expectation,
+  'came out': CameOut,
 }
 type Readings = typeof entryKinds
 export type ReadingKind = keyof Readings

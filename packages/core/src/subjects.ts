@@ -2,6 +2,7 @@ import type { ClaimQuantity, ReadingKind } from '@even-watt/contract'
 import { attribution } from './attribution/subject'
 import { endurance } from './endurance/subject'
 import { evidence } from './evidence/subject'
+import { expectations } from './expectations/subject'
 import { files } from './files/subject'
 import { ladder } from './ladder/subject'
 import { limits } from './limits/subject'
@@ -34,6 +35,7 @@ export const subjects = [
   endurance,
   ports,
   files,
+  expectations,
 ] as const satisfies readonly Subject[]
 
 type Brought<Field extends keyof Subject> = (typeof subjects)[number] extends infer S

@@ -2,12 +2,12 @@ import type { LanState } from '@even-watt/contract'
 import type { Express } from 'express'
 import { createServer, type Server } from 'node:https'
 import type { Pool } from 'pg'
-import { toString as codeOf } from 'qrcode'
 import { StartError } from '../cluster/startError'
 import { recall, remember } from '../database/installation'
 import { close } from '../listen'
 import { lanAddresses } from './addresses'
 import { certificateIn, type Certificate } from './certificate'
+import { codeOf } from './code'
 import { listDevices } from './devices'
 import { hasPassphrase, keepPassphrase, makePassphrase } from './passphrase'
 
@@ -86,7 +86,7 @@ export class Lan {
       on,
       addresses,
       ...(on && this.certificate ? { fingerprint: this.certificate.fingerprint } : {}),
-      ...(first ? { code: await codeOf(first, { type: 'svg', margin: 1 }) } : {}),
+      ...(first ? { code: await codeOf(first, 'page') } : {}),
       hasPassphrase: await hasPassphrase(pool),
       ...(madePassphrase === undefined ? {} : { madePassphrase }),
       devices: await listDevices(pool),

@@ -16,43 +16,45 @@ export function DisplayTable({ analysis }: { readonly analysis: Analysis }) {
           ? `It agrees with the meters within their uncertainty, ${lines.length} times of ${lines.length}.`
           : `It stands off the meters ${apart} times of ${lines.length}, beyond what both may be wrong by.`}
       </p>
-      <table className="list-table">
-        <thead>
-          <tr>
-            <th>when</th>
-            <th>what</th>
-            <th className="right">display</th>
-            <th className="right">meter</th>
-            <th className="right">off by</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          {lines.map(({ entry, quantity, shown, meter, deviation, U, apart: off }) => (
-            <tr key={`${entry.id} ${quantity}`}>
-              <td className="figures">{shortTime(entry.at)}</td>
-              <td>{quantityData[quantity].words}</td>
-              <td className="figures right">
-                {shown} {quantityData[quantity].unit}
-              </td>
-              <td className="right">
-                <Fig of={meter} withUnit />
-              </td>
-              <td className="figures right">
-                {formatNumber(deviation, places(U))}{' '}
-                <span className="text-quiet">± {formatNumber(U, places(U))}</span>
-              </td>
-              <td>
-                {off ? (
-                  <span className="text-ochre">▲ off</span>
-                ) : (
-                  <span className="text-moss">● agrees</span>
-                )}
-              </td>
+      <div className="overflow-x-auto">
+        <table className="list-table">
+          <thead>
+            <tr>
+              <th>when</th>
+              <th>what</th>
+              <th className="right">display</th>
+              <th className="right">meter</th>
+              <th className="right">off by</th>
+              <th />
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {lines.map(({ entry, quantity, shown, meter, deviation, U, apart: off }) => (
+              <tr key={`${entry.id} ${quantity}`}>
+                <td className="figures">{shortTime(entry.at)}</td>
+                <td>{quantityData[quantity].words}</td>
+                <td className="figures right">
+                  {shown} {quantityData[quantity].unit}
+                </td>
+                <td className="right">
+                  <Fig of={meter} withUnit />
+                </td>
+                <td className="figures right">
+                  {formatNumber(deviation, places(U))}{' '}
+                  <span className="text-quiet">± {formatNumber(U, places(U))}</span>
+                </td>
+                <td>
+                  {off ? (
+                    <span className="text-ochre">▲ off</span>
+                  ) : (
+                    <span className="text-moss">● agrees</span>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   )
 }

@@ -1,3 +1,4 @@
+import { ExpectationList } from '../expectations/ExpectationList'
 import { StageHead } from '../trials/StageHead'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
@@ -33,6 +34,7 @@ export function FindingsPage() {
       {problem && <ProblemNotice problem={problem} />}
       <TrialAnswer state={state} />
       <FindingList state={state} editable />
+      <ExpectationList state={state} editable />
       <SetAsideList analyses={state.view.analyses} />
     </>
   )

@@ -1,3 +1,4 @@
+import { ExpectationList } from '../expectations/ExpectationList'
 import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { FindingList } from './FindingList'
@@ -9,6 +10,7 @@ export function ReportPart({ state }: ReportProps) {
     <Section title="Findings">
       <TrialAnswer state={state} />
       <FindingList state={state} />
+      <ExpectationList state={state} />
       <SetAsideList analyses={state.view.analyses} />
     </Section>
   )

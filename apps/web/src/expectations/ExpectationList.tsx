@@ -1,0 +1,111 @@
+import { Expectation, expectationOutcomes } from '@even-watt/contract'
+import { expectationsOf, type Expected } from '@even-watt/core'
+import { useState } from 'react'
+import { capture } from '../outbox/capture'
+import { CaptureForm } from '../trials/CaptureForm'
+import { useCaptureForm } from '../trials/useCaptureForm'
+import type { TrialState } from '../trials/useTrial'
+import { answer } from '../ui/answers'
+import { Asking } from '../ui/Asking'
+import { shortDate, shortTime } from '../ui/dates'
+import { TextField } from '../ui/form'
+
+interface Props {
+  readonly state: TrialState
+  readonly editable?: boolean
+}
+
+type Outcome = (typeof expectationOutcomes)[number]
+
+const marks: Readonly<Record<Outcome, string>> = {
+  confirmed: '● confirmed',
+  refuted: '■ refuted',
+  'cannot tell': '▲ cannot tell',
+}
+const hues: Readonly<Record<Outcome, string>> = {
+  confirmed: 'text-moss',
+  refuted: 'text-madder',
+  'cannot tell': 'text-ochre',
+}
+
+/** What the tester expected, with when it was written, and how it came out. */
+export function ExpectationList({ state, editable = false }: Props) {
+  const expected = expectationsOf(state.view.record)
+  const [marking, setMarking] = useState<{ readonly of: Expected; readonly outcome: Outcome }>()
+  if (!expected.length && !editable) return null
+  const mark = (because: string) => {
+    if (!marking) return
+    const { of, outcome } = marking
+    capture(state.trial.id, {
+      revision: state.analysis.record.revision.number,
+      kind: 'came out',
+      reading: { expectation: of.entry.id, outcome, because },
+    })
+    answer(`Marked: ${outcome}.`)
+    setMarking(undefined)
+  }
+  return (
+    <section className="mt-5 max-w-[46rem] break-inside-avoid">
+      <h2>What was expected</h2>
+      <ul>
+        {expected.map((one) => (
+          <li key={one.entry.id} className="border-b border-rule py-1">
+            {one.cameOut && (
+              <span className={`mr-2 font-semibold ${hues[one.cameOut.reading.outcome]}`}>
+                {marks[one.cameOut.reading.outcome]}
+              </span>
+            )}
+            {one.entry.reading.words}{' '}
+            <span className="text-quiet">
+              {shortDate(one.entry.at)} {shortTime(one.entry.at)}
+              {one.afterReading && ', after reading had begun'}
+              {one.cameOut?.reading.because && `; ${one.cameOut.reading.because}`}
+            </span>
+            {editable && (
+              <span className="no-print ml-3 inline-flex gap-3">
+                {expectationOutcomes.map((outcome) => (
+                  <button
+                    key={outcome}
+                    type="button"
+                    className="plain-link"
+                    onClick={() => setMarking({ of: one, outcome })}
+                  >
+                    {outcome}
+                  </button>
+                ))}
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+      {editable && <Expecting />}
+      <Asking
+        open={marking !== undefined}
+        title={`It was ${marking?.outcome ?? ''}`}
+        label="By what evidence?"
+        action="Mark it"
+        onAnswer={mark}
+        onClose={() => setMarking(undefined)}
+      />
+    </section>
+  )
+}
+
+function Expecting() {
+  const state = useCaptureForm({
+    what: 'expectation',
+    start: { words: '' },
+    schema: Expectation,
+    read: ({ text }) => ({ words: text('words') ?? '' }),
+    entry: (reading) => ({ kind: 'expectation', reading }),
+  })
+  return (
+    <CaptureForm title="Expect something" state={state} className="mt-2">
+      <TextField
+        label="Before it is tested"
+        placeholder="the breaker will go at 1500 W; the new revision regulates better"
+        {...state.field('words')}
+      />
+    </CaptureForm>
+  )
+}

@@ -1,0 +1,16 @@
+import * as z from 'zod/mini'
+import { Id, oneOf, text, words } from './shared'
+
+/** What the tester thinks will come out, written down before it is tested. */
+export const Expectation = z.object({ words: words('What you expect', 300) })
+export type Expectation = z.infer<typeof Expectation>
+
+export const expectationOutcomes = ['confirmed', 'refuted', 'cannot tell'] as const
+
+/** What the evidence then said of it. */
+export const CameOut = z.object({
+  expectation: Id,
+  outcome: oneOf('How it came out', expectationOutcomes),
+  because: text('By what', 300),
+})
+export type CameOut = z.infer<typeof CameOut>
