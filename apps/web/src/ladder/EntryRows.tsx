@@ -21,6 +21,9 @@ interface Props {
   readonly onCaptured: () => void
 }
 
+/** Where the table is wider than the window, what is chosen and pressed stays in sight. */
+const inSight = 'sticky left-12 max-w-[calc(100vw-6rem)] md:max-w-[calc(100vw-18.5rem)]'
+
 const cellInput = 'figures w-full min-w-0 border-b border-quiet bg-raised px-0.5 text-right focus:bg-chosen'
 
 /**
@@ -141,7 +144,7 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
       <tr className="no-print border-b border-rule bg-raised">
         <td />
         <td colSpan={columns.length + 1} className="px-1 pb-2">
-          <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <div className={`flex flex-wrap items-center gap-x-4 gap-y-2 ${inSight}`}>
             <Choice
               label="kind"
               value={draft.kind}
@@ -180,7 +183,7 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
             )}
           </div>
           {more && (
-            <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+            <div className={`mt-2 flex flex-wrap items-center gap-x-4 gap-y-2 ${inSight}`}>
               {extra.map((field) => (
                 <span key={field.key} className="flex items-center gap-1">
                   <span className="text-quiet">

@@ -1,5 +1,8 @@
 import type { MeterRange } from '@even-watt/contract'
 
+/** Whether the shape of a wave matters to what is read. */
+const isOfWave = ({ reads }: MeterRange): boolean => reads.startsWith('AC') || reads === 'active power'
+
 /** What a meter reads, each range with its accuracy. */
 export const MeterRanges = ({ ranges }: { readonly ranges: readonly MeterRange[] }) => (
   <ul>
@@ -10,7 +13,7 @@ export const MeterRanges = ({ ranges }: { readonly ranges: readonly MeterRange[]
           ± {range.percent} % + {range.counts} × {range.count}
         </span>
         {range.response && `, ${range.response}`}
-        {!range.standsSteppedWave && ', not for stepped waves'}
+        {isOfWave(range) && !range.standsSteppedWave && ', not for stepped waves'}
       </li>
     ))}
   </ul>

@@ -19,6 +19,6 @@ export const unfitOnWave =
     if (range?.response === 'average' || range?.response === 'peak') {
       return `it responds to the ${range.response}, and this wave is ${unit.wave === 'stepped' ? 'stepped' : 'not known to be a sine'}.`
     }
-    if (range && !range.standsSteppedWave) return 'its maker does not allow stepped waves.'
+    if (range && !range.standsSteppedWave) return 'the meter’s maker does not allow stepped waves.'
     return undefined
   }

@@ -41,7 +41,7 @@ export function undecided(figure: Figure): Verdict {
   return {
     outcome: 'not tested',
     figure,
-    sentence: `${symbol} cannot decide: ${why} ${refused?.todo ?? 'A measured value is needed.'}`,
+    sentence: `${symbol.charAt(0).toUpperCase()}${symbol.slice(1)} cannot decide: ${why} ${refused?.todo ?? 'A measured value is needed.'}`,
   }
 }
 
