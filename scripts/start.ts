@@ -58,6 +58,15 @@ async function openCluster(folder: string): Promise<{ cluster: Cluster; lock: Ru
   return { cluster, lock }
 }
 
+/** The local network as it was left; where its port is taken the rest of the run goes on, and that is said. */
+async function openAgain(lan: Lan): Promise<undefined> {
+  if (!(await lan.wasOpen())) return
+  await lan.open().catch((error: unknown) => {
+    if (!(error instanceof StartError)) throw error
+    console.log(`\n${error.message} Phones cannot come in until it is free.`)
+  })
+}
+
 async function run(): Promise<void> {
   const port = portFrom(process.env['PORT'])
   const folder = dataFolder()
@@ -115,7 +124,7 @@ async function run(): Promise<void> {
   )
   undo.push(() => close(server))
   const onLan = process.argv.includes('--lan')
-  const made = onLan || (await lan.wasOpen()) ? await lan.open() : undefined
+  const made = onLan ? await lan.open() : await openAgain(lan)
   undo.push(() => lan.end())
   const address = `http://${host}:${portOf(server)}`
   own?.lock.say(address)
