@@ -59,7 +59,20 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, rig: string): 
   { name: 'motors', path: `/trials/${ottrel}/motors?rig=2` },
   { name: 'findings', path: `/trials/${ottrel}/findings` },
   { name: 'report', path: `/trials/${ottrel}/report` },
-  { name: 'loads', path: '/loads', theme: 'night' },
+  {
+    name: 'begin',
+    path: '/begin',
+    theme: 'night',
+    before: async (page) => {
+      await page.getByLabel('Name', { exact: true }).fill('Pellam 900-12')
+      await page.getByLabel('Nominal input').fill('12')
+      await page.getByLabel('On the label').fill('900')
+      await page.getByLabel('Bank, leads, fuse').fill('12 V 95 Ah AGM, leads as supplied, fuse 125 A')
+      await page.getByLabel('Meter 1').fill('multimeter')
+      await page.getByLabel('Meter 2').fill('clamp 400 A 2 % + 3')
+      await page.getByLabel('Your initials').fill('M.K.')
+    },
+  },
   { name: 'rig-editor', path: `/rigs/${rig}`, theme: 'night' },
 ]
 

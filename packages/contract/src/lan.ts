@@ -34,6 +34,7 @@ export const LanSwitch = z.object({
   on: z.boolean(),
   passphrase: z.optional(
     plain('Passphrase', 200).check(
+      z.trim(),
       z.minLength(shortestPassphrase, `Passphrase: ${shortestPassphrase} characters at least.`),
     ),
   ),

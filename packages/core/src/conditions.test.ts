@@ -1,5 +1,5 @@
 import type { Claim, EntryOf, Temperature } from '@even-watt/contract'
-import { ladderEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../test/makers'
+import { ladderEntry, noLoadEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../test/makers'
 import { sayWarmth, warmthOf } from './rigs'
 import { viewTrial } from './view'
 
@@ -27,6 +27,10 @@ describe('the conditions that a promise is stated for', () => {
     expect(low).toMatchObject({ outcome: 'not shown', limiter: 'load' })
     expect(low.sentence).toContain('Stated for 24.0 to 28.0 V: 1 of 2 steps were read there.')
     expect(findingOf({ volts }, [step(undefined, 1432)]).outcome).toBe('not tested')
+    // What the unit's own display says of its input sets no condition.
+    const shown = step(undefined, 1432)
+    shown.reading.values.push({ quantity: 'V_B', value: 25.6, grade: 'display' })
+    expect(findingOf({ volts }, [shown]).outcome).toBe('not tested')
     // A trip at volts that it is not stated for says nothing against it.
     const trip = step(21, 1200, { end: 'tripped', alarm: 'overload' })
     expect(findingOf({ volts }, [trip]).outcome).toBe('not tested')
@@ -45,6 +49,10 @@ describe('the conditions that a promise is stated for', () => {
     expect(cool.outcome).toBe('not shown')
     expect(cool.sentence).toContain('stated for a room of 40 °C, and the room had 21.0 °C')
     expect(findingOf({ room: 40 }, [step(25.6, 1432)]).sentence).toContain('is not recorded')
+    // A warm room at another step, or without load, does not warm the one that decides.
+    const elsewhere = [step(25.6, 700, { temperatures: room(41) }), noLoadEntry({ V_B: 25.9, I: 0.4 }, { temperatures: room(41) })] // prettier-ignore
+    expect(findingOf({ room: 40 }, [...elsewhere, step(25.6, 1432)]).outcome).toBe('not shown')
+    expect(findingOf({ room: 40 }, [...elsewhere, step(25.6, 1432, { temperatures: room(21) })]).outcome).toBe('not shown') // prettier-ignore
     // Missed in a cool room is missed.
     const trip = step(25.6, 1200, { end: 'tripped', alarm: 'overload', temperatures: room(21) })
     expect(findingOf({ room: 40 }, [trip]).outcome).toBe('not met')

@@ -32,10 +32,12 @@ export function underItsVolts({ volts }: Claim, analysis: Analysis): Analysis {
 
 const conditioned: readonly ReadingKind[] = ['ladder', 'no load']
 
-/** Mean of the volts read at the terminals; undefined: not read. */
+/** Mean of the volts that a meter read at the terminals; undefined: none did. */
 function voltsOf(entry: Entry): number | undefined {
   if (entry.kind !== 'ladder' && entry.kind !== 'no load') return undefined
-  const read = entry.reading.values.filter(({ quantity }) => quantity === 'V_B')
+  const read = entry.reading.values.filter(
+    ({ quantity, grade }) => quantity === 'V_B' && grade === 'measured',
+  )
   return read.length ? read.reduce((sum, { value }) => sum + value, 0) / read.length : undefined
 }
 
@@ -59,16 +61,17 @@ export function underItsConditions(
   counted: Analysis,
 ): Verdict {
   const voltsSaid = claim.volts ? sayVolts(claim.volts, all, counted) : ''
-  const room = roomsOf(counted)
-  const warmest = room.length ? Math.max(...room) : undefined
+  const room = roomsOf(verdict, counted)
+  // The coolest of what decides: one warm reading elsewhere does not warm the others.
+  const coolest = room.length ? Math.min(...room) : undefined
   const sentence = [verdict.sentence, voltsSaid].filter(Boolean).join(' ')
   if (
     claim.room !== undefined &&
     verdict.outcome.startsWith('met') &&
-    !((warmest ?? -Infinity) >= claim.room - roomBy)
+    !((coolest ?? -Infinity) >= claim.room - roomBy)
   ) {
     const was =
-      warmest === undefined ? 'how warm the room was is not recorded' : `the room had ${say(warmest, '°C')}`
+      coolest === undefined ? 'how warm the room was is not recorded' : `the room had ${say(coolest, '°C')}`
     const wouldShow = `Repeat it in a room of ${claim.room} °C, and record that.`
     return {
       ...verdict,
@@ -113,12 +116,12 @@ function unstated(
 const sayRange = (from: number, to: number): string =>
   from === to ? say(from, 'V') : `${say(from, '')} to ${say(to, 'V')}`
 
-/** °C of the room in each reading that has it. */
-const roomsOf = ({ record }: Analysis): number[] =>
+/** °C of the room in each reading behind a verdict that has it. */
+const roomsOf = ({ figure }: Verdict, { record }: Analysis): number[] =>
   conditioned
     .flatMap((kind) => record.standing.get(kind) ?? [])
     .flatMap((entry) =>
-      entry.kind === 'ladder' || entry.kind === 'no load'
+      (entry.kind === 'ladder' || entry.kind === 'no load') && figure?.working.entries.includes(entry.id)
         ? (entry.reading.temperatures ?? []).filter(({ place }) => place === 'room')
         : [],
     )
