@@ -86,7 +86,7 @@ describe('what is refused, and how', () => {
       'an unknown quantity',
       Value,
       { ...value, quantity: 'V_Z' },
-      'Quantity: one of V_A, I_bank, V_B, I, V_C, I_C, P_C, PF, f, THD, T.',
+      'Quantity: one of V_A, I_bank, V_B, I, P_B, Q_B, E_B, V_C, I_C, P_C, PF, f, THD, T.',
     ],
     [
       'an unknown grade',

@@ -2,7 +2,22 @@ import * as z from 'zod/mini'
 import { Id, number, oneOf, whole } from './shared'
 
 /** What is read at the taps (docs/method/evidence.md). */
-export const quantities = ['V_A', 'I_bank', 'V_B', 'I', 'V_C', 'I_C', 'P_C', 'PF', 'f', 'THD', 'T'] as const
+export const quantities = [
+  'V_A',
+  'I_bank',
+  'V_B',
+  'I',
+  'P_B',
+  'Q_B',
+  'E_B',
+  'V_C',
+  'I_C',
+  'P_C',
+  'PF',
+  'f',
+  'THD',
+  'T',
+] as const
 export const Quantity = oneOf('Quantity', quantities)
 export type Quantity = z.infer<typeof Quantity>
 
@@ -53,4 +68,8 @@ export const Display = z.object({
   outputVoltage: z.optional(number('Display, output V', 0, 2000)),
   outputPower: z.optional(number('Display, output W', 0, 1e6)),
   frequency: z.optional(number('Display, Hz', 0, 1000)),
+  /** Lamps or bars that were lit, where a display shows no figures. */
+  loadBars: z.optional(whole('Bars of load', 0, 100)),
+  chargeBars: z.optional(whole('Bars of charge', 0, 100)),
 })
+export type Display = z.infer<typeof Display>

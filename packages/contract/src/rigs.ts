@@ -99,27 +99,37 @@ export const StoredRig = z.extend(Rig, {
 export type StoredRig = z.infer<typeof StoredRig>
 
 /** Drops across the path at one steady current, in path order (docs/method/rigs.md). */
-export const Survey = z.object({
-  current: positive('Current, A', 1e5),
-  ammeter: z.optional(Id),
-  voltmeter: z.optional(Id),
-  /** Across each element; or at successive points, all against one reference. */
-  method: oneOf('How it was read', ['across', 'points'] as const),
-  /** Volts at each post against the reference, for points. */
-  posts: z.optional(
-    z.object({
-      positive: z.optional(number('At the positive post, V', -1000, 1000)),
-      negative: z.optional(number('At the negative post, V', -1000, 1000)),
-    }),
-  ),
-  readings: z
-    .array(z.object({ element: Id, volts: number('Reading, V', -1000, 1000) }))
-    .check(
-      z.minLength(1, 'Survey: at least one element is read.'),
-      z.maxLength(40, 'Survey: 40 readings at most.'),
+export const Survey = z
+  .object({
+    /** Without an ammeter the unit’s output watts stand for it. */
+    current: z.optional(positive('Current, A', 1e5)),
+    power: z.optional(positive('Output watts', 1e6)),
+    ammeter: z.optional(Id),
+    wattmeter: z.optional(Id),
+    voltmeter: z.optional(Id),
+    /** Across each element; or at successive points, all against one reference. */
+    method: oneOf('How it was read', ['across', 'points'] as const),
+    /** Volts at each post against the reference, for points. */
+    posts: z.optional(
+      z.object({
+        positive: z.optional(number('At the positive post, V', -1000, 1000)),
+        negative: z.optional(number('At the negative post, V', -1000, 1000)),
+      }),
     ),
-  note: text('Note', 1000),
-})
+    readings: z
+      .array(z.object({ element: Id, volts: number('Reading, V', -1000, 1000) }))
+      .check(
+        z.minLength(1, 'Survey: at least one element is read.'),
+        z.maxLength(40, 'Survey: 40 readings at most.'),
+      ),
+    note: text('Note', 1000),
+  })
+  .check(
+    z.refine(({ current, power }) => current !== undefined || power !== undefined, {
+      error: 'Current: type the amps, or without an ammeter the watts at the outlet.',
+      path: ['current'],
+    }),
+  )
 export type Survey = z.infer<typeof Survey>
 
 /** One change to a rig, tried out before it is made. */

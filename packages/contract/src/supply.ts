@@ -107,17 +107,26 @@ export const Support = z.object({
 export type Support = z.infer<typeof Support>
 
 /** A short load test of one battery, or of the whole bank (docs/method/supply.md). */
-export const LoadTest = z.object({
-  /** The battery's id; absent: the whole bank, at tap A. */
-  battery: z.optional(Id),
-  /** Volts and amps before, at 10 s, and volts once recovered. */
-  restVoltage: positive('Rest volts', 1000),
-  restCurrent: number('Current at rest, A', -1000, 10_000),
-  loadedVoltage: positive('Volts at 10 s', 1000),
-  loadedCurrent: positive('Amps at 10 s', 10_000),
-  recoveredVoltage: z.optional(positive('Volts recovered', 1000)),
-  voltmeter: z.optional(Id),
-  ammeter: z.optional(Id),
-  note: text('Note', 1000),
-})
+export const LoadTest = z
+  .object({
+    /** The battery's id; absent: the whole bank, at tap A. */
+    battery: z.optional(Id),
+    /** Volts and amps before, at 10 s, and volts once recovered; without an ammeter the unit’s output watts instead. */
+    restVoltage: positive('Rest volts', 1000),
+    restCurrent: number('Current at rest, A', -1000, 10_000),
+    loadedVoltage: positive('Volts at 10 s', 1000),
+    loadedCurrent: z.optional(positive('Amps at 10 s', 10_000)),
+    loadedPower: z.optional(positive('Output watts at 10 s', 1e6)),
+    recoveredVoltage: z.optional(positive('Volts recovered', 1000)),
+    voltmeter: z.optional(Id),
+    ammeter: z.optional(Id),
+    wattmeter: z.optional(Id),
+    note: text('Note', 1000),
+  })
+  .check(
+    z.refine(({ loadedCurrent, loadedPower }) => loadedCurrent !== undefined || loadedPower !== undefined, {
+      error: 'Amps at 10 s: type them, or without an ammeter the watts at the outlet.',
+      path: ['loadedCurrent'],
+    }),
+  )
 export type LoadTest = z.infer<typeof LoadTest>

@@ -22,6 +22,8 @@ export const TrialSettings = z.object({
       'Duty: the hours of a day add up to 24 at most.',
     ),
   ),
+  /** A display that was checked against a meter may stand in for it between the checks. */
+  displayStandsIn: z.optional(z.boolean()),
   limiters: z.array(LimiterSet).check(z.maxLength(500)),
   plan: z.optional(LadderPlanned),
   schedule: z.optional(Schedule),

@@ -22,6 +22,8 @@ const steps: Readonly<Record<number, (document: Loose) => Loose>> = {
   2: (document) => document,
   // Format 4 may doubt readings, and say temperatures, conditions of claims and what is not known of a rig.
   3: (document) => document,
+  // Format 5 may read watts, Ah and Wh at the terminals, count bars, and test without an ammeter.
+  4: (document) => document,
 }
 
 /**

@@ -5,7 +5,8 @@ import { Fig } from '../ui/Fig'
 
 /** The unit's display beside the meters, reading by reading, with what lies beyond both. */
 export function DisplayTable({ analysis }: { readonly analysis: Analysis }) {
-  const lines = useMemo(() => displayAgainst(analysis), [analysis])
+  const { evidence } = analysis
+  const lines = useMemo(() => displayAgainst(analysis.record, evidence.gate, evidence.spreads), [analysis.record, evidence])
   if (!lines.length) return null
   const apart = lines.filter((line) => line.apart).length
   return (

@@ -232,7 +232,7 @@ export class BenchHand {
     const drifted = 1 + (this.unrest.drift ? this.unrest.drift * this.random.signed() : 0)
     return rig.assignments.flatMap((assignment, i): Value[] => {
       const quantity = as(assignment.quantity)
-      if (!quantity || quantity === 'T') return []
+      if (!quantity || quantity === 'T' || quantity === 'Q_B' || quantity === 'E_B') return []
       const at = new Date(this.clock - (rig.assignments.length - i) * 1500).toISOString()
       return [
         {

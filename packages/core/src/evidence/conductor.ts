@@ -21,3 +21,8 @@ export function readsOtherCurrent(rig: Rig, { quantity, meter }: Value): string 
   const reasons = asCurrent.map(({ on }) => otherCurrent(rig, on))
   return reasons.every((reason) => reason !== undefined) ? reasons[0] : undefined
 }
+
+/** Whether the bank's current is the unit's: nothing helps it, and its ammeter is not on one battery of several. */
+export const bankCarriesAll = (rig: Rig): boolean =>
+  !rig.support &&
+  rig.assignments.every(({ quantity, on }) => quantity !== 'I_bank' || otherCurrent(rig, on) === undefined)

@@ -1,27 +1,67 @@
-import type { LadderReading } from '@even-watt/contract'
+import type { Display as Shown, Quantity, Value } from '@even-watt/contract'
+import type { ReadingValues } from './spreads'
 
-type Shown = NonNullable<LadderReading['display']>
+/** What the unit shows, in the order of its path: field, words, unit, and the quantity that it claims to be. */
+export const displayed = [
+  ['inputVoltage', 'input', 'V', 'V_B'],
+  ['outputVoltage', 'output', 'V', 'V_C'],
+  ['outputPower', 'output', 'W', 'P_C'],
+  ['frequency', 'frequency', 'Hz', 'f'],
+] as const satisfies readonly (readonly [keyof Shown, string, string, Quantity])[]
 
-/** What the unit shows, in the order of its path: field, words, unit. */
-export const displayed: readonly (readonly [keyof Shown, string, string])[] = [
-  ['inputVoltage', 'input', 'V'],
-  ['outputVoltage', 'output', 'V'],
-  ['outputPower', 'output', 'W'],
-  ['frequency', 'frequency', 'Hz'],
-]
+const bars = [
+  ['loadBars', 'of load'],
+  ['chargeBars', 'of charge'],
+] as const satisfies readonly (readonly [keyof Shown, string])[]
+
+/** What stands in the way of a display: where these were read, it would only contradict them. */
+const readInstead: Readonly<Partial<Record<Quantity, readonly Quantity[]>>> = {
+  V_B: ['V_A', 'V_B'],
+  P_C: ['P_C', 'I_C'],
+}
+
+interface WithDisplay {
+  readonly id: string
+  readonly reading: { readonly values: readonly Value[]; readonly display?: Shown | undefined }
+}
+
+/**
+ * The values of readings that repeat each other; of what no meter read, the unit's display, graded as such
+ * (docs/method/evidence.md).
+ */
+export function shownReadings(entries: readonly WithDisplay[]): ReadingValues[] {
+  const read = new Set(entries.flatMap(({ reading }) => reading.values.map(({ quantity }) => quantity)))
+  const wanted = displayed.filter(
+    ([, , , quantity]) => !(readInstead[quantity] ?? [quantity]).some((one) => read.has(one)),
+  )
+  return entries.map(({ id, reading: { values, display } }) => ({
+    entry: id,
+    values: [
+      ...values,
+      ...wanted.flatMap(([key, , , quantity]): Value[] => {
+        const value = display?.[key]
+        return value === undefined ? [] : [{ quantity, value, grade: 'display' }]
+      }),
+    ],
+  }))
+}
 
 /** "its display: input 26.5 V, output 231 V"; nothing where nothing was noted. */
 export const sayDisplay = (display: Shown = {}): string => {
   const said = displayed.flatMap(([key, words, unit]) =>
     display[key] === undefined ? [] : [`${words} ${display[key]} ${unit}`],
   )
+  for (const [key, words] of bars)
+    if (display[key] !== undefined)
+      said.push(`${display[key]} ${display[key] === 1 ? 'bar' : 'bars'} ${words}`)
   return said.length ? `its display: ${said.join(', ')}` : ''
 }
 
 /** Cells of a table of readings. */
 export const displayCells = (display: Shown = {}): Readonly<Record<string, number>> =>
   Object.fromEntries(
-    displayed.flatMap(([key, words, unit]) =>
-      display[key] === undefined ? [] : [[`display ${words} [${unit}]`, display[key]] as const],
-    ),
+    [
+      ...displayed.map(([key, words, unit]) => [`display ${words} [${unit}]`, display[key]] as const),
+      ...bars.map(([key, words]) => [`display bars ${words}`, display[key]] as const),
+    ].flatMap(([head, shown]) => (shown === undefined ? [] : [[head, shown] as const])),
   )

@@ -1,7 +1,10 @@
 import { ladderEntry, noLoadEntry, revisionOf, trialOf } from '../../test/makers'
 import { expanded } from '../meters'
 import { viewTrial } from '../view'
+import type { Analysis } from '../trials'
 import { displayAgainst } from '.'
+
+const against = ({ record, evidence: { gate, spreads } }: Analysis) => displayAgainst(record, gate, spreads)
 
 const analysisOf = (entries: Parameters<typeof viewTrial>[1]) => {
   const view = viewTrial(trialOf([revisionOf()]), entries)
@@ -15,7 +18,7 @@ describe('the unit’s display against the meters', () => {
 
   it('agrees within the meter’s uncertainty and half a digit of its own', () => {
     const { analysis, odd } = analysisOf([ladderEntry(values, { display: { inputVoltage: 25.6, outputPower: 1405 } })]) // prettier-ignore
-    const [volts, watts] = displayAgainst(analysis)
+    const [volts, watts] = against(analysis)
     expect([volts?.apart, watts?.apart, odd]).toEqual([false, false, []])
     expect(volts?.deviation).toBeCloseTo(0, 9)
     // Half of 0.1 V, rectangular, at k = 2.
@@ -27,12 +30,12 @@ describe('the unit’s display against the meters', () => {
       noLoadEntry({ V_C: 231 }, { display: { outputVoltage: 238 } }),
       ladderEntry(values, { display: { outputVoltage: 245 } }),
     ])
-    expect(displayAgainst(analysis).map(({ apart }) => apart)).toEqual([true, true])
+    expect(against(analysis).map(({ apart }) => apart)).toEqual([true, true])
     expect(odd.map((one) => one.odd)).toEqual([expect.stringContaining('display says 245 V of volts at the outlet')]) // prettier-ignore
   })
 
   it('is held against nothing that was not read on a meter', () => {
     const entry = ladderEntry({}, { display: { outputVoltage: 245 }, values: [{ quantity: 'V_C', value: 230, grade: 'display' }] }) // prettier-ignore
-    expect(displayAgainst(analysisOf([entry, ladderEntry(values)]).analysis)).toEqual([])
+    expect(against(analysisOf([entry, ladderEntry(values)]).analysis)).toEqual([])
   })
 })

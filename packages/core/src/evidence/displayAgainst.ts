@@ -3,11 +3,12 @@ import type { Figure } from '../figures'
 import { isFigure, sayFigure } from '../figures'
 import { expanded } from '../meters'
 import type { Notice } from '../oddities'
-import type { Analysis } from '../trials'
-import { readingsOf } from '../trials'
+import { readingsOf, type RevisionRecord } from '../trials'
 import { displayed } from './display'
+import type { Gate } from './gate'
 import { readFigures } from './inputs'
 import { quantityData } from './quantities'
+import type { Spreads } from './spreads'
 
 /** What the unit shows of a quantity, beside what a meter read of it at the same moment. */
 export interface DisplayAgainst {
@@ -23,13 +24,6 @@ export interface DisplayAgainst {
   readonly apart: boolean
 }
 
-const read: Readonly<Record<(typeof displayed)[number][0], Quantity>> = {
-  inputVoltage: 'V_B',
-  outputVoltage: 'V_C',
-  outputPower: 'P_C',
-  frequency: 'f',
-}
-
 /** Half of the last digit that was noted, as an expanded uncertainty of a rectangular part. */
 function halfDigit(shown: number): number {
   const [, decimals = ''] = String(shown).split('.')
@@ -41,8 +35,9 @@ const oddBeyond = 1.5
 
 /** 40: a display that stands off the meter beyond what both may be wrong by; of each quantity the farthest. */
 export const noticeDisplayOff: Notice = ({ analysis }) => {
+  const { evidence } = analysis
   const farthest = new Map<Quantity, DisplayAgainst>()
-  for (const line of displayAgainst(analysis)) {
+  for (const line of displayAgainst(analysis.record, evidence.gate, evidence.spreads)) {
     const known = farthest.get(line.quantity)
     const clear = Math.abs(line.deviation) > oddBeyond * line.U
     if (clear && !(known && Math.abs(known.deviation) >= Math.abs(line.deviation)))
@@ -65,23 +60,23 @@ export const noticeDisplayOff: Notice = ({ analysis }) => {
  * The unit's display against meters, reading by reading (docs/method/evidence.md): only what a meter read, and the gate let
  * in, is held against it. The display itself is a claim and decides nothing.
  */
-export function displayAgainst({ record, evidence: { gate, spreads } }: Analysis): DisplayAgainst[] {
+export function displayAgainst(record: RevisionRecord, gate: Gate, spreads: Spreads): DisplayAgainst[] {
   const { revision } = record
   return [...readingsOf(record, 'no load'), ...readingsOf(record, 'ladder')].flatMap((entry) => {
     const { display, values } = entry.reading
     if (!display) return []
     const figures = readFigures(
       [{ entry: entry.id, values }],
-      { revision, gate },
+      { revision, gate, checks: new Map() },
       spreads,
       `display|${entry.id}`,
     )
-    return displayed.flatMap(([key]): DisplayAgainst[] => {
-      const [shown, meter] = [display[key], figures[read[key]]]
+    return displayed.flatMap(([key, , , quantity]): DisplayAgainst[] => {
+      const [shown, meter] = [display[key], figures[quantity]]
       if (shown === undefined || !isFigure(meter) || meter.grade !== 'measured' || meter.refused) return []
       const U = Math.hypot(expanded(meter.x), halfDigit(shown))
       const deviation = shown - meter.x.value
-      return [{ entry, quantity: read[key], shown, meter, deviation, U, apart: Math.abs(deviation) > U }]
+      return [{ entry, quantity, shown, meter, deviation, U, apart: Math.abs(deviation) > U }]
     })
   })
 }

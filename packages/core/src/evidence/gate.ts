@@ -2,12 +2,19 @@ import type { Revision, Unit, Value } from '@even-watt/contract'
 import { say, type Refusal } from '../figures'
 import { readsOtherCurrent } from './conductor'
 import type { Doubts } from '../trials'
+import { displayError } from './displayCheck'
 import { unfitOnWave } from './fitness'
+import type { Ground } from './inputs'
 import { quantityData } from './quantities'
 import { rangeOf } from './rangeOf'
 
 /** Lets a value in that was read in an entry, or says why not. */
 export type Gate = (value: Value, entry: string) => Refusal | undefined
+
+const beyondCheck: Refusal = {
+  why: 'the display was not checked against a meter near this value.',
+  todo: 'Read it with a meter once, at about this value.',
+}
 
 const notMeasured: Record<Exclude<Value['grade'], 'measured'>, Refusal> = {
   display: {
@@ -21,14 +28,21 @@ const notMeasured: Record<Exclude<Value['grade'], 'measured'>, Refusal> = {
 /**
  * The one gate that every value passes before a judge, a fit or a figure rests on it (docs/method/evidence.md): nobody
  * doubts it; it is
- * measured; a meter is named that reads this quantity, within a range; that meter may be used on this wave as it was
+ * measured, or shown by a display that was checked where the tester lets it stand in; a meter is named that reads this quantity, within a range; that meter may be used on this wave as it was
  * seen; and on its conductor only the unit's current flows.
  */
-export function gateOf({ rig, meters }: Revision, wave: Unit['wave'], doubts: Doubts): Gate {
+export function gateOf(
+  { rig, meters }: Revision,
+  wave: Unit['wave'],
+  doubts: Doubts,
+  checks: Ground['checks'],
+): Gate {
   const unfit = unfitOnWave({ wave })
   return (value, entry) => {
     const doubt = doubts.readings.get(entry) ?? doubts.meters.get(value.meter ?? '')
     if (doubt !== undefined) return { why: `it is doubted: ${doubt}.`, todo: 'Read it again.' }
+    if (value.grade === 'display' && checks.size)
+      return displayError(checks.get(value.quantity), value.value) === undefined ? beyondCheck : undefined
     if (value.grade !== 'measured') return notMeasured[value.grade]
     const { unit, words } = quantityData[value.quantity]
     const meter = meters.find(({ id }) => id === value.meter)

@@ -6,10 +6,14 @@ import {
   expanded,
   flicker,
   measured,
+  methodSource,
   normalisedError,
   ownSource,
+  rectangular,
+  uncertain,
   type Uncertain,
 } from '../meters'
+import { displayError, type DisplayCheck } from './displayCheck'
 import type { Gate } from './gate'
 import { quantities, quantityData } from './quantities'
 import { rangeOf } from './rangeOf'
@@ -29,6 +33,8 @@ const notRead = Object.fromEntries(
 export interface Ground {
   readonly revision: Revision
   readonly gate: Gate
+  /** Of a display that may stand in for a meter; empty where it may not. */
+  readonly checks: ReadonlyMap<Quantity, DisplayCheck>
 }
 
 /** Every quantity over the readings of a step or a mode, or that it was not read. */
@@ -64,7 +70,7 @@ interface Candidate {
 function inputFigure(
   quantity: Quantity,
   found: readonly Found[],
-  { revision, gate }: Ground,
+  { revision, gate, checks }: Ground,
   spreads: Spreads,
   where: string,
 ): Derived {
@@ -85,7 +91,10 @@ function inputFigure(
     return [
       {
         meter,
-        x: valueOf(sample.value, numbers, meter, spread, where),
+        x:
+          sample.value.grade === 'display'
+            ? shownValue(sample.value, numbers, checks, where)
+            : valueOf(sample.value, numbers, meter, spread, where),
         refused,
         grade: sample.value.grade,
         entries: items.map((item) => item.entry),
@@ -124,6 +133,21 @@ function inputFigure(
 
 const uncertaintyOf = (candidate: { meter: StoredMeter | undefined; x: Uncertain }) =>
   candidate.meter ? expanded(candidate.x) : Infinity
+
+/** What a display showed; checked, with the error it was found to have, which is the same one at every reading. */
+function shownValue(
+  { quantity }: Value,
+  values: readonly number[],
+  checks: Ground['checks'],
+  where: string,
+): Uncertain {
+  const mean = values.reduce((sum, value) => sum + value, 0) / values.length
+  const off = displayError(checks.get(quantity), mean)
+  const scope = where.slice(where.indexOf('|') + 1)
+  return off === undefined
+    ? exact(mean)
+    : uncertain(mean, methodSource(`display of ${quantity}`, scope), rectangular(off))
+}
 
 function valueOf(
   sample: Value,

@@ -2,7 +2,10 @@ import type { Entry, EntryOf, Revision, Unit, Value } from '@even-watt/contract'
 import { pooledSpread, scatterOf, type Scatter } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, type Analysis } from '../trials'
+import { displayAgainst } from './displayAgainst'
+import { checksOf } from './displayCheck'
 import { gateOf, type Gate } from './gate'
+import type { Ground } from './inputs'
 import { waveSeen } from './wave'
 
 export interface ReadingValues {
@@ -23,6 +26,8 @@ declare module '../trials/analysis' {
       /** The output wave as it was seen. */
       readonly wave: Unit['wave']
       readonly gate: Gate
+      /** Of a display that may stand in for a meter; empty while it may not. */
+      readonly checks: Ground['checks']
     }
   }
 }
@@ -67,6 +72,8 @@ const twoDigits = (spread: number): number => Number(spread.toPrecision(2))
 const sameSpreads = remembering<Revision, Spreads>()
 const sameSearchSpreads = remembering<Revision, Spreads>()
 const sameGate = remembering<Revision, Gate>()
+const sameChecks = remembering<Revision, Ground['checks']>()
+const noChecks: Ground['checks'] = new Map()
 
 /** What the values of one revision are read by; the same objects while they say the same. */
 export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
@@ -79,12 +86,17 @@ export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
   const spreads = poolOf([...steps.values(), noLoad.filter(({ reading }) => reading.mode === 'on')])
   const searching = poolOf([noLoad.filter(({ reading }) => reading.mode === 'search')])
   const wave = waveSeen(record)
+  const checks = record.displayStandsIn
+    ? checksOf(displayAgainst(record, gateOf(revision, wave, doubts, noChecks), spreads))
+    : noChecks
+  const checked = [...checks].flatMap(([quantity, check]) => [quantity, ...Object.values(check)])
   return {
     spreads: sameSpreads(revision, [...spreads].flat(), () => spreads),
+    checks: sameChecks(revision, checked, () => checks),
     searchSpreads: sameSearchSpreads(revision, [...searching].flat(), () => searching),
     wave,
-    gate: sameGate(revision, [wave, ...[...doubts.readings, ...doubts.meters].flat()], () =>
-      gateOf(revision, wave, doubts),
+    gate: sameGate(revision, [wave, ...checked, ...[...doubts.readings, ...doubts.meters].flat()], () =>
+      gateOf(revision, wave, doubts, checks),
     ),
   }
 }

@@ -13,7 +13,7 @@ export interface Figure {
   readonly working: Working
 }
 
-export type FigureUnit = 'V' | 'mV' | 'A' | 'W' | 'VA' | 'mΩ' | 'Hz' | '°C' | '%' | 'Wh' | 'days' | ''
+export type FigureUnit = 'V' | 'mV' | 'A' | 'W' | 'VA' | 'mΩ' | 'Hz' | '°C' | '%' | 'Wh' | 'Ah' | 'days' | ''
 
 interface Working {
   /** Such as "η_unit = P_C / P_B". */
@@ -34,9 +34,14 @@ export type Derived = Figure | Missing
 
 export const isFigure = (derived: Derived): derived is Figure => 'x' in derived
 
-/** Whether a figure may decide a claim, shape a curve or stand as a result: measured, and let in by the gate. */
+const mayDecide: ReadonlySet<Grade> = new Set(['measured', 'display'])
+
+/**
+ * Whether a figure may decide a claim, shape a curve or stand as a result: let in by the gate, and measured; or shown by a
+ * display that the gate let stand in.
+ */
 export const decides = (derived: Derived): derived is Figure =>
-  isFigure(derived) && derived.grade === 'measured' && derived.refused === undefined
+  isFigure(derived) && mayDecide.has(derived.grade) && derived.refused === undefined
 
 const rank: readonly Grade[] = ['measured', 'display', 'estimated', 'observed']
 

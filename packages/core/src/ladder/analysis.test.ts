@@ -114,7 +114,7 @@ describe('what is read at the taps', () => {
     expect([...quantities].sort()).toEqual([...named].sort())
     const at = (tap: string) => quantities.filter((quantity) => quantityData[quantity].tap === tap)
     expect(at('A')).toEqual(['V_A', 'I_bank'])
-    expect(at('B')).toEqual(['V_B', 'I'])
+    expect(at('B')).toEqual(['V_B', 'I', 'P_B', 'Q_B', 'E_B'])
     expect(at('any')).toEqual(['T'])
     expect(new Set(quantities.map((quantity) => quantityData[quantity].words)).size).toBe(named.length)
   })

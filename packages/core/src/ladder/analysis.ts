@@ -50,11 +50,12 @@ export function analyseLadder({ record, evidence, noLoad }: Analysis): LadderAna
     revision: record.revision,
     scope,
     gate: evidence.gate,
+    checks: evidence.checks,
     spreads: evidence.spreads,
     noLoadVoltage: noLoad.on.read.V_C,
   }
   const recorded = stepsOf(record)
-  const parts = [record.revision, scope, context.gate, context.spreads, context.noLoadVoltage]
+  const parts = [record.revision, scope, context.gate, context.checks, context.spreads, context.noLoadVoltage]
   const steps = recorded
     .filter(({ readings }) => readings.length)
     .map((step) => sameFigures(step, parts, () => deriveStep(step, context)))

@@ -1,5 +1,5 @@
 import type { Quantity, Revision, Value } from '@even-watt/contract'
-import { rangeOf, readFigures, type Gate, type Spreads } from '../evidence'
+import { inputCurrent, meanHeld, rangeOf, readFigures, shownReadings, type Spreads } from '../evidence'
 import { derive, isFigure, type Derived, type Figure, type Refusal } from '../figures'
 import { nominalAt } from '../units'
 import { expanded } from '../meters'
@@ -43,8 +43,8 @@ export const analyseNoLoad = ({ record, evidence }: Analysis): NoLoadAnalysis =>
     record.revision,
     [record.trial, ...Object.values(evidence), ...readingsOf(record, 'no load')],
     () => ({
-      on: deriveNoLoad(record, 'on', evidence.gate, evidence.spreads),
-      search: deriveNoLoad(record, 'search', evidence.gate, evidence.searchSpreads),
+      on: deriveNoLoad(record, 'on', evidence, evidence.spreads),
+      search: deriveNoLoad(record, 'search', evidence, evidence.searchSpreads),
     }),
   )
 
@@ -52,25 +52,30 @@ export const analyseNoLoad = ({ record, evidence }: Analysis): NoLoadAnalysis =>
 function deriveNoLoad(
   record: RevisionRecord,
   mode: 'on' | 'search',
-  gate: Gate,
+  { gate, checks }: Analysis['evidence'],
   spreads: Spreads,
 ): NoLoadFigures {
   const { revision } = record
-  const readings = readingsOf(record, 'no load')
-    .filter((entry) => entry.reading.mode === mode)
-    .map((entry) => ({ entry: entry.id, values: entry.reading.values }))
+  const readings = readingsOf(record, 'no load').filter((entry) => entry.reading.mode === mode)
   const where = `no load ${mode}|${scopeOf(record)}`
-  const read = readFigures(readings, { revision, gate }, spreads, where)
+  const read = readFigures(shownReadings(readings), { revision, gate, checks }, spreads, where)
   const loaded = outletLoads(read).length ? { refused: somethingConnected } : {}
-  const I_idle: Derived = isFigure(read.I) ? { ...read.I, symbol: 'I_idle', ...loaded } : read.I
-  const P_idle = idlePower(read, I_idle, scopeOf(record))
+  const held = meanHeld(readings)
+  const I = inputCurrent(read, revision.rig, held)
+  const I_idle: Derived = isFigure(I) ? { ...I, symbol: 'I_idle', ...loaded } : I
+  const watts = idlePower(read, I_idle, held, scopeOf(record))
+  const P_idle: Derived = isFigure(watts) ? { ...watts, ...loaded } : watts
   return {
     read,
     nominal: nominalAt(revision.unit, read.V_C),
     I_idle,
     P_idle,
     ...costs(P_idle, revision),
-    weak: weakness(I_idle, readings, revision),
+    weak: weakness(
+      I_idle,
+      readings.map(({ reading }) => reading),
+      revision,
+    ),
   }
 }
 

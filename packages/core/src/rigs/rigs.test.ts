@@ -135,6 +135,17 @@ describe('a drop survey', () => {
     expect(deriveSurvey(surveyOf({ [uuid(53)]: -0.2 }), revision).negative).toEqual([uuid(53)])
   })
 
+  it('bounds joints from the watts at the outlet where no ammeter is there', () => {
+    const watts = { current: undefined, power: 1200 }
+    const survey = deriveSurvey(surveyOf(good, watts), revision)
+    expect(isFigure(survey.current) && survey.current.grade).toBe('estimated')
+    // 1200 W at 86 % from a bank of 25.6 V is 54.5 A, give or take: 0.5 V of it is a bad lug all the same.
+    expect(value(survey.current)).toBeCloseTo(1200 / (0.86 * 25.6), 3)
+    expect(survey.toFix.map(({ element }) => element.name)).toEqual(['negative lug'])
+    const slight = deriveSurvey(surveyOf({ [uuid(53)]: 0.009 }, watts), revision)
+    expect(slight.toFix).toEqual([])
+  })
+
   it('sees a joint warm up at steady current only', () => {
     const at = (volts: number, current: number, n: number) =>
       deriveSurvey(surveyOf({ [uuid(53)]: volts }, { current }, n), revision)

@@ -1,7 +1,17 @@
 import type { EntryOf, PathElement, Revision, Rig } from '@even-watt/contract'
-import { readOn } from '../evidence'
-import { derive, estimated, isFigure, type Derived, type Figure } from '../figures'
-import { divide, expanded, multiply, subtract, type Uncertain } from '../meters'
+import { assumedCurrent, readOn } from '../evidence'
+import { derive, estimated, isFigure, whenKnown, type Derived, type Figure } from '../figures'
+import {
+  divide,
+  expanded,
+  methodSource,
+  multiply,
+  rectangular,
+  subtract,
+  uncertain,
+  type Uncertain,
+} from '../meters'
+import { bankNominal } from '../supply'
 import { expectedResistance, isCable, placed, type SideName } from './elements'
 
 /** What a drop survey says of one element (docs/method/rigs.md). */
@@ -25,7 +35,8 @@ export interface SurveyLine {
 
 export interface SurveyFigures {
   readonly entry: EntryOf<'survey'>
-  readonly current: Figure
+  /** As read; without an ammeter bounded from the output watts. */
+  readonly current: Derived
   /** In path order. */
   readonly lines: readonly SurveyLine[]
   /** The excessive ones, most watts first: the first to fix stands first. */
@@ -45,7 +56,7 @@ const hotWatts = 3
 export function deriveSurvey(entry: EntryOf<'survey'>, revision: Revision, scope = ''): SurveyFigures {
   const survey = entry.reading
   const { rig } = revision
-  const current = readOn('I', 'A', survey.current, survey.ammeter, entry.id, revision, entry.id)
+  const current = surveyCurrent(entry, revision)
   const lines: SurveyLine[] = []
   const negative: string[] = []
   const before = new Map<SideName, Figure>()
@@ -85,13 +96,26 @@ export function deriveSurvey(entry: EntryOf<'survey'>, revision: Revision, scope
   return { entry, current, lines, toFix, negative }
 }
 
+/** Share by which a bank's volts may stand off its nominal ones while it is loaded. */
+const offNominal = 0.1
+
+function surveyCurrent(entry: EntryOf<'survey'>, revision: Revision): Derived {
+  const { current, power, ammeter, wattmeter } = entry.reading
+  if (current !== undefined) return readOn('I', 'A', current, ammeter, entry.id, revision, entry.id)
+  if (power === undefined) return { missing: 'Neither amps nor watts were read.' }
+  const P = readOn('P_C', 'W', power, wattmeter, entry.id, revision, `${entry.id} P_C`)
+  const nominal = bankNominal(revision.rig.bank)
+  const V = estimated('V_nominal', 'V', uncertain(nominal, methodSource('nominal volts', entry.id), rectangular(offNominal * nominal)), 'nominal volts of the bank, ± 10 %') // prettier-ignore
+  return whenKnown([V], ([volts]) => assumedCurrent(P, volts, entry.id))
+}
+
 const wattsOf = ({ watts }: SurveyLine) => (isFigure(watts) ? watts.x.value : 0)
 
 function lineOf(
   element: PathElement,
   side: SideName,
   drop: Derived,
-  current: Figure,
+  current: Derived,
   rig: Rig,
   scope: string,
 ): SurveyLine {
@@ -106,14 +130,15 @@ function lineOf(
         ? 'f·ρ20·ℓ/(n·A) at 20 °C'
         : 'from the table of usual resistances',
   )
-  if (!isFigure(drop)) {
+  if (!isFigure(drop) || !isFigure(current)) {
+    const missing = isFigure(drop) ? current : drop
     return {
       element,
       side,
       drop,
-      resistance: drop,
+      resistance: missing,
       expected,
-      watts: drop,
+      watts: missing,
       ratio: undefined,
       excessive: false,
       hot: false,
@@ -148,6 +173,7 @@ export function warming(
 ): { element: PathElement; from: Figure; to: Figure }[] {
   const [first, last] = [surveys[0], surveys.at(-1)]
   if (!first || !last || first === last) return []
+  if (!isFigure(first.current) || !isFigure(last.current)) return []
   if (Math.abs(first.current.x.value - last.current.x.value) > 0.02 * last.current.x.value) return []
   return last.lines.flatMap((late) => {
     const early = first.lines.find(({ element }) => element.id === late.element.id)

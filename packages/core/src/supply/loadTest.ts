@@ -1,6 +1,6 @@
 import type { Bank, EntryOf, LoadTest, Revision } from '@even-watt/contract'
-import { readOn } from '../evidence'
-import { derive, type Derived } from '../figures'
+import { assumedCurrent, readOn } from '../evidence'
+import { derive, whenKnown, type Derived, type Figure } from '../figures'
 import { divide, subtract } from '../meters'
 
 export interface LoadTestFigures {
@@ -13,11 +13,14 @@ export interface LoadTestFigures {
   readonly R_10: Derived
   /** V_0 − V_10. */
   readonly sag: Derived
+  /** As read; without an ammeter bounded from the output watts. */
+  readonly I_10: Derived
 }
 
 /**
  * Resistance at 10 s of a battery or bank: R_10 = (V_0 − V_10)/(I_10 − I_0), docs/method/supply.md. Both voltages are read on
- * one meter, so what that meter and range have in common cancels in the difference.
+ * one meter, so what that meter and range have in common cancels in the difference. Without an ammeter the current is bounded
+ * from the watts at the outlet, and the result is an estimate.
  */
 export function deriveLoadTest(entry: EntryOf<'load test'>, revision: Revision): LoadTestFigures {
   const test = entry.reading
@@ -26,9 +29,9 @@ export function deriveLoadTest(entry: EntryOf<'load test'>, revision: Revision):
   const amps = (symbol: string, value: number) =>
     readOn(symbol, 'A', value, test.ammeter, entry.id, revision, `${entry.id} ${symbol}`)
   const [V_0, V_10] = [volts('V_0', test.restVoltage), volts('V_10', test.loadedVoltage)]
-  const [I_0, I_10] = [amps('I_0', test.restCurrent), amps('I_10', test.loadedCurrent)]
+  const I_0 = amps('I_0', test.restCurrent)
+  const I_10 = loadedCurrent(entry, V_10, revision)
   const drop = subtract(V_0.x, V_10.x)
-  const rise = subtract(I_10.x, I_0.x)
   const name = revision.rig.bank.strings.flat().find(({ id }) => id === test.battery)?.name
   return {
     entry,
@@ -36,11 +39,27 @@ export function deriveLoadTest(entry: EntryOf<'load test'>, revision: Revision):
     what: name ?? revision.rig.bank.name,
     R_10:
       notTheBanks(test, revision) ??
-      derive('R_10', 'mΩ', '(V_0 − V_10) / (I_10 − I_0)', [V_0, V_10, I_10, I_0], divide(drop, rise), [
-        'At 10 s; over a ladder and at ripple frequency the same battery shows other figures.',
-      ]),
+      whenKnown([I_10], ([I]) =>
+        derive(
+          'R_10',
+          'mΩ',
+          '(V_0 − V_10) / (I_10 − I_0)',
+          [V_0, V_10, I, I_0],
+          divide(drop, subtract(I.x, I_0.x)),
+          ['At 10 s; over a ladder and at ripple frequency the same battery shows other figures.'],
+        ),
+      ),
+    I_10,
     sag: derive('V_0 − V_10', 'V', 'V_0 − V_10', [V_0, V_10], drop),
   }
+}
+
+function loadedCurrent(entry: EntryOf<'load test'>, V_10: Figure, revision: Revision): Derived {
+  const { loadedCurrent: amps, loadedPower: watts, ammeter, wattmeter } = entry.reading
+  if (amps !== undefined) return readOn('I_10', 'A', amps, ammeter, entry.id, revision, `${entry.id} I_10`)
+  if (watts === undefined) return { missing: 'Neither amps nor watts were read at 10 s.' }
+  const P = readOn('P_C', 'W', watts, wattmeter, entry.id, revision, `${entry.id} P_C`)
+  return assumedCurrent(P, V_10, entry.id)
 }
 
 /**

@@ -254,3 +254,28 @@ describe('a short load test', () => {
     expect(deriveLoadTest(idle, revisionOf()).R_10).toHaveProperty('missing')
   })
 })
+
+describe('a load test without an ammeter', () => {
+  // A bench of 12 V whose truth is 7.0 mΩ at the posts and 44.0 A at 501 W.
+  const reading = { restVoltage: 13.1, restCurrent: 0, loadedVoltage: 12.79, loadedPower: 501, voltmeter: uuid(1), wattmeter: uuid(1) } // prettier-ignore
+  const entry = {
+    id: uuid(71),
+    revision: 1,
+    at: '2026-03-12T09:00:00.000Z',
+    kind: 'load test' as const,
+    reading,
+  }
+
+  it('bounds the resistance from the watts at the outlet, and decides nothing by it', () => {
+    const { R_10, I_10 } = deriveLoadTest(entry, revisionOf())
+    if (!isFigure(R_10) || !isFigure(I_10)) throw new Error('missing')
+    expect([R_10.grade, I_10.grade]).toEqual(['estimated', 'estimated'])
+    expect(Math.abs(I_10.x.value - 44)).toBeLessThan(expanded(I_10.x))
+    expect(Math.abs(R_10.x.value - 0.31 / 44)).toBeLessThan(expanded(R_10.x))
+  })
+
+  it('prefers amps where they were read', () => {
+    const { R_10 } = deriveLoadTest({ ...entry, reading: { ...reading, loadedCurrent: 44 } }, revisionOf())
+    expect(isFigure(R_10) && R_10.grade).toBe('measured')
+  })
+})

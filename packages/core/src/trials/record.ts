@@ -20,6 +20,8 @@ export interface RevisionRecord {
   readonly earlier: readonly RevisionRecord[]
   readonly standing: Standing
   readonly doubts: Doubts
+  /** Whether a display that was checked may stand in for a meter. */
+  readonly displayStandsIn: boolean
   /** Taken back or corrected, kept for the record. */
   readonly struck: readonly Entry[]
 }

@@ -21,15 +21,32 @@ const sameRevision = remembering<Revision, RevisionRecord>()
 
 /** The same record as before while nothing of it has changed, so that what follows from it need not be worked again. */
 function recordOf(
-  trial: string,
+  { id: trial, displayStandsIn = false }: Trial,
   revision: Revision,
   { standing, struck }: Gathered,
   earlier: readonly RevisionRecord[],
   doubting: readonly EntryOf<'doubt'>[],
 ): RevisionRecord {
   const doubts = doubtsOf(doubting, revision, standing)
-  const parts = [trial, ...earlier, ...[...standing].flat(2), 'struck', ...struck, 'doubts', ...doubting]
-  return sameRevision(revision, parts, () => ({ trial, revision, earlier, standing, doubts, struck }))
+  const parts = [
+    trial,
+    displayStandsIn,
+    ...earlier,
+    ...[...standing].flat(2),
+    'struck',
+    ...struck,
+    'doubts',
+    ...doubting,
+  ]
+  return sameRevision(revision, parts, () => ({
+    trial,
+    revision,
+    earlier,
+    standing,
+    doubts,
+    displayStandsIn,
+    struck,
+  }))
 }
 
 /** What is doubted on one revision; doubt of a rig goes back to its beginning, doubt of a meter over all rigs. */
@@ -77,7 +94,7 @@ export function replay(trial: Trial, entries: readonly Entry[]): TrialRecord {
     revisions: trial.revisions.reduce<RevisionRecord[]>(
       (earlier, revision) => [
         ...earlier,
-        recordOf(trial.id, revision, revisions.get(revision.number) ?? gathered(), earlier, doubting),
+        recordOf(trial, revision, revisions.get(revision.number) ?? gathered(), earlier, doubting),
       ],
       [],
     ),

@@ -1,4 +1,4 @@
-import { sayFigure, warming } from '@even-watt/core'
+import { isFigure, sayFigure, warming } from '@even-watt/core'
 import { useState } from 'react'
 import { StageHead } from '../../trials/StageHead'
 import { TakingBack } from '../../trials/TakingBack'
@@ -27,7 +27,7 @@ export function SurveyPage() {
         <section key={survey.entry.id} className="mb-5">
           <h2 className="flex flex-wrap items-baseline gap-4">
             {i === 0 ? 'The newest survey' : 'An earlier survey'}, {shortTime(survey.entry.at)}, at{' '}
-            {sayFigure(survey.current)}
+            {isFigure(survey.current) ? sayFigure(survey.current) : 'an unknown current'}
             <button
               type="button"
               className="plain-link no-print font-normal"

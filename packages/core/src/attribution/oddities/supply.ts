@@ -19,15 +19,17 @@ export const noticeEqualWatts: Notice = ({ analysis }) => {
     for (const second of tests.slice(i + 1)) {
       const [a, b] = [first.entry.reading, second.entry.reading]
       if (a.battery === b.battery) continue
-      const watts = [a.loadedVoltage * a.loadedCurrent, b.loadedVoltage * b.loadedCurrent]
+      const [I_a, I_b] = [a.loadedCurrent, b.loadedCurrent]
+      // Without an ammeter nobody knows at which currents they were compared.
+      if (I_a === undefined || I_b === undefined) continue
+      const watts = [a.loadedVoltage * I_a, b.loadedVoltage * I_b]
       const near = Math.abs((watts[0] ?? 0) - (watts[1] ?? 0)) < 0.05 * Math.max(...watts)
-      const apart =
-        Math.abs(a.loadedCurrent - b.loadedCurrent) > 0.02 * Math.max(a.loadedCurrent, b.loadedCurrent)
+      const apart = Math.abs(I_a - I_b) > 0.02 * Math.max(I_a, I_b)
       if (!near || !apart) continue
       return [
         {
           number: 20,
-          odd: `${first.what} and ${second.what} were loaded with equal watts, at ${a.loadedCurrent} A and ${b.loadedCurrent} A.`,
+          odd: `${first.what} and ${second.what} were loaded with equal watts, at ${I_a} A and ${I_b} A.`,
           why: 'The weaker one sags, so draws more current, so sags more: its sag overstates the difference.',
           todo: 'Compare their resistance at 10 s.',
           at: { revision: analysis.record.revision.number, part: 'rig' },

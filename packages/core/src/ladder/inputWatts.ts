@@ -1,0 +1,68 @@
+import type { Bank, Quantity, Unit } from '@even-watt/contract'
+import { oneSided, rippleBoundSine, rippleBoundStepped, rippleOverstatement } from '../conductors'
+import { derive, isFigure, whenKnown, type Derived } from '../figures'
+import { add, combine, divide, exact, methodSource, multiply, subtract, type Uncertain } from '../meters'
+
+/** Share of the half cycle assumed for a stepped wave whose plateau was not measured. */
+const assumedDelta = 0.7
+
+export interface Ripple {
+  /** I_r,max / Ī */
+  readonly bound: number
+  /** Ω behind each tap at that frequency. */
+  readonly A: Uncertain
+  readonly B: Uncertain
+  readonly source: string
+}
+
+/** On only when the bank's resistance at ripple frequency is known (docs/method/ladder.md). */
+export function rippleOf(
+  read: Readonly<Record<Quantity, Derived>>,
+  bank: Bank,
+  unit: Unit,
+  scope: string,
+): Ripple | undefined {
+  if (bank.rippleResistance === undefined || !isFigure(read.I) || !(read.I.x.value > 0)) return undefined
+  const pf = isFigure(read.PF) ? Math.min(1, Math.max(0.1, read.PF.x.value)) : 1
+  const bankAlone = exact(bank.rippleResistance)
+  const path =
+    isFigure(read.V_A) && isFigure(read.V_B) && read.V_A.x.value > read.V_B.x.value
+      ? divide(subtract(read.V_A.x, read.V_B.x), read.I.x)
+      : exact(0)
+  return {
+    bound: unit.wave === 'stepped' ? rippleBoundStepped(assumedDelta) : rippleBoundSine(pf),
+    A: bankAlone,
+    B: add(bankAlone, path),
+    source: methodSource('ripple', scope),
+  }
+}
+
+export function inputPower(
+  symbol: 'P_A' | 'P_B',
+  voltage: Derived,
+  current: Derived,
+  ripple: Ripple | undefined,
+  tap: 'A' | 'B',
+): Derived {
+  return whenKnown([voltage, current], ([v, i]) => {
+    const product = multiply(v.x, i.x)
+    if (!ripple) {
+      return derive(symbol, 'W', `V_${tap}·I`, [v, i], product, [
+        'Ripple correction off: the resistance behind the tap is not known.',
+      ])
+    }
+    const resistance = ripple[tap]
+    const square = (ripple.bound * i.x.value) ** 2
+    const most = rippleOverstatement(resistance.value, ripple.bound * i.x.value)
+    const { correction, u } = oneSided(most)
+    const shifted = combine(product.value + correction, [
+      [product, 1],
+      [i.x, (2 * correction) / i.x.value],
+      [resistance, -square / 2],
+      [{ value: 0, sources: new Map([[ripple.source, u]]) }, 1],
+    ])
+    return derive(symbol, 'W', `V_${tap}·I − M/2`, [v, i], shifted, [
+      `Ripple correction on: M = ${(resistance.value * 1000).toFixed(1)} mΩ × (${ripple.bound.toFixed(2)}·I)² = ${most.toFixed(2)} W.`,
+    ])
+  })
+}
