@@ -1,12 +1,21 @@
 import { displayAgainst, formatNumber, quantityData, type Analysis } from '@even-watt/core'
-import { useMemo } from 'react'
+import { useMemo, type ReactNode } from 'react'
 import { shortTime } from '../ui/dates'
 import { Fig } from '../ui/Fig'
 
+interface Props {
+  readonly analysis: Analysis
+  /** What may be set about it, under the table. */
+  readonly children?: ReactNode
+}
+
 /** The unit's display beside the meters, reading by reading, with what lies beyond both. */
-export function DisplayTable({ analysis }: { readonly analysis: Analysis }) {
+export function DisplayTable({ analysis, children }: Props) {
   const { evidence } = analysis
-  const lines = useMemo(() => displayAgainst(analysis.record, evidence.gate, evidence.spreads), [analysis.record, evidence])
+  const lines = useMemo(
+    () => displayAgainst(analysis.record, evidence.gate, evidence.spreads),
+    [analysis.record, evidence],
+  )
   if (!lines.length) return null
   const apart = lines.filter((line) => line.apart).length
   return (
@@ -16,6 +25,7 @@ export function DisplayTable({ analysis }: { readonly analysis: Analysis }) {
         {apart === 0
           ? `It agrees with the meters within their uncertainty, ${lines.length} times of ${lines.length}.`
           : `It stands off the meters ${apart} times of ${lines.length}, beyond what both may be wrong by.`}
+        {analysis.record.displayStandsIn && ' Between these checks it stands in for a meter.'}
       </p>
       <div className="overflow-x-auto">
         <table className="list-table">
@@ -56,6 +66,7 @@ export function DisplayTable({ analysis }: { readonly analysis: Analysis }) {
           </tbody>
         </table>
       </div>
+      {children}
     </section>
   )
 }

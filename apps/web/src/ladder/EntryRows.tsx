@@ -315,6 +315,8 @@ const displayFields = [
   ['outputVoltage', 'out V'],
   ['outputPower', 'out W'],
   ['frequency', 'Hz'],
+  ['loadBars', 'bars of load'],
+  ['chargeBars', 'bars of charge'],
 ] as const
 
 function Display({
@@ -327,7 +329,7 @@ function Display({
   onKeyDown: (event: KeyboardEvent) => void
 }) {
   return (
-    <span className="flex items-center gap-2">
+    <span className="flex flex-wrap items-center gap-2">
       <span className="text-quiet">its display</span>
       {displayFields.map(([key, label]) => (
         <Short

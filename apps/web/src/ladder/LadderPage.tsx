@@ -2,7 +2,10 @@ import { describeBank, keptWhy, pathLosses, ratedPower } from '@even-watt/core'
 import { useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { AgainstBefore } from '../compare/AgainstBefore'
+import { BarsTable } from '../evidence/BarsTable'
+import { DisplaySchool } from '../evidence/DisplaySchool'
 import { DisplayTable } from '../evidence/DisplayTable'
+import { TwoMetersTable } from '../evidence/TwoMetersTable'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { PlannedNext } from '../plan/PlannedNext'
 import { StageHead } from '../trials/StageHead'
@@ -156,7 +159,11 @@ function Ladder() {
           <CurveFigures analysis={analysis} rated={rated} duty={trial.duty} dutyEditor={<DutyEditor />} />
         </section>
       )}
-      <DisplayTable analysis={analysis} />
+      <TwoMetersTable analysis={analysis} />
+      <DisplayTable analysis={analysis}>
+        <DisplaySchool />
+      </DisplayTable>
+      <BarsTable analysis={analysis} />
       <TakingBack entry={takingBack} what="the last capture" onDone={() => setTakingBack(undefined)} />
     </>
   )

@@ -1,6 +1,8 @@
 import { ratedPower } from '@even-watt/core'
 import { AgainstBefore } from '../compare/AgainstBefore'
+import { BarsTable } from '../evidence/BarsTable'
 import { DisplayTable } from '../evidence/DisplayTable'
+import { TwoMetersTable } from '../evidence/TwoMetersTable'
 import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { Circumstances } from './Circumstances'
@@ -14,7 +16,9 @@ export function ReportPart({ state: { trial, view }, analysis }: ReportProps) {
       <Section title="Ladder">
         <ReportTable analysis={analysis} />
         <Circumstances analysis={analysis} />
+        <TwoMetersTable analysis={analysis} />
         <DisplayTable analysis={analysis} />
+        <BarsTable analysis={analysis} />
       </Section>
       <AgainstBefore analyses={view.analyses} analysis={analysis} />
       <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} eager />

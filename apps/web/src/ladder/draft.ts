@@ -21,6 +21,17 @@ export interface EntryField {
   readonly meter: string | undefined
 }
 
+const shownFields = [
+  'inputVoltage',
+  'outputVoltage',
+  'outputPower',
+  'frequency',
+  'loadBars',
+  'chargeBars',
+] as const
+type ShownField = (typeof shownFields)[number]
+const nothingShown = Object.fromEntries(shownFields.map((key) => [key, ''])) as Record<ShownField, string>
+
 /** A step as typed, kept as text until it is captured. */
 export interface Draft {
   readonly load: string
@@ -39,7 +50,7 @@ export interface Draft {
   readonly observed: string
   readonly note: string
   readonly temperatures: readonly TypedTemperature[]
-  readonly display: Readonly<Record<'inputVoltage' | 'outputVoltage' | 'outputPower' | 'frequency', string>>
+  readonly display: Readonly<Record<ShownField, string>>
   /** Grade of values that no meter is named for. */
   readonly otherGrade: Exclude<(typeof grades)[number], 'measured'>
   /** Set when the draft repeats or corrects: the step it belongs to. */
@@ -66,9 +77,12 @@ export const emptyDraft: Draft = {
   observed: '',
   note: '',
   temperatures: [],
-  display: { inputVoltage: '', outputVoltage: '', outputPower: '', frequency: '' },
+  display: nothingShown,
   otherGrade: 'display',
 }
+
+/** Asked for only where a meter is hung for them. */
+const hungOnly: ReadonlySet<Quantity> = new Set(['I_bank', 'P_B', 'Q_B', 'E_B'])
 
 /** Fields in reading order: those the rig hangs meters on, then the rest, which have no meter. */
 export function fieldsOf(rig: Rig): EntryField[] {
@@ -76,9 +90,8 @@ export function fieldsOf(rig: Rig): EntryField[] {
     quantity === 'idle I' ? [] : [{ key: `${quantity}|${meter}`, quantity, meter }],
   )
   const has = new Set(assigned.map((field) => field.quantity))
-  // Bank current is asked for only where a meter is hung for it.
   const rest = quantities
-    .filter((quantity) => !has.has(quantity) && quantity !== 'I_bank')
+    .filter((quantity) => !has.has(quantity) && !hungOnly.has(quantity))
     .map((quantity) => ({ key: `${quantity}|`, quantity, meter: undefined }))
   return [...assigned, ...rest]
 }
@@ -168,7 +181,8 @@ export function buildEntry(
     }),
   )
   if (!draft.load.trim()) faults['load'] = 'Load: say in a few words what is connected.'
-  if (!read.values.length) faults['values'] = 'Nothing is read yet: at least one value makes a reading.'
+  if (!read.values.length && !Object.keys(display).length)
+    faults['values'] = 'Nothing is read yet: at least one value makes a reading.'
   return {
     faults,
     entry: {
@@ -244,12 +258,7 @@ export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[])
   }
 }
 
-const shownBy = (display: EntryOf<'ladder'>['reading']['display']): Draft['display'] => {
-  const text = (value: number | undefined) => (value === undefined ? '' : String(value))
-  return {
-    inputVoltage: text(display?.inputVoltage),
-    outputVoltage: text(display?.outputVoltage),
-    outputPower: text(display?.outputPower),
-    frequency: text(display?.frequency),
-  }
-}
+const shownBy = (display: EntryOf<'ladder'>['reading']['display']): Draft['display'] => ({
+  ...nothingShown,
+  ...Object.fromEntries(Object.entries(display ?? {}).map(([key, shown]) => [key, String(shown)])),
+})

@@ -27,7 +27,7 @@ export function useDraftPreview({ draft, fields, ids }: DraftState): Preview {
       revision: record.revision.number,
       at: soon,
     })
-    if (!entry.reading.values.length) return nothing
+    if (!entry.reading.values.length && !entry.reading.display) return nothing
     const existing = analysis.ladder.recorded.find((step) => step.id === entry.reading.step)
     const kept = existing?.readings.filter((reading) => reading.id !== later.replaces?.entry) ?? []
     const step = {

@@ -15,6 +15,7 @@ export function NoLoadForm() {
   const { analysis } = useTrial()
   const { rig, meters } = analysis.record.revision
   const fields = fieldsOf(rig)
+  const counts = fields.some(({ quantity }) => quantity === 'Q_B' || quantity === 'E_B')
   const state = useCaptureForm({
     what: 'reading without load',
     start: { mode: 'on' },
@@ -43,11 +44,12 @@ export function NoLoadForm() {
       const room = text('room')
       const { temperatures, fault } = readTemperatures(room ? [{ where: 'room', text: room }] : [])
       report('room', fault)
-      if (!values.length)
+      if (!values.length && !display.length)
         report(fields[0]?.key ?? 'V_A', 'Nothing is read yet: at least one value makes a reading.')
       return {
         mode: text('mode'),
         values,
+        held: counts ? number('held') : undefined,
         ...(temperatures.length ? { temperatures } : {}),
         display: display.length ? Object.fromEntries(display) : undefined,
         observed: text('observed'),
@@ -84,6 +86,7 @@ export function NoLoadForm() {
             error={errorAt(`display ${key}`) ?? errorAt(`display.${key}`)}
           />
         ))}
+        {counts && <TextField label="Counted for" unit="s" inputMode="decimal" {...field('held')} />}
         <SelectField
           label="Mode"
           {...field('mode')}

@@ -1,5 +1,7 @@
 import { readingsOf, sayClaim } from '@even-watt/core'
+import { DisplaySchool } from '../evidence/DisplaySchool'
 import { DisplayTable } from '../evidence/DisplayTable'
+import { TwoMetersTable } from '../evidence/TwoMetersTable'
 import { Verdict } from '../findings/Verdict'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
@@ -46,7 +48,10 @@ export function NoLoadPage() {
         <NoLoadForm key={analysis.record.revision.number} />
       </div>
       <NoLoadReadings />
-      <DisplayTable analysis={analysis} />
+      <TwoMetersTable analysis={analysis} />
+      <DisplayTable analysis={analysis}>
+        <DisplaySchool />
+      </DisplayTable>
     </>
   )
 }

@@ -4,4 +4,6 @@ export const displays = [
   ['outputVoltage', 'Display, output', 'V'],
   ['outputPower', 'Display, output', 'W'],
   ['frequency', 'Display, frequency', 'Hz'],
+  ['loadBars', 'Display, bars of load', ''],
+  ['chargeBars', 'Display, bars of charge', ''],
 ] as const

@@ -8,7 +8,22 @@ export interface NoLoadField {
   readonly meter: string | undefined
 }
 
-const asked: readonly Assignable[] = ['V_A', 'V_B', 'idle I', 'V_C', 'f', 'THD', 'P_C']
+const asked: readonly Assignable[] = [
+  'V_A',
+  'I_bank',
+  'V_B',
+  'idle I',
+  'P_B',
+  'Q_B',
+  'E_B',
+  'V_C',
+  'f',
+  'THD',
+  'P_C',
+]
+/** Asked for only where a meter is hung for them. */
+const hungOnly: ReadonlySet<Quantity> = new Set(['P_C', 'I_bank', 'P_B', 'Q_B', 'E_B'])
+
 const quantityOf = (assignable: Assignable): Quantity => (assignable === 'idle I' ? 'I' : assignable)
 
 /** A field for every meter that the rig hangs up for a quantity; the ladder's ammeter reads idle where no other does. */
@@ -18,7 +33,7 @@ export function fieldsOf({ assignments }: Pick<Rig, 'assignments'>): NoLoadField
     const quantity = quantityOf(assignable)
     const own = hung(assignable)
     const meters = own.length ? own : assignable === 'idle I' ? hung('I') : []
-    if (!meters.length) return quantity === 'P_C' ? [] : [{ key: assignable, quantity, meter: undefined }]
+    if (!meters.length) return hungOnly.has(quantity) ? [] : [{ key: assignable, quantity, meter: undefined }]
     return meters.map(({ meter }, i) => ({ key: i ? `${assignable} ${meter}` : assignable, quantity, meter }))
   })
 }

@@ -10,7 +10,7 @@ import { TenSeconds } from './TenSeconds'
 export function LoadTestForm() {
   const { analysis } = useTrial()
   const { rig, meters } = analysis.record.revision
-  const { voltmeters, ammeters, usual } = dcMeters(rig, meters)
+  const { voltmeters, ammeters, wattmeters, ammeterless, usual } = dcMeters(rig, meters)
   const state = useCaptureForm({
     what: 'load test',
     start: {
@@ -18,6 +18,7 @@ export function LoadTestForm() {
       restCurrent: '0',
       voltmeter: usual.voltmeter,
       ammeter: usual.ammeter,
+      wattmeter: usual.wattmeter,
     },
     schema: LoadTest,
     read: ({ number, text }) => ({
@@ -25,15 +26,17 @@ export function LoadTestForm() {
       restVoltage: number('restVoltage'),
       restCurrent: number('restCurrent'),
       loadedVoltage: number('loadedVoltage'),
-      loadedCurrent: number('loadedCurrent'),
+      loadedCurrent: ammeterless ? undefined : number('loadedCurrent'),
+      loadedPower: ammeterless ? number('loadedPower') : undefined,
       recoveredVoltage: number('recoveredVoltage'),
       voltmeter: text('voltmeter'),
-      ammeter: text('ammeter'),
+      ammeter: ammeterless ? undefined : text('ammeter'),
+      wattmeter: ammeterless ? text('wattmeter') : undefined,
       note: text('note'),
     }),
     entry: (reading) => ({ kind: 'load test', reading }),
   })
-  const { field } = state
+  const { field, errorAt } = state
   return (
     <CaptureForm title="Add a load test" state={state}>
       <TenSeconds />
@@ -51,8 +54,24 @@ export function LoadTestForm() {
         <TextField label="Recovered" unit="V" {...field('recoveredVoltage')} inputMode="decimal" />
         <SelectField label="Volts read on" {...field('voltmeter')} options={voltmeters} />
         <TextField label="Current at rest" unit="A" {...field('restCurrent')} inputMode="decimal" />
-        <TextField label="Current at 10 s" unit="A" {...field('loadedCurrent')} inputMode="decimal" />
-        <SelectField label="Amps read on" {...field('ammeter')} options={ammeters} />
+        {ammeterless ? (
+          <>
+            <TextField
+              label="At the outlet at 10 s"
+              unit="W"
+              hint="no ammeter: the current is bounded by it"
+              {...field('loadedPower')}
+              error={field('loadedPower').error ?? errorAt('loadedCurrent')}
+              inputMode="decimal"
+            />
+            <SelectField label="Watts read on" {...field('wattmeter')} options={wattmeters} />
+          </>
+        ) : (
+          <>
+            <TextField label="Current at 10 s" unit="A" {...field('loadedCurrent')} inputMode="decimal" />
+            <SelectField label="Amps read on" {...field('ammeter')} options={ammeters} />
+          </>
+        )}
         <TextField label="Note" {...field('note')} className="col-span-full" />
       </div>
     </CaptureForm>

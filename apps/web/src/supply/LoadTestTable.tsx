@@ -39,7 +39,7 @@ export function LoadTestTable({ analyses, editable }: Props) {
           </tr>
         </thead>
         <tbody>
-          {loadTests.map(({ entry, what, R_10, sag, rig }) => (
+          {loadTests.map(({ entry, what, R_10, I_10, sag, rig }) => (
             <tr key={entry.id}>
               {several && <td className="figures">{rig}</td>}
               <td>
@@ -48,7 +48,13 @@ export function LoadTestTable({ analyses, editable }: Props) {
               </td>
               <td className="figures right">{entry.reading.restVoltage}</td>
               <td className="figures right">{entry.reading.loadedVoltage}</td>
-              <td className="figures right">{entry.reading.loadedCurrent}</td>
+              <td className="right">
+                {entry.reading.loadedCurrent === undefined ? (
+                  <Fig of={I_10} />
+                ) : (
+                  <span className="figures">{entry.reading.loadedCurrent}</span>
+                )}
+              </td>
               <td className="right">
                 <Fig of={sag} withUnit />
               </td>

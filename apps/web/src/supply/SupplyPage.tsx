@@ -1,4 +1,4 @@
-import { bankNominal } from '@even-watt/core'
+import { bankNominal, voltCount } from '@even-watt/core'
 import { AtOnce } from '../rigs/atOnce/AtOnce'
 import { LoadSlider } from '../rigs/atOnce/LoadSlider'
 import { useSlidLoad } from '../rigs/atOnce/useSlidLoad'
@@ -35,6 +35,7 @@ export function SupplyPage() {
         rig={analysis.record.revision.rig}
         known={supply.known}
         survey={supply.surveys.at(-1)}
+        count={voltCount(analysis.record.revision)}
         unit={unit}
       />
     </>

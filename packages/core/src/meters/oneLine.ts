@@ -4,6 +4,7 @@ import { typicalMeter, type MeterKind } from './typical'
 /** Words that tell a kind, the more telling first. */
 const kindWords: readonly (readonly [RegExp, MeterKind])[] = [
   [/clamp|tongs/, 'clamp'],
+  [/\bdc\b.*watt|watt.*\bdc\b|\bwh\b.*\bdc\b/, 'DC wattmeter'],
   [/plug|wattmeter|watt meter|energy meter|outlet/, 'plug meter'],
   [/\bapp\b|bms/, 'battery’s app'],
   [/shunt|monitor/, 'shunt monitor'],
@@ -19,6 +20,7 @@ const mainly: Readonly<Record<MeterKind, readonly Readable[]>> = {
   clamp: ['DC current', 'AC current'],
   'plug meter': ['active power', 'AC voltage', 'AC current'],
   'shunt monitor': ['DC current', 'DC voltage'],
+  'DC wattmeter': ['DC power', 'DC current', 'DC voltage', 'charge', 'energy'],
   'battery’s app': ['DC current', 'DC voltage'],
   'panel display': ['DC voltage'],
 }
@@ -29,6 +31,7 @@ const unitOf: Readonly<Partial<Record<Readable, string>>> = {
   'DC current': 'a',
   'AC current': 'a',
   'active power': 'w',
+  'DC power': 'w',
 }
 
 const longest = 120

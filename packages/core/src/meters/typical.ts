@@ -7,6 +7,7 @@ export const meterKinds = [
   'clamp',
   'plug meter',
   'shunt monitor',
+  'DC wattmeter',
   'battery’s app',
   'panel display',
 ] as const
@@ -56,6 +57,13 @@ const rows: Readonly<Record<MeterKind, readonly Row[]>> = {
   'shunt monitor': [
     ['DC voltage', 100, 1, 3, 0.01],
     ['DC current', 500, 1.5, 3, 0.1],
+  ],
+  'DC wattmeter': [
+    ['DC voltage', 60, 1, 3, 0.01],
+    ['DC current', 100, 2, 3, 0.01],
+    ['DC power', 6000, 3, 3, 0.1],
+    ['charge', 1000, 3, 3, 0.001],
+    ['energy', 10_000, 3, 3, 0.1],
   ],
   'battery’s app': [
     ['DC voltage', 60, 1, 3, 0.01],

@@ -22,4 +22,11 @@ describe('meters as testers hang them up', () => {
     expect(hung('the posts', meters.slice(0, 1))).toEqual(['V_A m0', 'V_C m0'])
     expect(hung('the posts', [])).toEqual([])
   })
+
+  it('asks a small DC wattmeter for watts, and a large one for amps', () => {
+    const small = { id: 'w', ranges: read('DC wattmeter 30 W 1 % + 2')?.ranges.map((range) => ({ ...range, upTo: Math.min(30, range.upTo) })) ?? [] } // prettier-ignore
+    expect(hung('the terminals', [small])).toContain('P_B w')
+    const large = { id: 'w', ranges: read('DC wattmeter')?.ranges ?? [] }
+    expect(hung('the terminals', [large])).toEqual(['V_B w', 'I w'])
+  })
 })

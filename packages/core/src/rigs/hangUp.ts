@@ -27,6 +27,7 @@ const choices: readonly (readonly [Quantity, (meter: Hung) => boolean, (meter: H
     (meter) => Number(!reads('DC current')(meter) || most(meter, 'DC current') < leastAmps),
   ],
   ['I', (meter) => most(meter, 'DC current') >= leastAmps, () => 0],
+  ['P_B', (meter) => reads('DC power')(meter) && most(meter, 'DC current') < leastAmps, () => 0],
   ['V_C', reads('AC voltage'), (meter) => Number(isPlug(meter))],
   ['I_C', reads('AC current'), (meter) => Number(isPlug(meter))],
   ['P_C', isPlug, () => 0],

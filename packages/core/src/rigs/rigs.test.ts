@@ -30,12 +30,14 @@ import {
   leadsResistance,
   loadsToPredict,
   minimumBms,
+  ownDrop,
   pointAt,
   predictSteps,
   predictSupply,
   promisedSupply,
   supplyOf,
   viewSupply,
+  voltCount,
   warming,
   weakestCurrent,
   weakestLinks,
@@ -486,5 +488,16 @@ describe('what if', () => {
       /13\.3 mΩ of path where 3\.3 mΩ are expected/,
     )
     expect(trialWith(0.0001, true).supply.disagreements).toEqual([])
+  })
+})
+
+describe('a small part’s own drop', () => {
+  it('is negligible under half a count of the voltmeter that would see it', () => {
+    const revision = revisionOf({ rig: rigOf({ assignments: [{ quantity: 'V_B', meter: uuid(1) }] }) })
+    expect(voltCount(revision)).toBe(0.01)
+    expect(voltCount(revisionOf())).toBeUndefined()
+    // A shunt of 0.2 mΩ: 4 mV at 20 A, 12 mV at 60 A.
+    expect(ownDrop(0.004, 0.01)).toEqual({ counts: 0.4, negligible: true })
+    expect(ownDrop(0.012, 0.01).negligible).toBe(false)
   })
 })

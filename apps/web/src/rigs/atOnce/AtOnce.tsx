@@ -31,6 +31,8 @@ interface Props {
   /** Measured values, where a trial has them. */
   readonly known?: KnownSupply
   readonly survey?: SurveyFigures | undefined
+  /** V of one count of the voltmeter, where meters are hung up. */
+  readonly count?: number | undefined
   /** The unit's own alarm, cutoff and loss, where it is known. */
   readonly unit?:
     (SupplyQuestion & { readonly words: string; readonly claim: number | undefined }) | undefined
@@ -39,7 +41,7 @@ interface Props {
 const perCell = { alarm: 10.8 / 12, cutoff: 10.4 / 12 }
 
 /** Drops, weakest link, headroom and sharing of a rig at a current. */
-export const AtOnce = memo(function AtOnce({ rig, current, known, survey, unit }: Props) {
+export const AtOnce = memo(function AtOnce({ rig, current, known, survey, count, unit }: Props) {
   const nominal = bankNominal(rig.bank)
   const [alarmTyped, setAlarm] = useState(typed(nominal * perCell.alarm))
   const [efficiencyTyped, setEfficiency] = useState('90')
@@ -138,7 +140,7 @@ export const AtOnce = memo(function AtOnce({ rig, current, known, survey, unit }
         </p>
       )}
       <div className="grid gap-6 lg:grid-cols-2">
-        <ElementTable states={states} current={current} />
+        <ElementTable states={states} current={current} count={count} />
         <LinkTable rig={rig} links={links} current={current} />
       </div>
       {view && (

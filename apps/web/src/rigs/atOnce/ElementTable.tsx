@@ -1,7 +1,14 @@
-import type { ElementState } from '@even-watt/core'
+import { formatNumber, ownDrop, type ElementState } from '@even-watt/core'
+
+interface Props {
+  readonly states: readonly ElementState[]
+  readonly current: number
+  /** V of one count of the voltmeter on the rig. */
+  readonly count: number | undefined
+}
 
 /** What each element drops and gives off at a current, and how warm it gets. */
-export function ElementTable({ states, current }: { states: readonly ElementState[]; current: number }) {
+export function ElementTable({ states, current, count }: Props) {
   return (
     <div className="min-w-0 overflow-x-auto">
       <h3 className="font-semibold">Each element at {current} A, in path order</h3>
@@ -12,6 +19,7 @@ export function ElementTable({ states, current }: { states: readonly ElementStat
             <th className="right">mΩ</th>
             <th className="right">mV</th>
             <th className="right">W</th>
+            {count !== undefined && <th className="right">on the voltmeter</th>}
             <th>heat</th>
           </tr>
         </thead>
@@ -27,6 +35,7 @@ export function ElementTable({ states, current }: { states: readonly ElementStat
               </td>
               <td className="figures right">{(drop * 1000).toFixed(1)}</td>
               <td className="figures right">{watts.toFixed(2)}</td>
+              {count !== undefined && <td className="right">{sayCounts(drop, count)}</td>}
               <td className={heat === 'hot' ? 'text-madder' : heat === 'warm' ? 'text-ochre' : ''}>
                 {heat === 'hot' ? '■ hot' : heat === 'warm' ? '▲ warm' : 'cool'}
                 {temperature !== undefined && (
@@ -38,5 +47,15 @@ export function ElementTable({ states, current }: { states: readonly ElementStat
         </tbody>
       </table>
     </div>
+  )
+}
+
+/** "12 counts", or that nobody would see it there. */
+function sayCounts(drop: number, count: number) {
+  const { counts, negligible } = ownDrop(drop, count)
+  return negligible ? (
+    <span className="text-quiet">negligible</span>
+  ) : (
+    <span className="figures">{formatNumber(counts, counts < 10 ? 1 : 0)} counts</span>
   )
 }

@@ -50,6 +50,10 @@ describe('what a rig screen is given', () => {
     expect(ammeters.map(([, name]) => name)).not.toContain('Pocket meter')
     expect(usual.voltmeter).toBe(demo().meters.find(({ name }) => name === 'Bench DMM 1')?.id)
     expect(usual.ammeter).toBe(demo().meters.find(({ name }) => name === 'Shunt monitor')?.id)
-    expect(dcMeters({ ...l24, assignments: [] }, []).usual).toEqual({ voltmeter: '', ammeter: '' })
+    expect(dcMeters({ ...l24, assignments: [] }, []).usual).toEqual({
+      voltmeter: '',
+      ammeter: '',
+      wattmeter: '',
+    })
   })
 })

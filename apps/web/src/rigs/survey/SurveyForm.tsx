@@ -11,7 +11,7 @@ import { Notice } from '../../ui/Notice'
 export function SurveyForm() {
   const { analysis } = useTrial()
   const { rig, meters } = analysis.record.revision
-  const { voltmeters, ammeters, usual } = dcMeters(rig, meters)
+  const { voltmeters, ammeters, wattmeters, ammeterless, usual } = dcMeters(rig, meters)
   const elements = placed(rig)
   const state = useCaptureForm({
     what: 'survey',
@@ -19,6 +19,7 @@ export function SurveyForm() {
       method: 'across',
       voltmeter: usual.voltmeter,
       ammeter: usual.ammeter,
+      wattmeter: usual.wattmeter,
     },
     schema: Survey,
     read: ({ number, text }) => {
@@ -26,8 +27,10 @@ export function SurveyForm() {
       const positive = number('post positive')
       const negative = number('post negative')
       return {
-        current: number('current'),
-        ammeter: text('ammeter'),
+        current: ammeterless ? undefined : number('current'),
+        power: ammeterless ? number('power') : undefined,
+        ammeter: ammeterless ? undefined : text('ammeter'),
+        wattmeter: ammeterless ? text('wattmeter') : undefined,
         voltmeter: text('voltmeter'),
         method: across ? 'across' : 'points',
         posts: across ? undefined : { positive, negative },
@@ -56,8 +59,24 @@ export function SurveyForm() {
           ]}
         />
         <SelectField label="Volts read on" {...field('voltmeter')} options={voltmeters} />
-        <TextField label="Steady current" unit="A" {...field('current')} inputMode="decimal" />
-        <SelectField label="Amps read on" {...field('ammeter')} options={ammeters} />
+        {ammeterless ? (
+          <>
+            <TextField
+              label="Steady, at the outlet"
+              unit="W"
+              hint="no ammeter: the current is bounded by it"
+              {...field('power')}
+              error={field('power').error ?? errorAt('current')}
+              inputMode="decimal"
+            />
+            <SelectField label="Watts read on" {...field('wattmeter')} options={wattmeters} />
+          </>
+        ) : (
+          <>
+            <TextField label="Steady current" unit="A" {...field('current')} inputMode="decimal" />
+            <SelectField label="Amps read on" {...field('ammeter')} options={ammeters} />
+          </>
+        )}
         {!across && (
           <>
             <TextField

@@ -1,0 +1,56 @@
+import { say, shownBars, type Analysis, type Bars } from '@even-watt/core'
+import { useMemo } from 'react'
+
+/** What the lamps or bars of a coarse display are worth. */
+export function BarsTable({ analysis }: { readonly analysis: Analysis }) {
+  const { load, charge } = useMemo(() => shownBars(analysis), [analysis])
+  if (!load && !charge) return null
+  return (
+    <section className="mt-4 max-w-3xl break-inside-avoid">
+      <h2>Its bars</h2>
+      {load && <BarsOf bars={load} what="of load" unit="W" verb="lights" />}
+      {charge && <BarsOf bars={charge} what="of charge" unit="Wh" verb="goes out" />}
+    </section>
+  )
+}
+
+interface Props {
+  readonly bars: Bars
+  readonly what: string
+  readonly unit: 'W' | 'Wh'
+  readonly verb: string
+}
+
+function BarsOf({ bars: { lights, each, crooked, unsteady }, what, unit, verb }: Props) {
+  const figure = (x: number) => say(Math.abs(x), unit)
+  return (
+    <>
+      <p className="mt-1">
+        {each === undefined
+          ? `One bar ${what} has a place so far; two are needed to say what a bar is worth.`
+          : `A bar ${what} is worth about ${figure(each)}.`}
+        {crooked &&
+          ` The bars are uneven: bar ${crooked.bar} stands ${figure(crooked.by)} ${crooked.by > 0 === (unit === 'W') ? 'late' : 'early'}.`}
+        {unsteady && ' The same load lit different numbers of bars: it lags or flickers.'}
+      </p>
+      <table className="list-table max-w-md">
+        <thead>
+          <tr>
+            <th>bar {what}</th>
+            <th className="right">{verb} between</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lights.map(({ bar, from, to }) => (
+            <tr key={bar}>
+              <td className="figures">{bar}</td>
+              <td className="figures right">
+                {unit === 'W' ? `${figure(from)} and ${figure(to)}` : `${figure(to)} and ${figure(from)}`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  )
+}

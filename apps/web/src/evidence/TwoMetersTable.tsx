@@ -1,0 +1,65 @@
+import { comparedMeters, quantityData, sayFigure, type Analysis } from '@even-watt/core'
+import { useMemo } from 'react'
+import { useOddities } from '../trials/useOddities'
+
+/** Two meters on one quantity, wherever that was read: by how much they differ, which one is used, and why. */
+export function TwoMetersTable({ analysis }: { readonly analysis: Analysis }) {
+  const lines = useMemo(() => comparedMeters(analysis), [analysis])
+  const rulings = useOddities().filter(({ number }) => number === 29)
+  if (!lines.length) return null
+  const apart = lines.filter(({ E_n }) => E_n !== undefined && E_n > 1).length
+  return (
+    <section className="mt-4 max-w-4xl break-inside-avoid">
+      <h2>Two meters on one quantity</h2>
+      <p>
+        {apart === 0
+          ? 'Where two meters read the same thing, they agree within their uncertainties.'
+          : `They disagree ${apart} times of ${lines.length}, beyond their uncertainties (E_n over 1).`}
+      </p>
+      <div className="overflow-x-auto">
+        <table className="list-table">
+          <thead>
+            <tr>
+              <th>load</th>
+              <th>what</th>
+              <th>used</th>
+              <th className="right" />
+              <th>beside it</th>
+              <th className="right" />
+              <th className="right">E_n</th>
+              <th />
+              <th>why that one</th>
+            </tr>
+          </thead>
+          <tbody>
+            {lines.map(({ load, step, quantity, used, other, E_n, why }) => {
+              const { unit, words } = quantityData[quantity]
+              const odd = rulings.find(({ at }) => at.step === step && at.quantity === quantity)
+              return (
+                <tr key={`${step} ${quantity} ${other.name} ${other.x.value}`}>
+                  <td>{load}</td>
+                  <td>{words}</td>
+                  <td>{used.name}</td>
+                  <td className="figures right">{sayFigure({ x: used.x, unit })}</td>
+                  <td>{other.name}</td>
+                  <td className="figures right">{sayFigure({ x: other.x, unit })}</td>
+                  <td className="figures right">{E_n === undefined ? '–' : E_n.toFixed(1)}</td>
+                  <td className="whitespace-nowrap">
+                    {E_n === undefined ? (
+                      <span className="text-quiet">not compared</span>
+                    ) : E_n > 1 ? (
+                      <span className="text-ochre">▲ disagree</span>
+                    ) : (
+                      <span className="text-moss">● agree</span>
+                    )}
+                  </td>
+                  <td className="text-quiet">{odd ? odd.odd : why}</td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  )
+}

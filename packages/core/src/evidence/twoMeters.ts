@@ -1,0 +1,49 @@
+import type { Quantity } from '@even-watt/contract'
+import { normalisedError, type Uncertain } from '../meters'
+import { candidatesOf, foundIn, type Candidate } from './candidates'
+import type { Ground } from './inputs'
+import type { ReadingValues, Spreads } from './spreads'
+
+/** Two meters on one quantity at one step. */
+export interface TwoMeters {
+  readonly quantity: Quantity
+  readonly used: { readonly name: string; readonly x: Uncertain }
+  readonly other: { readonly name: string; readonly x: Uncertain }
+  /** Over 1 they contradict; undefined where one of them is not let in, and so says nothing. */
+  readonly E_n: number | undefined
+  /** Why the one is used and not the other. */
+  readonly why: string
+}
+
+/**
+ * Every quantity that more than one meter read, the meter that is used against each other one (docs/method/meters.md). Two
+ * ranges of one meter are not two meters.
+ */
+export function twoMetersAt(
+  readings: readonly ReadingValues[],
+  ground: Ground,
+  spreads: Spreads,
+  where: string,
+): TwoMeters[] {
+  return [...foundIn(readings)].flatMap(([quantity, found]) => {
+    const [used, ...others] = candidatesOf(found, ground, spreads, where)
+    return used?.meter ? others.flatMap((other) => comparedWith(quantity, used, other)) : []
+  })
+}
+
+function comparedWith(quantity: Quantity, used: Candidate, other: Candidate): TwoMeters[] {
+  if (!used.meter || !other.meter || used.meter.id === other.meter.id) return []
+  return [
+    {
+      quantity,
+      used: { name: used.meter.name, x: used.x },
+      other: { name: other.meter.name, x: other.x },
+      E_n: used.refused || other.refused ? undefined : normalisedError(used.x, other.x),
+      why: used.refused
+        ? 'neither decides anything'
+        : other.refused
+          ? `of the other: ${other.refused.why}`
+          : 'the smaller uncertainty',
+    },
+  ]
+}

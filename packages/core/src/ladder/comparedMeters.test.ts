@@ -1,0 +1,40 @@
+import { ladderEntry, meterOf, noLoadEntry, revisionOf, trialOf, uuid, valuesOf } from '../../test/makers'
+import { viewTrial } from '../view'
+import { comparedMeters } from '.'
+
+const second = meterOf({ id: uuid(11), name: 'Second', ranges: meterOf().ranges.map((range) => ({ ...range, percent: 3 * range.percent })) }) // prettier-ignore
+const compared = (entries: Parameters<typeof viewTrial>[1]) => {
+  const [analysis] = viewTrial(trialOf([revisionOf({ meters: [meterOf(), second] })]), entries).analyses
+  return analysis ? comparedMeters(analysis) : []
+}
+const onBoth = (a: number, b: number) => [...valuesOf({ V_B: a }), ...valuesOf({ V_B: b }, uuid(11))]
+
+describe('two meters on one quantity', () => {
+  it('are compared by E_n, the one of smaller uncertainty used', () => {
+    const [line] = compared([ladderEntry({}, { values: onBoth(25.6, 25.7) })])
+    expect(line).toMatchObject({ quantity: 'V_B', why: 'the smaller uncertainty', load: 'plate' })
+    expect([line?.used.name, line?.other.name]).toEqual(['All-reader', 'Second'])
+    expect(line?.E_n).toBeGreaterThan(0)
+    expect(line?.E_n).toBeLessThan(1)
+  })
+
+  it('disagree over 1', () => {
+    const [line] = compared([ladderEntry({}, { values: onBoth(25.6, 28.6) })])
+    // U: 2(0.5 % · 25.6 + 0.02)/√3 and thrice the percents of 28.6.
+    const U1 = (2 * (0.005 * 25.6 + 0.02)) / Math.sqrt(3)
+    const U2 = (2 * (0.015 * 28.6 + 0.02)) / Math.sqrt(3)
+    expect(line?.E_n).toBeCloseTo(3 / Math.hypot(U1, U2), 1)
+  })
+
+  it('are not compared where one of them may not be believed, and that is why', () => {
+    const above = valuesOf({ V_B: 70 }, uuid(11))
+    const [line] = compared([ladderEntry({}, { values: [...valuesOf({ V_B: 25.6 }), ...above] })])
+    expect(line?.E_n).toBeUndefined()
+    expect(line?.why).toContain('of the other: it is over the range of 60')
+  })
+
+  it('are found without load as well, and one meter read twice is not two', () => {
+    expect(compared([noLoadEntry({}, { values: onBoth(26.4, 26.4) })])[0]?.load).toBe('nothing connected')
+    expect(compared([ladderEntry({}, { values: [...valuesOf({ V_B: 25.6 }), ...valuesOf({ V_B: 25.7 })] })])).toEqual([]) // prettier-ignore
+  })
+})
