@@ -5,7 +5,7 @@ export interface Lit {
 }
 
 /** Where one bar lights: somewhere between the highest reading without it and the lowest with it. */
-export interface BarLights {
+interface BarLights {
   readonly bar: number
   readonly from: number
   readonly to: number

@@ -11,10 +11,10 @@ import {
   uncertain,
   type Uncertain,
 } from '../meters'
-import { displayError, type DisplayCheck } from './displayCheck'
+import { displayError, type DisplayChecks } from './displayCheck'
 import type { Ground } from './inputs'
 import { rangeOf } from './rangeOf'
-import { append, spreadKey, type ReadingValues, type Spreads } from './spreads'
+import { append, spreadKey, type ReadingValues, type Spreads } from './readingValues'
 
 /** A value and the entry it was captured in. */
 export interface Found {
@@ -93,7 +93,7 @@ const meanOf = (values: readonly number[]): number =>
 function shownValue(
   { quantity }: Value,
   values: readonly number[],
-  checks: ReadonlyMap<Quantity, DisplayCheck>,
+  checks: DisplayChecks,
   where: string,
 ): Uncertain {
   const mean = meanOf(values)

@@ -1,5 +1,5 @@
 import type { Display as Shown, Quantity, Value } from '@even-watt/contract'
-import type { ReadingValues } from './spreads'
+import type { ReadingValues } from './readingValues'
 
 /** What the unit shows, in the order of its path: field, words, unit, and the quantity that it claims to be. */
 export const displayed = [

@@ -8,7 +8,7 @@ import { displayed } from './display'
 import type { Gate } from './gate'
 import { readFigures } from './inputs'
 import { quantityData } from './quantities'
-import type { Spreads } from './spreads'
+import type { Spreads } from './readingValues'
 
 /** What the unit shows of a quantity, beside what a meter read of it at the same moment. */
 export interface DisplayAgainst {

@@ -1,5 +1,4 @@
 import type { Quantity } from '@even-watt/contract'
-import type { DisplayAgainst } from './displayAgainst'
 
 /** How a display compared with meters on one quantity: between which values, and how far off at worst. */
 export interface DisplayCheck {
@@ -10,11 +9,22 @@ export interface DisplayCheck {
   readonly share: number
 }
 
+/** What a display is good for, by quantity; empty where it may not stand in. */
+export type DisplayChecks = ReadonlyMap<Quantity, DisplayCheck>
+
+/** Shown less read, with the expanded uncertainty of that. */
+interface Compared {
+  readonly quantity: Quantity
+  readonly shown: number
+  readonly deviation: number
+  readonly U: number
+}
+
 /** Values this far beyond the checked ones still count as between them. */
 const beyond = 0.1
 
 /** What a display was found to be good for, by quantity (docs/method/evidence.md). */
-export function checksOf(lines: readonly DisplayAgainst[]): ReadonlyMap<Quantity, DisplayCheck> {
+export function checksOf(lines: readonly Compared[]): DisplayChecks {
   const checks = new Map<Quantity, DisplayCheck>()
   for (const { quantity, shown, deviation, U } of lines) {
     const known = checks.get(quantity)

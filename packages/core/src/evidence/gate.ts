@@ -2,9 +2,8 @@ import type { Revision, Unit, Value } from '@even-watt/contract'
 import { say, type Refusal } from '../figures'
 import { readsOtherCurrent } from './conductor'
 import type { Doubts } from '../trials'
-import { displayError } from './displayCheck'
+import { displayError, type DisplayChecks } from './displayCheck'
 import { unfitOnWave } from './fitness'
-import type { Ground } from './inputs'
 import { quantityData } from './quantities'
 import { rangeOf } from './rangeOf'
 
@@ -35,7 +34,7 @@ export function gateOf(
   { rig, meters }: Revision,
   wave: Unit['wave'],
   doubts: Doubts,
-  checks: Ground['checks'],
+  checks: DisplayChecks,
 ): Gate {
   const unfit = unfitOnWave({ wave })
   return (value, entry) => {

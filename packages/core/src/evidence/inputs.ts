@@ -2,10 +2,10 @@ import type { Quantity, Revision } from '@even-watt/contract'
 import type { Derived, Missing } from '../figures'
 import { contradict, normalisedError } from '../meters'
 import { candidatesOf, foundIn, type Found } from './candidates'
-import type { DisplayCheck } from './displayCheck'
+import type { DisplayChecks } from './displayCheck'
 import type { Gate } from './gate'
 import { quantities, quantityData } from './quantities'
-import type { ReadingValues, Spreads } from './spreads'
+import type { ReadingValues, Spreads } from './readingValues'
 
 const notRead = Object.fromEntries(
   quantities.map((quantity) => [quantity, { missing: `${quantity} was not read.` }]),
@@ -16,7 +16,7 @@ export interface Ground {
   readonly revision: Revision
   readonly gate: Gate
   /** Of a display that may stand in for a meter; empty where it may not. */
-  readonly checks: ReadonlyMap<Quantity, DisplayCheck>
+  readonly checks: DisplayChecks
 }
 
 /** Every quantity over the readings of a step or a mode, or that it was not read. */

@@ -1,20 +1,12 @@
-import type { Entry, EntryOf, Revision, Unit, Value } from '@even-watt/contract'
+import type { Entry, EntryOf, Revision, Unit } from '@even-watt/contract'
 import { pooledSpread, scatterOf, type Scatter } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, type Analysis } from '../trials'
 import { displayAgainst } from './displayAgainst'
-import { checksOf } from './displayCheck'
+import { checksOf, type DisplayChecks } from './displayCheck'
 import { gateOf, type Gate } from './gate'
-import type { Ground } from './inputs'
+import { append, spreadKey, type Spreads } from './readingValues'
 import { waveSeen } from './wave'
-
-export interface ReadingValues {
-  readonly entry: string
-  readonly values: readonly Value[]
-}
-
-/** Pooled standard deviations of single readings, by `quantity|meter`. */
-export type Spreads = ReadonlyMap<string, number>
 
 declare module '../trials/analysis' {
   interface Analysis {
@@ -27,17 +19,9 @@ declare module '../trials/analysis' {
       readonly wave: Unit['wave']
       readonly gate: Gate
       /** Of a display that may stand in for a meter; empty while it may not. */
-      readonly checks: Ground['checks']
+      readonly checks: DisplayChecks
     }
   }
-}
-
-export const spreadKey = (value: Value) => `${value.quantity}|${value.meter ?? value.grade}`
-
-export function append<T>(lists: Map<string, T[]>, key: string, item: T): void {
-  const list = lists.get(key)
-  if (list) list.push(item)
-  else lists.set(key, [item])
 }
 
 type Scatters = ReadonlyMap<string, Scatter>
@@ -72,8 +56,8 @@ const twoDigits = (spread: number): number => Number(spread.toPrecision(2))
 const sameSpreads = remembering<Revision, Spreads>()
 const sameSearchSpreads = remembering<Revision, Spreads>()
 const sameGate = remembering<Revision, Gate>()
-const sameChecks = remembering<Revision, Ground['checks']>()
-const noChecks: Ground['checks'] = new Map()
+const sameChecks = remembering<Revision, DisplayChecks>()
+const noChecks: DisplayChecks = new Map()
 
 /** What the values of one revision are read by; the same objects while they say the same. */
 export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {

@@ -2,7 +2,7 @@ import type { Quantity } from '@even-watt/contract'
 import { normalisedError, type Uncertain } from '../meters'
 import { candidatesOf, foundIn, type Candidate } from './candidates'
 import type { Ground } from './inputs'
-import type { ReadingValues, Spreads } from './spreads'
+import type { ReadingValues, Spreads } from './readingValues'
 
 /** Two meters on one quantity at one step. */
 export interface TwoMeters {

@@ -8,7 +8,7 @@ import {
   terminalWatts,
   withoutAmmeter,
   type Gate,
-  type Ground,
+  type DisplayChecks,
   type Spreads,
 } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
@@ -52,7 +52,7 @@ export interface StepContext {
   /** Trial and revision, by which its sources of error are told from those of others. */
   readonly scope: string
   readonly gate: Gate
-  readonly checks: Ground['checks']
+  readonly checks: DisplayChecks
   readonly spreads: Spreads
   /** Output voltage with nothing connected, when it was read. */
   readonly noLoadVoltage: Derived

@@ -1,0 +1,17 @@
+import type { Value } from '@even-watt/contract'
+
+export interface ReadingValues {
+  readonly entry: string
+  readonly values: readonly Value[]
+}
+
+/** Pooled standard deviations of single readings, by `quantity|meter`. */
+export type Spreads = ReadonlyMap<string, number>
+
+export const spreadKey = (value: Value) => `${value.quantity}|${value.meter ?? value.grade}`
+
+export function append<T>(lists: Map<string, T[]>, key: string, item: T): void {
+  const list = lists.get(key)
+  if (list) list.push(item)
+  else lists.set(key, [item])
+}
