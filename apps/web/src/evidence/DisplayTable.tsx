@@ -23,8 +23,8 @@ export function DisplayTable({ analysis, children }: Props) {
       <h2>Its display against the meters</h2>
       <p>
         {apart === 0
-          ? `It agrees with the meters within their uncertainty, ${lines.length} times of ${lines.length}.`
-          : `It stands off the meters ${apart} times of ${lines.length}, beyond what both may be wrong by.`}
+          ? `It agrees with the meters within their uncertainty in ${sayReadings(lines.length)}.`
+          : `It stands off the meters in ${apart} of ${sayReadings(lines.length)}, beyond what both may be wrong by.`}
         {analysis.record.displayStandsIn && ' Between these checks it stands in for a meter.'}
       </p>
       <div className="overflow-x-auto">
@@ -72,3 +72,5 @@ export function DisplayTable({ analysis, children }: Props) {
 }
 
 const places = (U: number): number => Math.min(6, Math.max(0, 1 - Math.floor(Math.log10(U || 1))))
+
+const sayReadings = (n: number) => (n === 1 ? 'one reading' : `${n} readings`)

@@ -7,14 +7,17 @@ export function TwoMetersTable({ analysis }: { readonly analysis: Analysis }) {
   const lines = useMemo(() => comparedMeters(analysis), [analysis])
   const rulings = useOddities().filter(({ number }) => number === 29)
   if (!lines.length) return null
-  const apart = lines.filter(({ E_n }) => E_n !== undefined && E_n > 1).length
+  const compared = lines.flatMap(({ E_n }) => E_n ?? [])
+  const apart = compared.filter((E_n) => E_n > 1).length
   return (
-    <section className="mt-4 max-w-4xl break-inside-avoid">
+    <section className="mt-4 max-w-6xl break-inside-avoid">
       <h2>Two meters on one quantity</h2>
       <p>
-        {apart === 0
-          ? 'Where two meters read the same thing, they agree within their uncertainties.'
-          : `They disagree ${apart} times of ${lines.length}, beyond their uncertainties (E_n over 1).`}
+        {compared.length === 0
+          ? 'Only one of the two may be believed here, so they are not compared.'
+          : apart === 0
+            ? 'Where two meters read the same thing, they agree within their uncertainties.'
+            : `They disagree in ${apart} of ${compared.length} comparisons, beyond their uncertainties (E_n over 1).`}
       </p>
       <div className="overflow-x-auto">
         <table className="list-table">
@@ -40,9 +43,9 @@ export function TwoMetersTable({ analysis }: { readonly analysis: Analysis }) {
                   <td>{load}</td>
                   <td>{words}</td>
                   <td>{used.name}</td>
-                  <td className="figures right">{sayFigure({ x: used.x, unit })}</td>
+                  <td className="figures right whitespace-nowrap">{sayFigure({ x: used.x, unit })}</td>
                   <td>{other.name}</td>
-                  <td className="figures right">{sayFigure({ x: other.x, unit })}</td>
+                  <td className="figures right whitespace-nowrap">{sayFigure({ x: other.x, unit })}</td>
                   <td className="figures right">{E_n === undefined ? '–' : E_n.toFixed(1)}</td>
                   <td className="whitespace-nowrap">
                     {E_n === undefined ? (

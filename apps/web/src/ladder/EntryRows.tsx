@@ -133,7 +133,7 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
               {field ? (
                 input(field, true)
               ) : preview ? (
-                <Fig of={column.figure(preview)} bare={column.bare ?? true} className="text-quiet" />
+                <Fig of={column.figure(preview)} bare={column.bare ?? true} marked className="text-quiet" />
               ) : (
                 <span className="text-quiet">–</span>
               )}

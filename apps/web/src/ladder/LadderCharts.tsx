@@ -1,9 +1,10 @@
-import { claimedValue, type Analysis } from '@even-watt/core'
+import { claimedValue, isFigure, toldBy, type Analysis } from '@even-watt/core'
 import { useCallback } from 'react'
 import { LazyChart } from '../ui/chart/LazyChart'
 import type { ChartTheme } from '../ui/chart/theme'
 import { efficiencyChart, efficiencyHeight } from './efficiencyChart'
-import { lossChart } from './lossChart'
+import { efficiencyLegend, lossLegend } from './legends'
+import { lossChart, lossHeight } from './lossChart'
 
 interface Props {
   /** Names the files that a chart is saved as. */
@@ -28,7 +29,18 @@ export function LadderCharts({ title, analyses, analysis, chosenStep, eager = fa
     (theme: ChartTheme) => lossChart(analysis, chosenStep, theme),
     [analysis, chosenStep],
   )
+  const told = toldBy(analysis.ladder)
+  const hasLoss = analysis.ladder.steps.some((step) => isFigure(step.P_C) && isFigure(told.loss(step)))
+  const hasEfficiency = analyses.some(({ ladder }) =>
+    ladder.steps.some((step) => isFigure(told.efficiency(step))),
+  )
   if (!analysis.ladder.steps.length) return null
+  if (!hasEfficiency && !hasLoss)
+    return (
+      <p className="text-quiet mt-3">
+        No efficiency and no losses to draw yet: they need watts in and watts out, read at one step.
+      </p>
+    )
   const name = `${title} rig ${analysis.record.revision.number}`
   return (
     <div className="mt-3 grid gap-6 lg:grid-cols-2 print:grid-cols-2 print:[zoom:0.75]">
@@ -38,6 +50,7 @@ export function LadderCharts({ title, analyses, analysis, chosenStep, eager = fa
         fileName={`${name} efficiency`}
         height={efficiencyHeight}
         build={buildEfficiency}
+        legend={(theme) => efficiencyLegend(analyses, analysis, theme)}
         onPick={onChoose}
         eager={eager}
       />
@@ -45,8 +58,9 @@ export function LadderCharts({ title, analyses, analysis, chosenStep, eager = fa
         title={`Where the watts went, rig ${analysis.record.revision.number}`}
         description="Watts lost in unit, leads and joints by step."
         fileName={`${name} losses`}
-        height={240}
+        height={lossHeight}
         build={buildLoss}
+        legend={(theme) => lossLegend(analysis, theme)}
         onPick={onChoose}
         eager={eager}
       />

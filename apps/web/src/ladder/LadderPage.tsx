@@ -17,6 +17,7 @@ import { layoutOf, type Place } from './columns'
 import { CurveFigures } from './CurveFigures'
 import { DutyEditor } from './DutyEditor'
 import { Entry, type EntryHandle } from './Entry'
+import { GradeLegend } from './GradeLegend'
 import { LadderCharts } from './LadderCharts'
 import { Ribbon } from './Ribbon'
 import { StepDetail } from './StepDetail'
@@ -124,6 +125,7 @@ function Ladder() {
               unsentSteps={unsentSteps}
               onChoose={setPicked}
             />
+            <GradeLegend analysis={analysis} />
             <PlannedNext onTake={(planned) => entry.current?.take(planned)} />
             <Entry handle={entry} layout={layout} onCaptured={() => setPicked(undefined)} />
           </>

@@ -140,13 +140,13 @@ function IdleRow({ analysis }: { analysis: Analysis }) {
   const { on } = analysis.noLoad
   if (!readingsOf(analysis.record, 'no load').length) return null
   const cells: Record<string, ReactNode> = {
-    V_A: <Fig of={on.read.V_A} bare />,
-    V_B: <Fig of={on.read.V_B} bare />,
-    I: <Fig of={on.I_idle} bare />,
-    P_loss: <Fig of={on.P_idle} bare />,
-    V_C: <Fig of={on.read.V_C} bare />,
-    f: <Fig of={on.read.f} bare />,
-    THD: <Fig of={on.read.THD} bare />,
+    V_A: <Fig of={on.read.V_A} bare marked />,
+    V_B: <Fig of={on.read.V_B} bare marked />,
+    I: <Fig of={on.I_idle} bare marked />,
+    P_loss: <Fig of={on.P_idle} bare marked />,
+    V_C: <Fig of={on.read.V_C} bare marked />,
+    f: <Fig of={on.read.f} bare marked />,
+    THD: <Fig of={on.read.THD} bare marked />,
   }
   return (
     <tr className="h-[26px] border-b border-rule">

@@ -65,7 +65,7 @@ export const StepRow = memo(function StepRow({
             key={column.key}
             className={`px-1 text-right whitespace-nowrap ${place === column.place ? 'bg-chosen' : ''}`}
           >
-            <Fig of={figure} bare={column.bare ?? true} hue={column.hue} />
+            <Fig of={figure} bare={column.bare ?? true} hue={column.hue} marked />
             {fitted && column.key === 'P_C' && (
               <span className="text-quiet" title="V_C·I_C in place of a wattmeter">
                 *

@@ -15,6 +15,7 @@ import {
 } from '@even-watt/core'
 import { apart } from '../ui/chart/apart'
 import { axis } from '../ui/chart/axis'
+import { escapeText, saidOnHover } from '../ui/chart/hover'
 import type {
   ChartOption,
   CustomSeriesOption,
@@ -120,6 +121,7 @@ export function efficiencyChart(
       series.push(
         line(curve(analysis.ladder.unitFit, analysis.ladder.unitFit.low, analysis.ladder.unitFit.high), {
           lineStyle: { color: theme.petrol, width: 1 },
+          endLabel: endLabel(`unit${revisionWords(analysis)}`, theme.petrol, theme),
         }),
       )
     }
@@ -158,16 +160,7 @@ export function efficiencyChart(
   return {
     textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
     grid: { left: 44, right: 96, ...frame },
-    tooltip: {
-      trigger: 'item',
-      backgroundColor: theme.ground,
-      borderColor: theme.ink,
-      textStyle: { color: theme.ink, fontSize: 13 },
-      formatter: (item) => {
-        const one = Array.isArray(item) ? item[0] : item
-        return (one?.data as { said?: string } | undefined)?.said ?? ''
-      },
-    },
+    tooltip: saidOnHover(theme),
     xAxis: axis('output, W', theme, {
       min: 0,
       max: Math.ceil((top * 1.02) / 50) * 50,
@@ -235,9 +228,6 @@ function measuredPoints(
     }),
   }
 }
-
-/** Chart tooltips are HTML: text from people is escaped. */
-const escapeText = (text: string) => text.replace(/[&<>"']/g, (character) => `&#${character.charCodeAt(0)};`)
 
 function errorBars(analysis: Analysis, { efficiency }: Told, theme: ChartTheme): CustomSeriesOption {
   const bar = (P: Derived, eta: Derived) =>

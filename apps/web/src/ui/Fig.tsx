@@ -13,6 +13,8 @@ interface Props {
   readonly withUnit?: boolean
   /** Leave the grade out, where the heading of its column says it. */
   readonly ungraded?: boolean
+  /** The grade as a mark before the value, where a legend says what it means. */
+  readonly marked?: boolean
   readonly className?: string
 }
 
@@ -23,6 +25,7 @@ export const Fig = memo(function Fig({
   bare = false,
   withUnit = false,
   ungraded = false,
+  marked = false,
   className = '',
 }: Props) {
   const show = useShowWorking()
@@ -48,10 +51,13 @@ export const Fig = memo(function Fig({
       }}
       title={gradeNote(of)}
     >
+      {marked && of.grade !== 'measured' && <GradeMark grade={of.grade} />}
       {bare ? showBare(of, Number(bare)) : value}
       {uncertainty && !bare && <span className="text-quiet text-[0.8em]"> ± {uncertainty}</span>}
       {withUnit && of.unit && <span className="text-[0.85em]"> {of.unit}</span>}
-      {of.grade !== 'measured' && !ungraded && <span className="text-ochre text-[0.8em]"> {of.grade}</span>}
+      {of.grade !== 'measured' && !ungraded && !marked && (
+        <span className="text-ochre text-[0.8em]"> {of.grade}</span>
+      )}
       {of.grade === 'measured' && of.refused && (
         <span className="text-ochre text-[0.8em]" aria-label="decides nothing">
           {' '}
@@ -61,6 +67,14 @@ export const Fig = memo(function Fig({
     </button>
   )
 })
+
+export const gradeMarks = { measured: '', display: '◇', estimated: '~', observed: '◌' } as const
+
+const GradeMark = ({ grade }: Pick<Figure, 'grade'>) => (
+  <span className="text-ochre text-[0.8em]" aria-label={grade}>
+    {gradeMarks[grade]}
+  </span>
+)
 
 const gradeNote = ({ symbol, working, grade, refused }: Figure) =>
   [

@@ -42,7 +42,7 @@ function comparedWith(quantity: Quantity, used: Candidate, other: Candidate): Tw
       why: used.refused
         ? 'neither decides anything'
         : other.refused
-          ? `of the other: ${other.refused.why}`
+          ? `the other is not used: ${other.refused.why}`
           : 'the smaller uncertainty',
     },
   ]

@@ -30,7 +30,7 @@ describe('two meters on one quantity', () => {
     const above = valuesOf({ V_B: 70 }, uuid(11))
     const [line] = compared([ladderEntry({}, { values: [...valuesOf({ V_B: 25.6 }), ...above] })])
     expect(line?.E_n).toBeUndefined()
-    expect(line?.why).toContain('of the other: it is over the range of 60')
+    expect(line?.why).toContain('the other is not used: it is over the range of 60')
   })
 
   it('are found without load as well, and one meter read twice is not two', () => {

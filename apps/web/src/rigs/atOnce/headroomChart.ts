@@ -1,7 +1,9 @@
-import type { SupplyQuestion, SupplyView } from '@even-watt/core'
+import { say, type SupplyQuestion, type SupplyView } from '@even-watt/core'
 import { axis } from '../../ui/chart/axis'
 import type { ChartOption, LineSeriesOption } from '../../ui/chart/engine'
 import type { ChartTheme } from '../../ui/chart/theme'
+
+const measuredName = 'V at B'
 
 /** V_B against output watts, the alarm and cutoff as lines across, the claim and the reach as lines down. */
 export function headroomChart(
@@ -45,12 +47,25 @@ export function headroomChart(
     grid: { left: 48, right: 96, top: 26, bottom: 40 },
     xAxis: axis('output, W', theme, { min: 0, max: most, nameLocation: 'middle', nameGap: 24 }),
     yAxis: axis('at B, V', theme, { min: Math.floor(low - 0.3), max: Math.ceil(high + 0.3) }),
+    tooltip: {
+      trigger: 'axis',
+      backgroundColor: theme.ground,
+      borderColor: theme.ink,
+      textStyle: { color: theme.ink, fontSize: 13 },
+      formatter: (items) => {
+        const [first] = Array.isArray(items) ? items : [items]
+        const [P, V] = (first?.seriesName === measuredName ? first.data : []) as [number?, number?]
+        return P === undefined || V === undefined ? '' : `${say(P, 'W')}: ${say(V, 'V', 4)} at B`
+      },
+    },
     series: [
       {
         type: 'line',
+        name: measuredName,
         showSymbol: false,
         lineStyle: { color: theme.copper, width: 2.5 },
         data: curve.map(([P, V]) => [P, V]),
+        endLabel: label('V at B', theme.copper),
       },
       across(question.alarm, `alarm ${question.alarm} V`, theme.quiet),
       across(question.cutoff, `cutoff ${question.cutoff.toFixed(1)} V`, theme.madder),

@@ -3,6 +3,7 @@ import { saveFile } from '../saveFile'
 import { useTheme } from '../theme'
 import { exportChart, init, type ChartOption, type ECharts, type ExportKind } from './engine'
 import { followsAfter, whenHandRests } from './handRests'
+import { Legend, type LegendEntry } from './Legend'
 import { chartTheme, type ChartTheme } from './theme'
 
 export interface ChartProps {
@@ -12,6 +13,8 @@ export interface ChartProps {
   readonly fileName: string
   readonly height: number
   readonly build: (theme: ChartTheme) => ChartOption
+  /** What its marks stand for. */
+  readonly legend?: ((theme: ChartTheme) => readonly LegendEntry[]) | undefined
   readonly onPick?: ((key: string) => void) | undefined
   /** Drawn at once, wherever it stands: on a page made to be printed. */
   readonly eager?: boolean
@@ -24,6 +27,7 @@ export default function Chart({
   fileName,
   height,
   build,
+  legend,
   onPick,
   eager = false,
 }: ChartProps) {
@@ -90,6 +94,7 @@ export default function Chart({
         </span>
       </figcaption>
       <div ref={holder} style={{ height }} role="img" aria-label={description} />
+      {legend && <Legend entries={legend(colours)} />}
     </figure>
   )
 }
