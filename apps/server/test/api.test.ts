@@ -1,5 +1,6 @@
 import { demo } from '@even-watt/bench'
 import {
+  formatVersion,
   Unit,
   type Entry,
   type Problem,
@@ -253,9 +254,9 @@ describe('a trial as a document', () => {
     expect(problem(half).title).toBe('This is not a whole JSON document.')
     const newer = await api()
       .post('/api/trials/import')
-      .send({ ...ottrel, formatVersion: 5 })
+      .send({ ...ottrel, formatVersion: formatVersion + 1 })
       .expect(422)
-    expect(problem(newer).title).toContain('format version 5')
+    expect(problem(newer).title).toContain(`format version ${formatVersion + 1}`)
     const foreign = await api().post('/api/trials/import').send({ hello: 'world' }).expect(422)
     expect(problem(foreign).fields?.[0]?.message).toContain('not an Even Watt trial')
     const id = newId()

@@ -1,9 +1,12 @@
 import { demo } from '@even-watt/bench'
-import type { Entry, EntryOf, TrialDocument } from '@even-watt/contract'
+import { viewTrial } from '@even-watt/core'
+import Papa from 'papaparse'
+import { formatVersion, type Entry, type EntryOf, type TrialDocument } from '@even-watt/contract'
 import { isLoopback } from '../src/http/guard'
 import { ProblemError } from '../src/http/problem'
 import { faultsIn } from '../src/trials/check'
 import { readingsCsv } from '../src/trials/csv'
+import { figuresCsv } from '../src/trials/figuresCsv'
 import { readDocument, settingsOf } from '../src/trials/exchange'
 
 const [ottrel, pellam] = demo().trials
@@ -54,6 +57,33 @@ describe('readings as CSV', () => {
   })
 })
 
+describe('figures as CSV', () => {
+  const parsed = (document: TrialDocument) =>
+    Papa.parse<Record<string, string>>(figuresCsv(document), { header: true }).data
+
+  it('have a row for every step of every rig, with U', () => {
+    const rows = parsed(ottrel)
+    const steps = viewTrial(ottrel.trial, ottrel.entries).analyses.flatMap(({ ladder }) => ladder.steps)
+    expect(rows).toHaveLength(steps.length)
+    // At 1400 W on the remade lug: η_unit about 93.1 %, known to about two points.
+    const rated = rows.find((row) => row['rig revision'] === '2' && Number(row['P_C [W]']) > 1390)
+    expect(Number(rated?.['eta unit [%]'])).toBeCloseTo(93.1, 0)
+    expect(Number(rated?.['U of eta unit [%]'])).toBeGreaterThan(0.5)
+    const sum = Number(rated?.['P_B [W]']) + Number(rated?.['path [W]'])
+    // Each cell is rounded to its own uncertainty.
+    expect(Math.abs(Number(rated?.['P_A [W]']) - sum)).toBeLessThan(1)
+  })
+
+  it('say of each why it decides nothing, leave out what no step has, and are numbers with a minus', () => {
+    const [first] = parsed(pellam)
+    expect(Object.keys(first ?? {})).not.toContain('P_C decides nothing')
+    const regulation = parsed(pellam).map((row) => row['regulation against nominal [%]'])
+    expect(regulation.every((cell) => /^-?\d/.test(cell ?? ''))).toBe(true)
+    expect(regulation.some((cell) => Number(cell) < 0)).toBe(true)
+    expect(figuresCsv({ ...ottrel, entries: [] })).toBe('')
+  })
+})
+
 describe('entries that do not fit', () => {
   const entry = (patch: object): Entry =>
     ({ id: 'a', revision: 1, at: '', kind: 'take back', entry: 'b', why: 'x', ...patch }) as Entry
@@ -80,7 +110,9 @@ describe('entries that do not fit', () => {
 
 describe('documents from strangers', () => {
   it('are told by their version before anything else', () => {
-    expect(() => readDocument({ formatVersion: 5 })).toThrow('Open it with a newer Even Watt.')
+    expect(() => readDocument({ formatVersion: formatVersion + 1 })).toThrow(
+      'Open it with a newer Even Watt.',
+    )
     expect(() => readDocument({ ...ottrel, formatVersion: 1.5 })).toThrow(ProblemError)
     for (const junk of [null, 7, 'text', [], { format: 'even-watt-trial' }])
       expect(() => readDocument(junk)).toThrow(ProblemError)

@@ -1,6 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit'
 import { setupListeners } from '@reduxjs/toolkit/query'
-import { useSelector } from 'react-redux'
+import { useDispatch, useSelector } from 'react-redux'
 import { api } from './api/api'
 import { outboxSlice } from './outbox/slice'
 
@@ -12,4 +12,5 @@ export const store = configureStore({
 setupListeners(store.dispatch)
 
 export type State = ReturnType<typeof store.getState>
+export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()
 export const useAppSelector = useSelector.withTypes<State>()

@@ -49,23 +49,27 @@ export function readingsCsv({ trial, entries }: TrialDocument): string {
   })
   const ownColumns = [...new Set(rows.flatMap(({ own }) => Object.keys(own)))]
   const columns = [...Object.keys(rows[0]?.base ?? {}), ...ownColumns, ...valueColumns, 'struck because']
-  return Papa.unparse(
-    {
-      fields: rows.length ? columns : [],
-      data: rows.map(({ own, base, values, end }) => ({ ...base, ...own, ...values, ...end })),
-    },
-    { escapeFormulae: formula, newline: '\r\n' },
+  return csvOf(
+    columns,
+    rows.map(({ own, base, values, end }) => ({ ...base, ...own, ...values, ...end })),
   )
 }
+
+/** What a spreadsheet takes for a formula, over however many lines it runs. */
+const formula = /^\s*[=+\-@][^]*$/
+
+/** A table as CSV that spreadsheets open; without rows it is empty. Cells that one would take for a formula are neutralised. */
+export const csvOf = (columns: readonly string[], rows: readonly object[]): string =>
+  Papa.unparse(
+    { fields: rows.length ? [...columns] : [], data: [...rows] },
+    { escapeFormulae: formula, newline: '\r\n' },
+  )
 
 /** A value as it was typed, to its last zero; what is stored in another unit than shown, as a number. */
 const cellOf = (value: Value | undefined): number | string | undefined =>
   value?.decimals !== undefined && quantityData[value.quantity].unit !== '%'
     ? value.value.toFixed(value.decimals)
     : value?.value
-
-/** What a spreadsheet takes for a formula, over however many lines it runs. */
-const formula = /^\s*[=+\-@][^]*$/
 
 /** Names of all meters by id; where several meters share one, each has its number behind it. */
 function distinctNames({ revisions }: TrialDocument['trial']): ReadonlyMap<string, string> {

@@ -24,6 +24,7 @@ import { conflict, ProblemError } from '../http/problem'
 import { body, idOf, parse } from '../http/validate'
 import { takeEntries } from './check'
 import { readingsCsv } from './csv'
+import { figuresCsv } from './figuresCsv'
 import { archiveOf, takeArchive } from './archive'
 import { streamTrial } from './events'
 import { exportTrial, importTrial, readDocument, settingsOf } from './exchange'
@@ -219,6 +220,14 @@ export function trialRoutes(pool: Pool, feed: Feed): Router {
       .attachment(`${fileName(document.trial.title)}.readings.csv`)
       .type('text/csv; charset=utf-8')
       .send(readingsCsv(document))
+  })
+
+  router.get('/:id/figures.csv', async (request, response) => {
+    const document = await exportTrial(pool, idOf(request, 'This trial'))
+    response
+      .attachment(`${fileName(document.trial.title)}.figures.csv`)
+      .type('text/csv; charset=utf-8')
+      .send(figuresCsv(document))
   })
 
   return router

@@ -1,4 +1,4 @@
-import { attributeStep, isFigure, type Analysis, type LostPart, type StepFigures } from '@even-watt/core'
+import { attributeStep, isFigure, type Analysis, type LostPart, type StepFigures, say } from '@even-watt/core'
 import { useMemo } from 'react'
 import { useShowWorking } from '../ui/working'
 
@@ -43,11 +43,11 @@ export function AttributionBar({ step, analysis, wordless = false }: Props) {
                 background: fill(part, part === culprit),
                 opacity: part.kind === 'unit' || part === culprit || part.kind === 'bank' ? 1 : 0.7,
               }}
-              title={`${part.name}: ${part.watts.x.value.toFixed(2)} W`}
-              aria-label={`${part.name}, ${part.watts.x.value.toFixed(1)} watts: show working`}
+              title={`${part.name}: ${say(part.watts.x.value, 'W')}`}
+              aria-label={`${part.name}, ${say(part.watts.x.value, 'watts')}: show working`}
               onClick={() => isFigure(part.watts) && show(part.watts)}
             >
-              {share > labelled && `${part.name} ${part.watts.x.value.toPrecision(3)} W`}
+              {share > labelled && `${part.name} ${say(part.watts.x.value, 'W')}`}
             </button>
           )
         })}

@@ -8,6 +8,7 @@ import {
   rectangular,
   sayFigure,
   uncertain,
+  say,
 } from '@even-watt/core'
 import { useState } from 'react'
 import { readNumber, TextField } from '../ui/form'
@@ -90,7 +91,7 @@ export function CurrentFromDrop() {
         <p className="mt-2 text-lg">
           <span className="figures font-semibold">{sayFigure({ x: found.x, unit: 'A' })}</span>{' '}
           <span className="text-quiet text-base">
-            through {(found.R * 1000).toPrecision(3)} mΩ; k = 2
+            through {say(found.R * 1000, 'mΩ')}; k = 2
             {expanded(found.x) > 0.2 * Math.abs(found.x.value) && ': coarse, take a longer length'}
           </span>
         </p>

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
 import { Notice } from '../ui/Notice'
@@ -7,20 +6,13 @@ import { Notice } from '../ui/Notice'
 export function DisplaySchool() {
   const { trial } = useTrial()
   const { save, problem } = useSaveSettings()
-  // The box answers at once; what is kept takes a moment.
-  const [wanted, setWanted] = useState<boolean>()
-  const set = async (displayStandsIn: boolean) => {
-    setWanted(displayStandsIn)
-    await save({ displayStandsIn })
-    setWanted(undefined)
-  }
   return (
     <div className="no-print mt-2 max-w-3xl">
       <label className="flex items-baseline gap-2">
         <input
           type="checkbox"
-          checked={wanted ?? trial.displayStandsIn ?? false}
-          onChange={(event) => void set(event.target.checked)}
+          checked={trial.displayStandsIn ?? false}
+          onChange={(event) => void save({ displayStandsIn: event.target.checked })}
         />
         <span>
           Between these checks the display may stand in for a meter

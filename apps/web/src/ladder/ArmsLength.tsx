@@ -1,8 +1,10 @@
-import { parseNumber, quantityData } from '@even-watt/core'
+import { parseNumber, quantityData, say } from '@even-watt/core'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useState, type KeyboardEvent } from 'react'
 import { RangeChoice } from '../evidence/RangeChoice'
+import { usePlannedNext, type TakenStep } from '../plan/usePlannedNext'
 import { useTrial } from '../trials/useTrial'
+import { CapturedResult } from './CapturedResult'
 import { typedValues } from './draft'
 import type { DraftState } from './useDraft'
 import { useDraftPreview } from './useDraftPreview'
@@ -17,9 +19,11 @@ const hue = { A: 'text-copper', B: 'text-copper', C: 'text-petrol', any: 'text-i
 /** One prompt at a time, figures as large as the window allows: read from where the meters are. */
 export function ArmsLength({ state, onClose }: Props) {
   const { analysis } = useTrial()
-  const { draft, fields, type, change, captureStep, faults } = state
+  const { draft, fields, type, change, captureStep, faults, ids } = state
   const { oddities } = useDraftPreview(state)
   const [at, setAt] = useState(0)
+  const [captured, setCaptured] = useState<string>()
+  const planned = usePlannedNext()
   const prompts = fields.filter((field) => field.meter)
   // Prompt 0 asks for the load; the last one captures.
   const field = at === 0 ? undefined : prompts[at - 1]
@@ -28,10 +32,19 @@ export function ArmsLength({ state, onClose }: Props) {
   const fault = field && text.trim() && !parseNumber(text).ok ? faults[field.key] : undefined
   const meter = analysis.record.revision.meters.find((candidate) => candidate.id === field?.meter)?.name
 
+  const step = draft.step ?? ids.step
+  const take = (wanted: TakenStep) => {
+    change(wanted)
+    setAt(1)
+  }
+
   const next = () => {
     if (fault || (at === 0 && !draft.load.trim())) return
     if (!last) setAt(at + 1)
-    else if (captureStep()) setAt(0)
+    else if (captureStep()) {
+      setCaptured(step)
+      setAt(0)
+    }
   }
   const onKey = (event: KeyboardEvent) => {
     if (event.key !== 'Enter') return
@@ -48,6 +61,16 @@ export function ArmsLength({ state, onClose }: Props) {
           </span>
         </div>
         <div className="flex flex-1 flex-col px-5 py-4">
+          {at === 0 && captured !== undefined && <CapturedResult step={captured} />}
+          {at === 0 && planned && !draft.load && (
+            <button
+              type="button"
+              className="action mb-4 py-4 text-left text-lg whitespace-normal"
+              onClick={() => take(planned.step)}
+            >
+              Planned next: {planned.step.load}, about {say(planned.step.expected, 'W', 4)}
+            </button>
+          )}
           <label
             htmlFor="prompt"
             className={`text-2xl font-bold ${field ? hue[quantityData[field.quantity].tap] : ''}`}

@@ -1,7 +1,7 @@
 import type { EntryOf } from '@even-watt/contract'
 import type { StepFigures } from '@even-watt/core'
 import { useImperativeHandle, useRef, useState, type Ref } from 'react'
-import type { TakenStep } from '../plan/PlannedNext'
+import type { TakenStep } from '../plan/usePlannedNext'
 import { ArmsLength } from './ArmsLength'
 import type { Layout } from './columns'
 import { draftOf, emptyDraft } from './draft'

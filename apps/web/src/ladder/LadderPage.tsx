@@ -97,7 +97,10 @@ function Ladder() {
           Import readings
         </Link>
         <a className="plain-link" href={`/api/trials/${trial.id}/export.csv`} download>
-          CSV
+          Readings (CSV)
+        </a>
+        <a className="plain-link" href={`/api/trials/${trial.id}/figures.csv`} download>
+          Figures (CSV)
         </a>
         <a className="plain-link" href={`/api/trials/${trial.id}/export.json`} download>
           JSON

@@ -1,4 +1,4 @@
-import { isFigure, type Derived, type pathLosses, type StepFigures } from '@even-watt/core'
+import { isFigure, type Derived, type pathLosses, type StepFigures, say } from '@even-watt/core'
 import { useShowWorking } from '../ui/working'
 import { Fig } from '../ui/Fig'
 import type { Layout, Place } from './columns'
@@ -198,7 +198,7 @@ const fanWords = (step: StepFigures | undefined) => {
 /** One number and its unit as text, inside something that is itself a button. */
 function Plain({ of }: { of: Derived }) {
   const value = watts(of)
-  return value === undefined ? null : <span className="figures font-semibold">{value.toPrecision(3)} W</span>
+  return value === undefined ? null : <span className="figures font-semibold">{say(value, 'W')}</span>
 }
 
 /** From the bank to the unit, narrowing where the joints take their share. */

@@ -1,5 +1,5 @@
 import { sentences, ShelfDocument, shelfFormat, type StoredLoad, type Taken } from '@even-watt/contract'
-import { quickLoad, say } from '@even-watt/core'
+import { quickLoad, say, plain } from '@even-watt/core'
 import { useMemo, useState, type FormEvent } from 'react'
 import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
@@ -54,7 +54,7 @@ const columnsFor = (taken: readonly Taken[]): readonly ListColumn<StoredLoad>[] 
       </ul>
     ),
   },
-  { id: 'volts', head: 'at', value: ({ volts }) => volts, cell: ({ volts }) => `${volts} V` },
+  { id: 'volts', head: 'at', value: ({ volts }) => volts, cell: ({ volts }) => `${plain(volts)} V` },
   {
     id: 'besides',
     head: 'besides',

@@ -35,7 +35,7 @@ export function PlanTable(props: Props) {
   const { plan, rated, loads, analysis, unit, byHand, onLock, onRemove, alternatives, onTake } = props
   const [open, setOpen] = useState<number>()
   const supply = supplyOf(analysis.supply.known)
-  const name = (uses: readonly LoadUse[]) => sayUses(loads, uses) || 'nothing'
+  const name = (uses: readonly LoadUse[]) => sayUses(loads, uses) || 'nothing small enough'
   const halfWave = (uses: readonly LoadUse[]) =>
     uses.some((use) => loads.find(({ id }) => id === use.load)?.kind === 'half-wave')
   return (
@@ -72,11 +72,12 @@ export function PlanTable(props: Props) {
                       <span className="text-ochre"> ▲ half-wave: a stress test as well as a load</span>
                     )}
                   </td>
-                  <td className="figures right whitespace-nowrap">{say(step.expected, 'W', 4)}</td>
+                  <td className="figures right whitespace-nowrap">
+                    {step.uses.length ? say(step.expected, 'W', 4) : '–'}
+                  </td>
                   <td className={`figures right whitespace-nowrap ${inside ? '' : 'text-ochre'}`}>
                     {inside ? '' : '▲ '}
-                    {off < 0 ? '−' : '+'}
-                    {Math.abs(off * 100).toFixed(1)} %
+                    {step.uses.length ? sayOff(off) : ''}
                   </td>
                   <td className={`figures right whitespace-nowrap ${alarms ? 'text-madder' : ''}`}>
                     {supply === undefined ? '–' : point ? say(point.V_B, 'V', 4) : 'cannot'}
@@ -205,3 +206,5 @@ function sayMissing(target: number, reached: number): string {
     ? `The nearest is ${say(gap, 'W')} under: borrow a load of about that to add, or one of ${say(target, 'W')}.`
     : `The nearest is ${say(-gap, 'W')} over: a load of about ${say(target, 'W')} would do.`
 }
+
+const sayOff = (off: number): string => `${off < 0 ? '−' : '+'}${Math.abs(off * 100).toFixed(1)} %`

@@ -30,7 +30,7 @@ export function ReportPage() {
         <Method />
         <MetersUsed trial={trial} />
         {view.analyses.map((analysis) => (
-          <section key={analysis.record.revision.number} className="mt-6 print:break-before-page">
+          <section key={analysis.record.revision.number} className="mt-6">
             <h2 className="mb-2 border-b border-ink text-[1.15rem]">
               Rig {analysis.record.revision.number}: {analysis.record.revision.why}
             </h2>

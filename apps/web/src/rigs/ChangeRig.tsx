@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { api } from '../api/api'
 import { useTrial } from '../trials/useTrial'
 import { TextField } from '../ui/form'
-import { ProblemNotice } from '../ui/Notice'
+import { Notice, ProblemNotice } from '../ui/Notice'
 import { useDocumentForm } from '../ui/useDocumentForm'
 import { formToRig, rigToForm, type RigForm } from './editor/form'
 import { RigFields } from './editor/RigFields'
@@ -54,18 +54,18 @@ export function ChangeRig({ rig, after, because = '', onDone }: Props) {
           >
             <div className="flex flex-wrap items-baseline justify-between gap-3">
               <DialogTitle className="text-lg font-bold">Change the rig: revision {after + 1}</DialogTitle>
-              <span className="flex gap-2">
-                <button type="button" className="action" onClick={onDone}>
-                  Cancel
-                </button>
-                <button type="submit" className="action action-main">
-                  Make the revision
-                </button>
-              </span>
             </div>
             <p className="text-quiet">
               Earlier readings stay on their revision; later ones name the new one.
             </p>
+            {editor.restored && (
+              <Notice kind="odd" word="Draft">
+                A change that you began before was kept, and stands here again.{' '}
+                <button type="button" className="plain-link" onClick={editor.discardDraft}>
+                  Begin from the rig as it is
+                </button>
+              </Notice>
+            )}
             {editor.problem && <ProblemNotice problem={editor.problem} />}
             <TextField
               label="What changed, and why"
@@ -78,6 +78,14 @@ export function ChangeRig({ rig, after, because = '', onDone }: Props) {
               error={asked && !why.trim() ? 'Say in a few words what changed.' : undefined}
             />
             <RigFields form={editor.form} errorAt={editor.errorAt} />
+            <div className="sticky bottom-0 mt-4 flex gap-3 border-t border-ink bg-ground py-2">
+              <button type="submit" className="action action-main">
+                Make the revision
+              </button>
+              <button type="button" className="action" onClick={onDone}>
+                Cancel
+              </button>
+            </div>
           </form>
         </DialogPanel>
       </div>

@@ -7,6 +7,8 @@ import {
   expectedResistance,
   placed,
   quantityData,
+  plain,
+  say,
 } from '@even-watt/core'
 import { Facts } from '../ui/Facts'
 import { partName } from './partName'
@@ -31,11 +33,9 @@ export function RigFacts({
         battery.name,
         [
           describeBattery(battery),
-          battery.rest !== undefined && `rests at ${battery.rest} V`,
-          battery.resistance === undefined
-            ? 'resistance not known'
-            : `${(battery.resistance * 1000).toPrecision(3)} mΩ`,
-          battery.limit !== undefined && `BMS ${battery.limit} A`,
+          battery.rest !== undefined && `rests at ${plain(battery.rest)} V`,
+          battery.resistance === undefined ? 'resistance not known' : say(battery.resistance * 1000, 'mΩ'),
+          battery.limit !== undefined && `BMS ${plain(battery.limit)} A`,
           battery.age !== undefined && `${battery.age} years`,
           battery.open && 'carries nothing',
         ]
@@ -45,21 +45,21 @@ export function RigFacts({
     [
       'support',
       support &&
-        `${support.name}, ${support.kind}, ${support.current} A${support.ownUse ? ` less ${support.ownUse} A of its own` : ''}`,
+        `${support.name}, ${support.kind}, ${plain(support.current)} A${support.ownUse ? ` less ${plain(support.ownUse)} A of its own` : ''}`,
     ],
     ['leads', rig.leads === 'not known' ? 'as they came, size and length not known' : undefined],
     ...placed(rig).map(({ side, element }): [string, string] => [
       `${side === 'positive' ? '+' : '−'} ${element.name}`,
-      `${describeElement(element)}: ${(expectedResistance(element, rig.typical).value * 1000).toPrecision(3)} mΩ expected${
+      `${describeElement(element)}: ${say(expectedResistance(element, rig.typical).value * 1000, 'mΩ')} expected${
         element.kind === 'cable' && element.conductors.length > 1
-          ? ` (${element.conductors.map((one) => (conductorResistance(one) * 1000).toPrecision(3)).join(' beside ')} mΩ)`
+          ? ` (${element.conductors.map((one) => say(conductorResistance(one) * 1000, '')).join(' beside ')} mΩ)`
           : ''
       }`,
     ]),
     [
       'ripple correction',
       bank.rippleResistance
-        ? `on, ${(bank.rippleResistance * 1000).toPrecision(3)} mΩ behind A`
+        ? `on, ${say(bank.rippleResistance * 1000, 'mΩ')} behind A`
         : 'off: the resistance at ripple frequency is not known',
     ],
     ['note', rig.note],

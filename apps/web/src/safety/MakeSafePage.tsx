@@ -12,7 +12,8 @@ import { useSafety } from './useSafety'
 /** Cautions for this unit, rig and plan, acknowledged with name and time; and the pre-charge. */
 export function MakeSafePage() {
   const { trial, analysis } = useTrial()
-  const { cautions, open, by } = useSafety(useTrial())
+  const { cautions, open, ofEarlierRig, by } = useSafety(useTrial())
+  const asking = ofEarlierRig ? cautions : open
   const [name, setName] = useState(trial.by)
   const [asked, setAsked] = useState(false)
   const acknowledge = () => {
@@ -23,7 +24,7 @@ export function MakeSafePage() {
       kind: 'make safe',
       reading: {
         by: name.trim(),
-        cautions: open.map((caution) => ({ name: caution.name, because: caution.because })),
+        cautions: asking.map((caution) => ({ name: caution.name, because: caution.because })),
       },
     })
     answer('The cautions are acknowledged.')
@@ -34,7 +35,12 @@ export function MakeSafePage() {
     <>
       <StageHead />
       <p className="mb-2 font-semibold">{authority}</p>
-      {open.length === 0 ? (
+      {ofEarlierRig ? (
+        <Notice kind="odd" word="Rig changed">
+          All were acknowledged on an earlier rig, and the change adds none. Look the new rig over once, then
+          say so.
+        </Notice>
+      ) : open.length === 0 ? (
         <Notice kind="good" word="Acknowledged">
           All cautions were acknowledged as they now stand. A changed rig or plan asks again for what changed.
         </Notice>
@@ -70,7 +76,7 @@ export function MakeSafePage() {
           )
         })}
       </ul>
-      {open.length > 0 && (
+      {asking.length > 0 && (
         <div className="no-print flex flex-wrap items-end gap-3">
           <TextField
             label="Your initials"
@@ -80,7 +86,7 @@ export function MakeSafePage() {
             error={asked && !name.trim() ? 'Say who read them.' : undefined}
           />
           <button type="button" className="action action-main" onClick={acknowledge}>
-            I have read these {open.length}
+            {ofEarlierRig ? 'They hold on this rig too' : `I have read these ${open.length}`}
           </button>
         </div>
       )}

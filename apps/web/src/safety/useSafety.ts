@@ -13,6 +13,8 @@ import { type TrialState } from '../trials/useTrial'
 export interface Safety {
   readonly cautions: readonly Caution[]
   readonly open: readonly Caution[]
+  /** All were acknowledged, but of an earlier rig: they hold on this one as well, and somebody must say so. */
+  readonly ofEarlierRig: boolean
   /** Who acknowledged each last, and when. */
   readonly by: ReadonlyMap<string, { by: string; at: string }>
 }
@@ -24,7 +26,7 @@ const littleMargin = 0.2
 export function useSafety({ trial, view, analysis }: TrialState): Safety {
   const { data: loads } = api.useLoadsQuery()
   return useMemo(() => {
-    const { unit, rig } = analysis.record.revision
+    const { unit, rig, number } = analysis.record.revision
     const most = Math.max(
       0,
       ...analysis.ladder.steps.map(({ read }) => (isFigure(read.I) ? read.I.x.value : 0)),
@@ -40,6 +42,8 @@ export function useSafety({ trial, view, analysis }: TrialState): Safety {
       ),
     )
     const acknowledged = entries.flatMap(({ reading }) => reading.cautions)
-    return { cautions, open: stillToAcknowledge(cautions, acknowledged), by }
+    const open = stillToAcknowledge(cautions, acknowledged)
+    const last = entries.at(-1)?.revision ?? number
+    return { cautions, open, ofEarlierRig: !open.length && last < number, by }
   }, [trial.plan, view, analysis, loads])
 }

@@ -1,6 +1,6 @@
 import type { Block, Schedule } from '@even-watt/contract'
 import { placedKey, type Scheduled, type Stretch } from '@even-watt/core'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { readNumber, typed } from '../ui/form'
 import { changeBlock, moveBlock, orderOf, removeBlock, withField } from './edit'
 import { momentOn, type Clock } from './days'
@@ -19,10 +19,16 @@ interface Props {
 /** The schedule as a list: order, lengths and times are the tester's to fix, by keyboard as well. */
 export function BlockList({ schedule, stands, late, clock, chosen, onChoose, onChange }: Props) {
   const order = orderOf(stands.placed)
+  const moved = useRef<string>(undefined)
+  // The hand stays on the row that it moves, wherever that is drawn next.
+  useEffect(() => {
+    if (moved.current !== undefined) document.getElementById(`block ${moved.current}`)?.focus()
+    moved.current = undefined
+  }, [stands])
   const move = (id: string, by: number) => {
     const next = moveBlock(schedule, order, id, order.indexOf(id) + by)
     if (next) onChange(next)
-    requestAnimationFrame(() => document.getElementById(`block ${id}`)?.focus())
+    moved.current = id
   }
   return (
     <div className="overflow-x-auto">
@@ -46,7 +52,7 @@ export function BlockList({ schedule, stands, late, clock, chosen, onChoose, onC
             const minutesLate = late.get(placedKey(stretch))
             return (
               <tr
-                key={i}
+                key={placedKey(stretch)}
                 id={stretch.part ? undefined : `block ${block.id}`}
                 tabIndex={stretch.part ? undefined : 0}
                 aria-label={stretch.part ? undefined : sayStretch(stretch)}

@@ -1,4 +1,4 @@
-import { isFigure, sayFigure, type Analysis } from '@even-watt/core'
+import { isFigure, sayFigure, type Analysis, plain } from '@even-watt/core'
 import { useState } from 'react'
 import { TakingBack } from '../trials/TakingBack'
 import { Fig } from '../ui/Fig'
@@ -46,13 +46,13 @@ export function LoadTestTable({ analyses, editable }: Props) {
                 {what}
                 {entry.reading.note && <span className="text-quiet">, {entry.reading.note}</span>}
               </td>
-              <td className="figures right">{entry.reading.restVoltage}</td>
-              <td className="figures right">{entry.reading.loadedVoltage}</td>
+              <td className="figures right">{plain(entry.reading.restVoltage)}</td>
+              <td className="figures right">{plain(entry.reading.loadedVoltage)}</td>
               <td className="right">
                 {entry.reading.loadedCurrent === undefined ? (
                   <Fig of={I_10} />
                 ) : (
-                  <span className="figures">{entry.reading.loadedCurrent}</span>
+                  <span className="figures">{plain(entry.reading.loadedCurrent)}</span>
                 )}
               </td>
               <td className="right">

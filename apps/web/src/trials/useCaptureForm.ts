@@ -69,8 +69,11 @@ export function useCaptureForm<Reading>({ what, start, schema, read, entry, next
     () =>
       form.subscribe({
         formState: { values: true, isDirty: true },
-        callback: ({ values, isDirty }) => {
+        callback: ({ values, isDirty, name }) => {
           if (isDirty) drafts.keep(draftName, values)
+          if (name === undefined) return
+          form.clearErrors(name)
+          setRefused(undefined)
         },
       }),
     [form, draftName],

@@ -1,29 +1,65 @@
-import { TrialSettings, type Problem } from '@even-watt/contract'
+import { TrialSettings, type Problem, type Trial } from '@even-watt/contract'
 import { useState } from 'react'
 import { parse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
+import { useAppDispatch } from '../store'
 import { answer } from '../ui/answers'
 import { useTrial } from './useTrial'
 
 /** What may be edited of a trial, without the rest of it. */
 const settingsOf = (trial: TrialSettings): TrialSettings => parse(TrialSettings, trial)
 
-/** Saves a change to what may be edited of a trial; a conflict with another tab is shown, not overwritten. */
+/** Saves of one trial under way: each goes after the one before, on top of what that made. */
+interface Line {
+  readonly done: Promise<unknown>
+  /** The version that this page made last. */
+  readonly version: number
+  /** What is asked for by now. */
+  readonly wanted: TrialSettings
+}
+const lines = new Map<string, Line>()
+
+/**
+ * Saves a change to what may be edited of a trial. It stands on screen at once, so that the next key builds on it; a
+ * conflict with another tab is shown, not overwritten.
+ */
 export function useSaveSettings(): {
   save: (patch: Partial<TrialSettings>) => Promise<boolean>
   problem: Problem | undefined
 } {
   const { trial } = useTrial()
+  const dispatch = useAppDispatch()
   const [send] = api.useSaveTrialMutation()
   const [problem, setProblem] = useState<Problem>()
+  const show = (change: Partial<Trial>) =>
+    dispatch(api.util.updateQueryData('trial', trial.id, (shown) => ({ ...shown, ...change })))
   const save = async (patch: Partial<TrialSettings>) => {
-    const settings = settingsOf({ ...trial, ...patch })
+    const before = lines.get(trial.id)
+    const settings = settingsOf({ ...trial, ...before?.wanted, ...patch })
+    show(settings)
+    const sent = (async () => {
+      await before?.done.catch(() => undefined)
+      const editedFrom = Math.max(trial.version, lines.get(trial.id)?.version ?? 0)
+      return send({ id: trial.id, editedFrom, settings }).unwrap()
+    })()
+    lines.set(trial.id, { done: sent, version: before?.version ?? 0, wanted: settings })
     try {
-      await send({ id: trial.id, editedFrom: trial.version, settings }).unwrap()
+      const { version } = await sent
+      const now = lines.get(trial.id)
+      if (now && now.done !== sent) {
+        lines.set(trial.id, { ...now, version })
+        // What came back is one change behind.
+        show({ ...now.wanted, version })
+        return true
+      }
+      lines.delete(trial.id)
+      show({ version })
       setProblem(undefined)
       answer('Saved.')
       return true
     } catch (error) {
+      if (lines.get(trial.id)?.done === sent) lines.delete(trial.id)
+      dispatch(api.util.invalidateTags([{ type: 'trial', id: trial.id }]))
       setProblem(problemOf(error))
       return false
     }

@@ -1,11 +1,11 @@
 import { dismissAnswer, useAnswer } from './answers'
 
-/** The last answer, at the foot of the window, where it covers no field. */
+/** The last answer: at the foot of the window, where it covers no field; on a phone, whose buttons stand there, above. */
 export function AnswerBar() {
   const said = useAnswer()
   return (
     <div
-      className="no-print pointer-events-none fixed inset-x-0 bottom-0 z-50 flex justify-center p-3"
+      className="no-print pointer-events-none fixed inset-x-0 bottom-0 z-50 flex justify-center p-3 max-md:top-12 max-md:bottom-auto"
       role="status"
     >
       {said && (

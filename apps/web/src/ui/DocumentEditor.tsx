@@ -100,6 +100,16 @@ function Editor<Form extends FieldValues, Content, Document extends Stored & Con
     fromForm: kind.fromForm,
     save: (content) => save(content, editedFrom.current),
   })
+  const cancel = async () => {
+    const { pathname, search } = location
+    const putBack = editor.cancel()
+    await navigate(kind.listPath)
+    if (putBack)
+      answer('Your changes are dropped.', () => {
+        putBack()
+        void navigate(pathname + search)
+      })
+  }
   const [asking, setAsking] = useState(false)
   const [failed, setFailed] = useState<Problem>()
   const deleteIt = async (gone: Document) => {
@@ -128,6 +138,8 @@ function Editor<Form extends FieldValues, Content, Document extends Stored & Con
         void navigate(kind.listPath)
       }}
       onSubmit={() => void editor.submit()}
+      onCancel={() => void cancel()}
+      beginning={!document}
       onSaveAnyway={
         document
           ? () => {

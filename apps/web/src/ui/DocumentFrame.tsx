@@ -1,6 +1,7 @@
 import type { Problem } from '@even-watt/contract'
-import type { ReactNode } from 'react'
+import { useEffect, useRef, type ReactNode } from 'react'
 import { isConflict } from '../api/api'
+import { focusFirst } from './enterRule'
 import { Notice, ProblemNotice } from './Notice'
 import { Page } from './Page'
 
@@ -10,6 +11,9 @@ interface Props {
   readonly restored: boolean
   readonly onDiscardDraft: () => void
   readonly onSubmit: () => void
+  readonly onCancel: () => void
+  /** A new document begins in its first field. */
+  readonly beginning: boolean
   /** Saves what is typed on top of the other version, after a conflict. */
   readonly onSaveAnyway?: (() => void) | undefined
   readonly onDuplicate?: (() => void) | undefined
@@ -17,7 +21,7 @@ interface Props {
   readonly children: ReactNode
 }
 
-/** Around every document form: save, duplicate, delete, a restored draft, a conflict with another tab. */
+/** Around every document form: save and cancel where the hand is, duplicate, delete, a restored draft, a conflict with another tab. */
 export function DocumentFrame(props: Props) {
   const {
     title,
@@ -25,13 +29,20 @@ export function DocumentFrame(props: Props) {
     restored,
     onDiscardDraft,
     onSubmit,
+    onCancel,
+    beginning,
     onSaveAnyway,
     onDuplicate,
     onDelete,
     children,
   } = props
+  const form = useRef<HTMLFormElement>(null)
+  useEffect(() => {
+    if (beginning) focusFirst(form.current)
+  }, [beginning])
   return (
     <form
+      ref={form}
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
@@ -52,9 +63,6 @@ export function DocumentFrame(props: Props) {
                 Duplicate
               </button>
             )}
-            <button type="submit" className="action action-main">
-              Save
-            </button>
           </>
         }
       >
@@ -81,6 +89,14 @@ export function DocumentFrame(props: Props) {
           </ProblemNotice>
         )}
         {children}
+        <div className="no-print sticky bottom-0 mt-5 flex gap-3 border-t border-ink bg-ground py-2">
+          <button type="submit" className="action action-main">
+            Save
+          </button>
+          <button type="button" className="action" onClick={onCancel}>
+            Cancel
+          </button>
+        </div>
       </Page>
     </form>
   )

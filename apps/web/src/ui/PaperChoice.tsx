@@ -7,7 +7,11 @@ export function PaperChoice({ landscape = false }: { landscape?: boolean }) {
   const [paper, setPaper] = useState<(typeof papers)[number]>('A4')
   return (
     <>
-      <style>{`@page { size: ${paper}${landscape ? ' landscape' : ''}; margin: ${landscape ? '12mm' : '16mm 14mm'}; }`}</style>
+      <style>{`@page {
+        size: ${paper}${landscape ? ' landscape' : ''};
+        margin: ${landscape ? '12mm' : '16mm 14mm'};
+        @bottom-right { content: 'page ' counter(page) ' of ' counter(pages); font-size: 8.5pt; }
+      }`}</style>
       <div className="no-print mb-4 flex items-center gap-3">
         <label className="flex items-center gap-2">
           <span className="text-quiet">paper</span>

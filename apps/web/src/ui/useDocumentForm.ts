@@ -1,6 +1,6 @@
 import type { Problem } from '@even-watt/contract'
 import { useEffect, useState } from 'react'
-import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form'
+import { useForm, type DefaultValues, type FieldValues, type Path, type UseFormReturn } from 'react-hook-form'
 import type { ZodMiniType } from 'zod/mini'
 import { problemOf } from '../api/api'
 import { drafts, resembles } from './browserStore'
@@ -22,6 +22,8 @@ interface DocumentForm<Form extends FieldValues> {
   readonly problem: Problem | undefined
   readonly restored: boolean
   readonly discardDraft: () => void
+  /** Drops what was typed; gives the way back where anything was. */
+  readonly cancel: () => (() => void) | undefined
   /** The sentence at a field, if it has one. */
   readonly errorAt: (path: string) => string | undefined
 }
@@ -55,8 +57,12 @@ export function useDocumentForm<Form extends FieldValues, Content>({
     () =>
       form.subscribe({
         formState: { values: true, isDirty: true },
-        callback: ({ values, isDirty }) => {
+        callback: ({ values, isDirty, name }) => {
           if (isDirty) drafts.keep(draftKey, values)
+          if (name === undefined) return
+          // A mended field is no longer at fault; whether it is right is asked when it is saved.
+          form.clearErrors(name as Path<Form>)
+          setProblem((said) => said && without(said, name))
         },
       }),
     [form, draftKey],
@@ -77,10 +83,7 @@ export function useDocumentForm<Form extends FieldValues, Content>({
       setProblem({
         type: 'about:blank',
         status: 422,
-        title:
-          fields.length === 1
-            ? 'One field needs another look.'
-            : `${fields.length} fields need another look.`,
+        title: sayFields(fields.length),
         fields,
       })
     },
@@ -92,6 +95,12 @@ export function useDocumentForm<Form extends FieldValues, Content>({
     submit,
     problem,
     restored,
+    cancel: () => {
+      const typed = drafts.read(draftKey)
+      if (typed === undefined) return undefined
+      drafts.drop(draftKey)
+      return () => drafts.keep(draftKey, typed)
+    },
     discardDraft: () => {
       drafts.drop(draftKey)
       form.reset(start as DefaultValues<Form>)
@@ -99,4 +108,14 @@ export function useDocumentForm<Form extends FieldValues, Content>({
     },
     errorAt: (path) => messageAt(errors, path),
   }
+}
+
+const sayFields = (n: number): string =>
+  n === 1 ? 'One field needs another look.' : `${n} fields need another look.`
+
+/** What is left of a problem once one of its fields was changed; nothing where that was all. */
+function without(problem: Problem, field: string): Problem | undefined {
+  const fields = problem.fields?.filter(({ path }) => path !== field)
+  if (!fields || fields.length === problem.fields?.length) return problem
+  return fields.length ? { ...problem, title: sayFields(fields.length), fields } : undefined
 }

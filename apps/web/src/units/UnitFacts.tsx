@@ -1,3 +1,4 @@
+import { plain } from '@even-watt/core'
 import type { StoredUnit } from '@even-watt/contract'
 import { Facts } from '../ui/Facts'
 
@@ -7,7 +8,7 @@ export function UnitFacts({ unit }: { unit: StoredUnit }) {
     ['unit', unit.name],
     [
       'kind',
-      `${unit.kind}, ${unit.inputVoltage} V DC to ${unit.outputVoltage} V ${unit.outputFrequency} Hz, ${unit.phase} phase`,
+      `${unit.kind}, ${plain(unit.inputVoltage)} V DC to ${plain(unit.outputVoltage)} V ${plain(unit.outputFrequency)} Hz, ${unit.phase} phase`,
     ],
     ['output wave', unit.wave === 'unstated' ? 'not stated' : unit.wave],
     [
@@ -26,11 +27,11 @@ export function UnitFacts({ unit }: { unit: StoredUnit }) {
         .filter(Boolean)
         .join(', ') || undefined,
     ],
-    ['price', unit.price && `${unit.price.amount} ${unit.price.currency}`],
+    ['price', unit.price && `${plain(unit.price.amount)} ${unit.price.currency}`],
     [
       'mass, size',
       [
-        unit.mass && `${unit.mass} kg`,
+        unit.mass && `${plain(unit.mass)} kg`,
         unit.size
           ?.map((side) => `${Math.round(side * 1000)}`)
           .join(' × ')

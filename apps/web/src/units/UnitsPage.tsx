@@ -1,5 +1,5 @@
 import type { StoredUnit } from '@even-watt/contract'
-import { sayClaim } from '@even-watt/core'
+import { sayClaim, plain } from '@even-watt/core'
 import { api } from '../api/api'
 import { DocumentList } from '../ui/DocumentList'
 import type { ListColumn } from '../ui/table'
@@ -14,7 +14,7 @@ const columns: readonly ListColumn<StoredUnit>[] = [
     id: 'volts',
     head: 'from → to',
     value: ({ inputVoltage, outputVoltage, outputFrequency }) =>
-      `${inputVoltage} V → ${outputVoltage} V ${outputFrequency} Hz`,
+      `${plain(inputVoltage)} V → ${plain(outputVoltage)} V ${plain(outputFrequency)} Hz`,
   },
   {
     id: 'claims',

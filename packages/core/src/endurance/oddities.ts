@@ -1,4 +1,4 @@
-import { say } from '../figures'
+import { say, plain } from '../figures'
 import type { Notice, Oddity } from '../oddities'
 import { bankCapacity, bankNominal, restOf } from '../supply'
 
@@ -18,7 +18,7 @@ export const noticeRestEnergy: Notice = ({ analysis, unit }) => {
     return [
       {
         number: 27,
-        odd: `${claim.value} Wh is ${capacity} Ah times ${say(rest, 'V')}, the rest voltage.`,
+        odd: `${plain(claim.value)} Wh is ${plain(capacity)} Ah times ${say(rest, 'V')}, the rest voltage.`,
         why: 'A battery gives its ampere-hours at its mean discharge voltage, which is lower.',
         todo: 'Judge it by a run-down, with watt-hours at the outlet.',
         at: { revision: number, claim: claim.id },

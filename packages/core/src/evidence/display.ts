@@ -1,3 +1,4 @@
+import { plain } from '../figures'
 import type { Display as Shown, Quantity, Value } from '@even-watt/contract'
 import type { ReadingValues } from './readingValues'
 
@@ -49,7 +50,7 @@ export function shownReadings(entries: readonly WithDisplay[]): ReadingValues[] 
 /** "its display: input 26.5 V, output 231 V"; nothing where nothing was noted. */
 export const sayDisplay = (display: Shown = {}): string => {
   const said = displayed.flatMap(([key, words, unit]) =>
-    display[key] === undefined ? [] : [`${words} ${display[key]} ${unit}`],
+    display[key] === undefined ? [] : [`${words} ${plain(display[key])} ${unit}`],
   )
   for (const [key, words] of bars)
     if (display[key] !== undefined)

@@ -1,6 +1,6 @@
 import type { EntryOf, Quantity } from '@even-watt/contract'
 import type { Figure } from '../figures'
-import { isFigure, sayFigure } from '../figures'
+import { isFigure, sayFigure, plain } from '../figures'
 import { expanded } from '../meters'
 import type { Notice } from '../oddities'
 import { readingsOf, type RevisionRecord } from '../trials'
@@ -45,7 +45,7 @@ export const noticeDisplayOff: Notice = ({ analysis }) => {
   }
   return [...farthest.values()].map(({ entry, quantity, shown, meter }) => ({
     number: 40,
-    odd: `The unit’s display says ${shown} ${meter.unit} of ${quantityData[quantity].words}, the meter ${sayFigure(meter)}.`,
+    odd: `The unit’s display says ${plain(shown)} ${meter.unit} of ${quantityData[quantity].words}, the meter ${sayFigure(meter)}.`,
     why: 'Who reads the display alone is misled by as much.',
     todo: 'Say so in the report; judge nothing by the display.',
     at: {

@@ -1,3 +1,4 @@
+import { plain } from '../figures'
 import type { EntryOf, Quantity, Revision, StoredMeter, Unit, Value } from '@even-watt/contract'
 import { halfWidth, rounding } from '../meters'
 import { onceEach, type Keyed, type Notice, type Oddity } from '../oddities'
@@ -93,7 +94,7 @@ export const noticeCoarse = eachValue(({ value, meter, at, revision }) => {
   return {
     key: `${meter.id}|${value.quantity}`,
     number: 11,
-    odd: `${value.value} ${unit} is only ${counts.toFixed(0)} counts of ${meter.name}.`,
+    odd: `${plain(value.value)} ${unit} is only ${counts.toFixed(0)} counts of ${meter.name}.`,
     why: `Rounding alone is ${((100 * rounding(range.count)) / Math.abs(value.value)).toFixed(1)} % here.`,
     todo: 'Take a lower range or a finer meter for the small steps.',
     at,

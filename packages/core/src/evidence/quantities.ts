@@ -22,4 +22,8 @@ export const quantityData: Record<
   T: { reads: 'temperature', unit: '°C', words: 'temperature', tap: 'any' },
 }
 
+/** The unit in which something that a meter reads is shown. */
+export const unitRead = (reads: Readable): FigureUnit =>
+  Object.values(quantityData).find((one) => one.reads === reads)?.unit ?? ''
+
 export const quantities = Object.keys(quantityData) as Quantity[]

@@ -1,4 +1,4 @@
-const plain = (value: number) => String(Number(value.toPrecision(6)))
+import { plain } from './format'
 
 /** "2 s", "4 min 20 s", "10 min", "2 h". */
 export function sayDuration(seconds: number): string {

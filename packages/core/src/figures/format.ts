@@ -11,6 +11,9 @@ export function decimals(x: number, significant: number): number {
   return Math.min(12, Math.max(0, significant - 1 - Math.floor(Math.log10(Math.abs(x)))))
 }
 
+/** A number as a label prints it: what was typed, without the tail that binary fractions leave; six figures at most. */
+export const plain = (value: number): string => String(Number(value.toPrecision(6))).replace('-', '−')
+
 /** Plain number with a true minus sign. */
 export function formatNumber(x: number, places: number): string {
   const text = Math.abs(x).toFixed(places)
@@ -31,7 +34,8 @@ export function showFigure(figure: Pick<Figure, 'x' | 'unit'>, significant = 3):
   const factor = shownFactor(figure.unit)
   const value = figure.x.value * factor
   const U = expanded(figure.x) * factor
-  if (!(U > 0)) return { value: formatNumber(value, decimals(value, significant)) }
+  // What is left of rounding in the machine is no uncertainty.
+  if (!(U > 1e-9 * Math.abs(value))) return { value: formatNumber(value, decimals(value, significant)) }
   const places = decimals(U, 2)
   return { value: formatNumber(value, places), uncertainty: formatNumber(U, places) }
 }

@@ -24,6 +24,10 @@ describe('quick add', () => {
     ['heater 1,5 kW 120 V', { name: 'heater', volts: 120, settings: [{ name: '', watts: 1500 }] }],
     ['desk lamp 60W', { name: 'desk lamp', kind: 'filament' }],
     ['transfer pump 0.5 hp', { kind: 'induction motor', settings: [{ name: '', watts: expect.closeTo(372.8, 1) as number }] }],
+    ['fan heater 385 / 725 W', { name: 'fan heater', kind: 'element', settings: [{ name: '1', watts: 385 }, { name: '2', watts: 725 }] }],
+    ['drying plate 385 W / 0,7 kW', { kind: 'element', settings: [{ name: '1', watts: 385 }, { name: '2', watts: 700 }] }],
+    ['induction plate 500 W', { kind: 'electronic' }],
+    ['desk fan 40 W', { kind: 'induction motor' }],
     ['phone charger 20 W', { kind: 'electronic' }],
   ] as const)('%s', (line, load) => {
     const quick = read(line)

@@ -13,10 +13,12 @@ export type Quick = { ok: true; load: QuickLoad } | { ok: false; why: string }
 /** Words that tell the kind of a load; what none of them names is taken for an element, and can be changed. */
 const telling: readonly (readonly [RegExp, LoadKind])[] = [
   [/microwave/i, 'microwave'],
+  [/induction/i, 'electronic'],
+  [/heater|kettle|\boven\b|\bplate\b|\biron\b|toaster/i, 'element'],
   [/lamp|bulb|halogen/i, 'filament'],
   [/pump|compressor|freezer|fridge|fan|centrifuge/i, 'induction motor'],
   [/drill|saw|vacuum|grinder|blender/i, 'brush motor'],
-  [/charger|computer|laptop|dock|induction|led|screen/i, 'electronic'],
+  [/charger|computer|laptop|dock|led|screen/i, 'electronic'],
 ]
 
 const mostWatts = 20_000
@@ -27,7 +29,7 @@ const mostWatts = 20_000
  */
 export function quickLoad(line: string, usualVolts: number): Quick {
   const volts = /(\d+(?:[.,]\d+)?)\s*v\b/i.exec(line)
-  const watts = /(\d+(?:[.,]\d+)?(?:\s*\/\s*\d+(?:[.,]\d+)?)*)\s*(kw|w|hp)\b/i.exec(line)
+  const watts = /(\d+(?:[.,]\d+)?(?:\s*(?:kw|w|hp)?\s*\/\s*\d+(?:[.,]\d+)?)*)\s*(kw|w|hp)\b/i.exec(line)
   const name = [volts?.[0], watts?.[0]]
     .reduce<string>((rest, part) => (part === undefined ? rest : rest.replace(part, ' ')), line)
     .replace(/[\s,;]+/g, ' ')
@@ -36,7 +38,9 @@ export function quickLoad(line: string, usualVolts: number): Quick {
   if (!watts)
     return { ok: false, why: `"${name}": how many watts? Write them with their unit: "kettle 1750 W".` }
   const unit = watts[2] ?? 'W'
-  const numbers = (watts[1] ?? '').split('/').map((text) => parseMeasure(`${text.trim()} ${unit}`, 'power'))
+  const numbers = (watts[1] ?? '')
+    .split('/')
+    .map((text) => parseMeasure(/[a-z]\s*$/i.test(text) ? text : `${text.trim()} ${unit}`, 'power'))
   const settings: { name: string; watts: number }[] = []
   for (const [i, parsed] of numbers.entries()) {
     if (!parsed.ok) return { ok: false, why: parsed.why }

@@ -8,8 +8,9 @@ import { noticeIdleLoad } from './oddities'
 /** Output on, nothing connected. */
 export const noLoad = {
   kinds: {
-    'no load': ({ mode, temperatures, display, observed, note }, { rig }) => ({
+    'no load': ({ mode, held, temperatures, display, observed, note }, { rig }) => ({
       mode,
+      'held [s]': held,
       ...temperatureCells(temperatures, rig),
       ...displayCells(display),
       'seen and heard': observed,

@@ -1,6 +1,6 @@
 import type { PathElement, Rig } from '@even-watt/contract'
 import { ampacity, parallelShares, rmsCurrent } from '../conductors'
-import { isFigure } from '../figures'
+import { isFigure, plain } from '../figures'
 import { atCurrent, headroom, outputFor, terminalSource, underPower, type OperatingPoint } from '../supply'
 import { expectedResistance, isCable, placed, type SideName } from './elements'
 import { supplyOf, type KnownSupply } from './known'
@@ -119,8 +119,8 @@ export function viewSupply(rig: Rig, known: KnownSupply, question: SupplyQuestio
     return point ? [[P, point.V_B] as const] : []
   })
   return {
-    toAlarm: reach(question.alarm, `the alarm at ${question.alarm} V`),
-    toCutoff: reach(question.cutoff, `the cutoff at ${question.cutoff} V`),
+    toAlarm: reach(question.alarm, `the alarm at ${plain(question.alarm)} V`),
+    toCutoff: reach(question.cutoff, `the cutoff at ${plain(question.cutoff)} V`),
     weakest,
     curve,
   }

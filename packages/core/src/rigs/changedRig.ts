@@ -1,3 +1,4 @@
+import { plain } from '../figures'
 import type { Battery, PathElement, Rig, RigChange } from '@even-watt/contract'
 import { formatGauge } from '../conductors'
 import { placed } from './elements'
@@ -70,11 +71,11 @@ export function describeChanges(rig: Rig, changes: readonly RigChange[]): string
         case 'remake':
           return `${name(change.element)} remade`
         case 'cable':
-          return `${name(change.element)} as ${formatGauge(change.conductor.gauge)}, ${change.conductor.length} m`
+          return `${name(change.element)} as ${formatGauge(change.conductor.gauge)}, ${plain(change.conductor.length)} m`
         case 'battery':
           return `${change.name} added in parallel`
         case 'support':
-          return `a charger of ${change.current} A added`
+          return `a charger of ${plain(change.current)} A added`
         case 'take-off':
           return `take-off at ${change.positiveAt + 1} and ${change.negativeAt + 1}`
       }

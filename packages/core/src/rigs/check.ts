@@ -1,3 +1,4 @@
+import { plain } from '../figures'
 import type { PathElement, Rig } from '@even-watt/contract'
 import { ampacity } from '../conductors'
 import { bankNominal, restSpread, sharing } from '../supply'
@@ -57,7 +58,7 @@ function fuses(rig: Rig): RigRemark[] {
       remarks.push({
         at: element.id,
         weight: 'danger',
-        sentence: `${element.name} (${element.continuous} A) is bigger than ${cable.name} carries (${total.toFixed(0)} A): the cable would burn before it opens.`,
+        sentence: `${element.name} (${plain(element.continuous)} A) is bigger than ${cable.name} carries (${total.toFixed(0)} A): the cable would burn before it opens.`,
       })
     }
   }

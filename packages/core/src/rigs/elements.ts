@@ -1,3 +1,4 @@
+import { plain } from '../figures'
 import type { Cable, ElementKind, PathElement, Rig } from '@even-watt/contract'
 import { flexibleStranding, formatGauge, inParallel, withEnds } from '../conductors'
 import { methodSource, rectangular, sumOf, uncertain, type Uncertain } from '../meters'
@@ -96,9 +97,9 @@ export function describeElement(element: PathElement): string {
     return element.conductors
       .map(
         (conductor) =>
-          `${formatGauge(conductor.gauge)} ${conductor.material}, ${conductor.length} m${conductor.runs > 1 ? ` × ${conductor.runs} runs` : ''}`,
+          `${formatGauge(conductor.gauge)} ${conductor.material}, ${plain(conductor.length)} m${conductor.runs > 1 ? ` × ${conductor.runs} runs` : ''}`,
       )
       .join(' beside ')
   }
-  return element.continuous ? `${element.kind} ${element.continuous} A` : element.kind
+  return element.continuous ? `${element.kind} ${plain(element.continuous)} A` : element.kind
 }

@@ -1,3 +1,4 @@
+import { plain } from '../figures'
 import type { Battery, Cable, Chemistry, PathElement, Rig, Support } from '@even-watt/contract'
 import { flexibleStranding, parseGauge } from '../conductors'
 import { parseMeasure, parseNumber } from '../entry'
@@ -96,7 +97,7 @@ export function rigFromLine(line: string, newId: () => string): RigLine {
       plus ? `leads ${low(plus)}` : 'leads not known',
       ...devices.map(({ kind, ...one }) => `${kind} ${'continuous' in one ? (one.continuous ?? '') : ''} A`),
       ...(devices.length ? [] : ['no fuse named']),
-      ...(support ? [`${support.kind} ${support.current} A`] : []),
+      ...(support ? [`${support.kind} ${plain(support.current)} A`] : []),
     ],
   }
 }
@@ -107,7 +108,7 @@ const usualLink = 0.0002
 const low = ({ conductors: [one] }: Cable): string => {
   const gauge = one?.gauge
   return gauge
-    ? `${gauge.unit === 'AWG' ? `${gauge.number} AWG` : `${gauge.area} mm²`}, ${one.length} m each`
+    ? `${gauge.unit === 'AWG' ? `${gauge.number} AWG` : `${gauge.area} mm²`}, ${plain(one.length)} m each`
     : ''
 }
 

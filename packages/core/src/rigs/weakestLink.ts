@@ -1,3 +1,4 @@
+import { plain } from '../figures'
 import type { PathElement, Rig } from '@even-watt/contract'
 import {
   allowedTime,
@@ -97,7 +98,7 @@ function rate(element: PathElement, side: SideName, current: number, rig: Rig): 
     current,
     margin: 1 - share / carried,
     allowed: timeFor(share, carried, tau),
-    because: `${stands} °C ${stands < element.insulation ? 'at its terminals' : 'insulation'}, ${rig.ambient} °C around it, starting table; check the local code`,
+    because: `${stands} °C ${stands < element.insulation ? 'at its terminals' : 'insulation'}, ${plain(rig.ambient)} °C around it, starting table; check the local code`,
   }
 }
 

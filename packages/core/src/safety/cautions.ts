@@ -1,3 +1,4 @@
+import { plain } from '../figures'
 import type { LadderPlanned, Rig, StoredLoad, Unit } from '@even-watt/contract'
 import { hasFuse } from '../rigs'
 import { bankNominal, isLithium } from '../supply'
@@ -28,13 +29,13 @@ export function cautionsFor({ unit, rig, plan, loads = [], nearLimit = [] }: Saf
   const motors = loads.filter(
     ({ id, kind }) => used.has(id) && (kind === 'induction motor' || kind === 'brush motor'),
   )
-  const bank = `${bankNominal(rig.bank)} V bank of ${batteries.length} ${batteries.length === 1 ? 'battery' : 'batteries'}`
+  const bank = `${plain(bankNominal(rig.bank))} V bank of ${batteries.length} ${batteries.length === 1 ? 'battery' : 'batteries'}`
   const names = (list: readonly { name: string }[]) => list.map(({ name }) => name).join(', ')
   return [
     {
       name: 'mains voltage',
-      sentence: `The AC output is mains voltage (${unit.outputVoltage} V): it kills. Insulated leads rated for it, no bare joints, one hand where possible. A GFCI or RCD may not act on a floating output.`,
-      because: `the unit gives ${unit.outputVoltage} V`,
+      sentence: `The AC output is mains voltage (${plain(unit.outputVoltage)} V): it kills. Insulated leads rated for it, no bare joints, one hand where possible. A GFCI or RCD may not act on a floating output.`,
+      because: `the unit gives ${plain(unit.outputVoltage)} V`,
     },
     {
       name: 'short circuit',
@@ -74,7 +75,7 @@ export function cautionsFor({ unit, rig, plan, loads = [], nearLimit = [] }: Saf
       name: 'pre-charge',
       sentence:
         'Pre-charge before connecting. Inside, the high-voltage link (170 to 400 V) stays charged after unplugging: wait, measure, leave it to the qualified.',
-      because: `the unit’s input capacitors on ${unit.inputVoltage} V`,
+      because: `the unit’s input capacitors on ${plain(unit.inputVoltage)} V`,
     },
     {
       name: 'building wiring',

@@ -1,3 +1,4 @@
+import { plain } from '../figures'
 import type { Bank, Battery, Chemistry } from '@even-watt/contract'
 import { solveNetwork, type Branch, type Network } from './network'
 import { sourceBetween, type Source } from './thevenin'
@@ -40,8 +41,8 @@ export const stringCapacity = (string: readonly Battery[]): number | undefined =
 /** "12.8 V 150 Ah lithium iron phosphate", "12 V battery". */
 export const describeBattery = ({ nominal, capacity, chemistry }: Battery): string =>
   [
-    `${nominal} V`,
-    capacity !== undefined && `${capacity} Ah`,
+    `${plain(nominal)} V`,
+    capacity !== undefined && `${plain(capacity)} Ah`,
     chemistry === 'not known' ? 'battery' : chemistry,
   ]
     .filter(Boolean)

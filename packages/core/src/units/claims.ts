@@ -1,5 +1,5 @@
 import type { Claim, ClaimQuantity, ClaimUnit, Unit } from '@even-watt/contract'
-import { sayDuration } from '../figures'
+import { sayDuration, plain } from '../figures'
 
 const factors: Record<ClaimUnit, number> = {
   W: 1,
@@ -17,8 +17,6 @@ const factors: Record<ClaimUnit, number> = {
 
 /** The claimed value in SI (percentages as fractions). */
 export const claimValue = (claim: Claim): number => claim.value * factors[claim.unit]
-
-const plain = (value: number) => String(Number(value.toPrecision(6)))
 
 /** "1400 W for 10 s", "±3 %", "≤ 11 W". */
 export function sayClaim(claim: Claim): string {

@@ -1,4 +1,4 @@
-import { formatNumber, ownDrop, type ElementState } from '@even-watt/core'
+import { formatNumber, ownDrop, type ElementState, say } from '@even-watt/core'
 
 interface Props {
   readonly states: readonly ElementState[]
@@ -30,11 +30,11 @@ export function ElementTable({ states, current, count }: Props) {
                 {side === 'positive' ? '+' : '−'} {element.name}
               </td>
               <td className="figures right" title={surveyed ? 'surveyed' : 'expected'}>
-                {(resistance * 1000).toPrecision(3)}
+                {say(resistance * 1000, '')}
                 {!surveyed && <span className="text-quiet"> exp.</span>}
               </td>
-              <td className="figures right">{(drop * 1000).toFixed(1)}</td>
-              <td className="figures right">{watts.toFixed(2)}</td>
+              <td className="figures right">{say(drop * 1000, '')}</td>
+              <td className="figures right">{say(watts, '')}</td>
               {count !== undefined && <td className="right">{sayCounts(drop, count)}</td>}
               <td className={heat === 'hot' ? 'text-madder' : heat === 'warm' ? 'text-ochre' : ''}>
                 {heat === 'hot' ? '■ hot' : heat === 'warm' ? '▲ warm' : 'cool'}

@@ -50,6 +50,6 @@ export function LinkTable({ rig, links, current }: Props) {
 function sayTime(allowed: number | undefined, margin: number | undefined): string {
   if (margin === undefined || margin >= 0) return ''
   if (allowed === undefined) return 'no curve known'
-  if (allowed < 90) return `${allowed.toPrecision(2)} s`
-  return `${(allowed / 60).toPrecision(2)} min`
+  if (allowed < 90) return say(allowed, 's', 2)
+  return say(allowed / 60, 'min', 2)
 }

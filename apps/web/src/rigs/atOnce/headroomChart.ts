@@ -1,4 +1,4 @@
-import { say, type SupplyQuestion, type SupplyView } from '@even-watt/core'
+import { say, type SupplyQuestion, type SupplyView, plain } from '@even-watt/core'
 import { axis } from '../../ui/chart/axis'
 import type { ChartOption, LineSeriesOption } from '../../ui/chart/engine'
 import type { ChartTheme } from '../../ui/chart/theme'
@@ -67,8 +67,8 @@ export function headroomChart(
         data: curve.map(([P, V]) => [P, V]),
         endLabel: label('V at B', theme.copper),
       },
-      across(question.alarm, `alarm ${question.alarm} V`, theme.quiet),
-      across(question.cutoff, `cutoff ${question.cutoff.toFixed(1)} V`, theme.madder),
+      across(question.alarm, `alarm ${plain(question.alarm)} V`, theme.quiet),
+      across(question.cutoff, `cutoff ${plain(question.cutoff)} V`, theme.madder),
       ...(view ? [down(view.toAlarm.outputPower, 'reach', theme.ink)] : []),
       ...(claim === undefined ? [] : [down(claim, 'claim', theme.petrol)]),
     ],

@@ -1,3 +1,4 @@
+import { say } from '@even-watt/core'
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { useWidth } from '../../ui/useWidth'
 import { BankBlock } from '../BankBlock'
@@ -233,7 +234,7 @@ function Peel({ x, y, share, loss }: { x: number; y: number; share: number; loss
         className="figures"
         fill={heatColour[loss.heat]}
       >
-        {loss.watts < 0.05 ? '<0.1 W' : `${loss.watts.toFixed(1)} W`}
+        {loss.watts < 0.05 ? '<0.1 W' : say(loss.watts, 'W', 2)}
         {loss.heat !== 'cool' && ` ${loss.heat}`}
       </text>
     </g>

@@ -1,6 +1,6 @@
 import { elementKinds, Rig, type ElementKind } from '@even-watt/contract'
 import { bankNominal, checkRig, promisedSupply } from '@even-watt/core'
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
 import { api } from '../../api/api'
@@ -38,6 +38,7 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
   const values = form.watch()
   const { data: meters = [] } = api.useMetersQuery()
   const [selected, setSelected] = useState<string>()
+  const chosen = useRef<HTMLElement>(null)
   const rig = useMemo(() => {
     const read = safeParse(
       Rig,
@@ -75,6 +76,8 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
     const element = newElement(kind, side, [...values.positive, ...values.negative], v7())
     put(addElement(sides(), { side, index }, element))
     setSelected(element.id)
+    // What was just added is asked for its figures.
+    requestAnimationFrame(() => chosen.current?.querySelector('input')?.focus())
   }
   const dropBattery = (id: string) => {
     const bank = form.getValues('bank')
@@ -142,7 +145,8 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
             Add a battery in parallel
           </button>
         </div>
-        <p className="text-quiet no-print text-[0.85rem]">
+        <p className="text-quiet no-print text-[0.85rem] md:hidden">Tap a part to change or remove it.</p>
+        <p className="text-quiet no-print text-[0.85rem] max-md:hidden">
           Drag to reorder, or <span className="kbd">Alt</span> with the arrows;{' '}
           <span className="kbd">Enter</span> opens, <span className="kbd">Delete</span> removes.
         </p>
@@ -150,7 +154,7 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
         <Remarks remarks={remarks} name={(at) => nameAt(values, at)} />
       </section>
       {(spot ?? battery) && (
-        <section className="border-t border-ink pt-2" aria-label="What is chosen">
+        <section ref={chosen} className="border-t border-ink pt-2" aria-label="What is chosen">
           {spot && (
             <ElementFields
               key={`${selected}${spot.side}${spot.index}`}
@@ -158,6 +162,36 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
               errorAt={errorAt}
               spot={spot}
             />
+          )}
+          {spot && (
+            <div className="mt-2 flex flex-wrap gap-4">
+              <button
+                type="button"
+                className="plain-link"
+                disabled={spot.index === 0}
+                onClick={() => put(moveElement(sides(), spot, { ...spot, index: spot.index - 1 }))}
+              >
+                Nearer to the bank
+              </button>
+              <button
+                type="button"
+                className="plain-link"
+                disabled={spot.index === values[spot.side].length - 1}
+                onClick={() => put(moveElement(sides(), spot, { ...spot, index: spot.index + 1 }))}
+              >
+                Nearer to the unit
+              </button>
+              <button
+                type="button"
+                className="plain-link"
+                onClick={() => {
+                  put(removeElement(sides(), spot))
+                  setSelected(undefined)
+                }}
+              >
+                Remove it
+              </button>
+            </div>
           )}
           {battery && <BatteryFields key={selected} form={form} errorAt={errorAt} {...battery} />}
         </section>

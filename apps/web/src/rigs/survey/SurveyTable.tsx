@@ -1,3 +1,4 @@
+import { say } from '@even-watt/core'
 import type { SurveyFigures, SurveyLine } from '@even-watt/core'
 import { Fig } from '../../ui/Fig'
 
@@ -52,7 +53,7 @@ function verdict(line: SurveyLine, negative: boolean) {
         ■{' '}
         {line.ratio === undefined || line.ratio > 99
           ? 'far more than expected'
-          : `${line.ratio.toPrecision(2)} times the expected`}
+          : `${say(line.ratio, '', 2)} times the expected`}
         {line.hot ? ', hot' : ''}
       </span>
     )
