@@ -48,6 +48,7 @@ const ranks = {
     'expectations',
   ],
   'apps/web/src': [
+    'offline',
     'api',
     'outbox',
     'ui',

@@ -3,6 +3,7 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
 import { RouterProvider } from 'react-router'
+import { openOffline } from './offline/register'
 import { startOutbox } from './outbox/outbox'
 import { router } from './routes'
 import { store } from './store'
@@ -10,6 +11,7 @@ import { store } from './store'
 const root = document.getElementById('root')
 if (!root) throw new Error('The page has no root.')
 void startOutbox()
+openOffline()
 createRoot(root).render(
   <StrictMode>
     <Provider store={store}>

@@ -22,6 +22,7 @@ import type {
   TrialVerdicts,
   Unit,
 } from '@even-watt/contract'
+import { keepEntries } from '../offline/keepEntries'
 import { followTrial } from './following'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 
@@ -192,6 +193,7 @@ export const api = createApi({
               const here = new Set(draft.entries.map(({ id }) => id))
               draft.entries.push(...found.filter(({ id }) => !here.has(id)))
               draft.cursor = cursor
+              keepEntries(trial, draft.entries.length)
             }),
           trial: ({ version, revisions }) => {
             const known = api.endpoints.trial.select(trial)(
