@@ -26,6 +26,7 @@ const LoadPage = page(async () => (await import('./loads/LoadPage')).LoadPage)
 const CablePage = page(async () => (await import('./conductors/CablePage')).CablePage)
 const MethodPage = page(async () => (await import('./method/MethodPage')).MethodPage)
 const BackupPage = page(async () => (await import('./bench/BackupPage')).BackupPage)
+const SettingsPage = page(async () => (await import('./bench/SettingsPage')).SettingsPage)
 const PhonePage = page(async () => (await import('./bench/PhonePage')).PhonePage)
 const SetAsidePage = page(async () => (await import('./setAside/SetAsidePage')).SetAsidePage)
 const loadLayout = async () => ({ default: (await import('./trials/TrialLayout')).TrialLayout })
@@ -115,6 +116,7 @@ export const router = createBrowserRouter([
       { path: '/method/:subject?', element: wait(<MethodPage />) },
       { path: '/import', element: wait(<ImportPage />) },
       { path: '/backup', element: wait(<BackupPage />) },
+      { path: '/settings', element: wait(<SettingsPage />) },
       { path: '/phone', element: wait(<PhonePage />) },
       { path: '/set-aside', element: wait(<SetAsidePage />) },
       { path: '/begin', element: wait(<BeginPage />) },

@@ -17,5 +17,8 @@ export const mainsSystems = [
 export const Settings = z.object({
   mains: oneOf('Mains', mainsSystems),
   currency: words('Currency', 3),
+  /** Units in which plain numbers are typed, and figures shown; absent: metres and °C. */
+  length: z.optional(oneOf('Lengths', ['m', 'ft'] as const)),
+  temperature: z.optional(oneOf('Temperatures', ['°C', '°F'] as const)),
 })
 export type Settings = z.infer<typeof Settings>

@@ -6,6 +6,9 @@ import { readNumber } from '../ui/form'
 /** What is asked before a trial can begin: text, as it is typed. */
 export interface BeginForm {
   readonly mains: string
+  readonly currency: string
+  /** Lengths and temperatures: "m °C". */
+  readonly units: string
   readonly name: string
   readonly volts: string
   readonly watts: string
@@ -19,6 +22,8 @@ export interface BeginForm {
 
 export const blankBegin: BeginForm = {
   mains: '',
+  currency: 'EUR',
+  units: 'm °C',
   name: '',
   volts: '',
   watts: '',
@@ -59,6 +64,7 @@ export function beginningOf(form: BeginForm, here: readonly StoredMeter[], ids: 
     return value ?? 0
   }
   if (!form.mains) faults['mains'] = 'Choose the mains system of your place.'
+  if (!form.currency.trim()) faults['currency'] = 'Enter the currency: EUR, USD, …'
   if (!form.name.trim()) faults['name'] = 'Enter a name.'
   if (!form.by.trim()) faults['by'] = 'Enter your initials.'
   const volts = number('volts', 'nominal volts')

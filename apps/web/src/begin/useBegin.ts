@@ -21,8 +21,7 @@ export function useBegin() {
   ): Promise<string> => {
     setBusy(true)
     try {
-      const settings = { mains: form.mains as Settings['mains'], currency: known?.currency ?? 'EUR' }
-      if (known === null) await saveSettings(settings).unwrap()
+      if (known === null) await saveSettings(settingsOf(form)).unwrap()
       for (const { id, meter, isNew } of meters)
         if (isNew) await saveMeter({ id, editedFrom: 0, content: meter }).unwrap()
       const trial = { id: ids.part('trial'), unit: ids.part('unit'), rig: ids.part('rig') }
@@ -36,4 +35,14 @@ export function useBegin() {
     }
   }
   return { begin, busy }
+}
+
+function settingsOf({ mains, currency, units }: BeginForm): Settings {
+  const [length, temperature] = units.split(' ')
+  return {
+    mains: mains as Settings['mains'],
+    currency: currency.trim(),
+    length: length === 'ft' ? 'ft' : 'm',
+    temperature: temperature === '°F' ? '°F' : '°C',
+  }
 }

@@ -17,6 +17,9 @@ export function BenchPage() {
       title="Bench"
       actions={
         <>
+          <Link className="action" to="/settings">
+            Settings
+          </Link>
           <Link className="action" to="/phone">
             Phone
           </Link>

@@ -4,7 +4,6 @@ import {
   expanded,
   flexibleStranding,
   parseGauge,
-  parseMeasure,
   rectangular,
   sayFigure,
   uncertain,
@@ -12,6 +11,7 @@ import {
 } from '@even-watt/core'
 import { useState } from 'react'
 import { readNumber, TextField } from '../ui/form'
+import { readLength, readTemperature, typedLength, typedTemperature, units } from '../ui/units'
 
 const strandingSpread = rectangular(0.05 / flexibleStranding)
 
@@ -19,18 +19,18 @@ const strandingSpread = rectangular(0.05 / flexibleStranding)
 export function CurrentFromDrop() {
   const [form, setForm] = useState({
     gauge: '16 mm²',
-    length: '1',
+    length: typedLength(1),
     millivolts: '',
     accuracy: '0.2',
     ohms: '',
-    celsius: '20',
+    celsius: typedTemperature(20),
   })
   const gauge = parseGauge(form.gauge)
-  const length = readNumber(form.length, (text) => parseMeasure(text, 'length'))
+  const length = readNumber(form.length, readLength)
   const millivolts = readNumber(form.millivolts)
   const accuracy = readNumber(form.accuracy)
   const ohms = readNumber(form.ohms)
-  const celsius = readNumber(form.celsius)
+  const celsius = readNumber(form.celsius, readTemperature)
   const field = (name: keyof typeof form, why: string | undefined) => ({
     value: form[name],
     onChange: (event: { target: { value: string } }) => setForm({ ...form, [name]: event.target.value }),
@@ -85,7 +85,12 @@ export function CurrentFromDrop() {
         />
         <TextField label="Drop" unit="mV" {...field('millivolts', millivolts.why)} inputMode="decimal" />
         <TextField label="Voltmeter" unit="± %" {...field('accuracy', accuracy.why)} inputMode="decimal" />
-        <TextField label="Cable at" unit="°C" {...field('celsius', celsius.why)} inputMode="decimal" />
+        <TextField
+          label="Cable at"
+          unit={units().temperature}
+          {...field('celsius', celsius.why)}
+          inputMode="decimal"
+        />
       </div>
       {found && (
         <p className="mt-2 text-lg">

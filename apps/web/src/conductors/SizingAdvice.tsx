@@ -7,9 +7,11 @@ import {
   type CableChoice,
   type Sizing,
   type SizingQuestion,
+  type Parsed,
 } from '@even-watt/core'
 import { memo, useState, type ReactNode } from 'react'
 import { readNumber, same, SelectField, TextField, typed } from '../ui/form'
+import { readLength, readTemperature, typedLength, typedTemperature, units } from '../ui/units'
 
 interface Props {
   readonly power: number
@@ -36,6 +38,13 @@ type Fields = Record<
   | 'drop',
   string
 >
+
+/** What is typed in units that the bench chose. */
+const readers: Partial<Record<keyof Fields, (text: string) => Parsed>> = {
+  length: readLength,
+  insulation: readTemperature,
+  ambient: readTemperature,
+}
 
 const limits: Record<keyof Fields, readonly [low: number, high: number, accepted: string]> = {
   power: [1, 1e6, 'watts above 0'],
@@ -65,9 +74,9 @@ export const SizingAdvice = memo(function SizingAdvice({
     efficiency: typed(efficiency * 100),
     nominal: typed(nominal),
     lowest: typed(lowest),
-    ambient: typed(ambient),
-    length: '1.2',
-    insulation: '105',
+    ambient: typedTemperature(ambient),
+    length: typedLength(1.2),
+    insulation: typedTemperature(105),
     ripple: '0',
     bundling: '1',
     drop: '3',
@@ -75,7 +84,7 @@ export const SizingAdvice = memo(function SizingAdvice({
   const [at, setAt] = useState<'lowest' | 'nominal'>('lowest')
   const [material, setMaterial] = useState<Conductor['material']>('copper')
   const read = (key: keyof Fields): { value: number; why: string | undefined } => {
-    const { value, why } = readNumber(fields[key])
+    const { value, why } = readNumber(fields[key], readers[key])
     const [low, high, accepted] = limits[key]
     if (why !== undefined || value === undefined)
       return { value: NaN, why: why ?? `A number is needed: ${accepted}.` }
@@ -132,9 +141,9 @@ export const SizingAdvice = memo(function SizingAdvice({
           ]}
         />
         {field('ripple', 'Ripple I_r/Ī', undefined, '0: mean current; 0.71: full')}
-        {field('length', 'Length, one way', 'm')}
-        {field('insulation', 'Insulation', '°C')}
-        {field('ambient', 'Ambient', '°C')}
+        {field('length', 'Length, one way', units().length)}
+        {field('insulation', 'Insulation', units().temperature)}
+        {field('ambient', 'Ambient', units().temperature)}
         {field('bundling', 'Bundling factor')}
         {field('drop', 'Loop drop at most', '% of nominal')}
         <SelectField

@@ -1,6 +1,7 @@
 import type { KeyboardEvent } from 'react'
 import { useTrial } from '../trials/useTrial'
 import { whereChoices, type TypedTemperature } from './temperatures'
+import { units } from '../ui/units'
 
 interface Props {
   readonly typed: readonly TypedTemperature[]
@@ -36,7 +37,7 @@ export function TemperatureRows({ typed, onChange, onKeyDown }: Props) {
             aria-label={`Temperature ${i + 1}`}
             inputMode="decimal"
             autoComplete="off"
-            placeholder="°C"
+            placeholder={units().temperature}
             value={text}
             onChange={(event) => change(i, { text: event.target.value })}
             onKeyDown={onKeyDown}

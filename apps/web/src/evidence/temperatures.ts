@@ -1,5 +1,6 @@
 import { places, type Rig, type Temperature } from '@even-watt/contract'
-import { parseTemperature, placed } from '@even-watt/core'
+import { placed } from '@even-watt/core'
+import { readTemperature, typedTemperature } from '../ui/units'
 
 /** A temperature as typed: a place, or the id of a part of the rig, and its text. */
 export interface TypedTemperature {
@@ -21,7 +22,7 @@ export function readTemperatures(typed: readonly TypedTemperature[]): {
   let fault: string | undefined
   const temperatures = typed.flatMap(({ where, text }): Temperature[] => {
     if (!text.trim()) return []
-    const parsed = parseTemperature(text)
+    const parsed = readTemperature(text)
     if (!parsed.ok) {
       fault ??= `Temperature: ${parsed.why}`
       return []
@@ -34,4 +35,4 @@ export function readTemperatures(typed: readonly TypedTemperature[]): {
 
 /** Back in the fields, to be corrected. */
 export const typedTemperatures = (temperatures: readonly Temperature[] = []): TypedTemperature[] =>
-  temperatures.map(({ place, part, celsius }) => ({ where: part ?? place, text: String(celsius) }))
+  temperatures.map(({ place, part, celsius }) => ({ where: part ?? place, text: typedTemperature(celsius) }))

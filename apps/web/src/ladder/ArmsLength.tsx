@@ -8,6 +8,7 @@ import { CapturedResult } from './CapturedResult'
 import { typedValues } from './draft'
 import type { DraftState } from './useDraft'
 import { useDraftPreview } from './useDraftPreview'
+import { unitOf } from '../ui/units'
 
 interface Props {
   readonly state: DraftState
@@ -98,7 +99,9 @@ export function ArmsLength({ state, onClose }: Props) {
               aria-invalid={fault !== undefined}
               aria-describedby="prompt-note"
             />
-            {field && <span className="text-quiet text-4xl">{quantityData[field.quantity].unit}</span>}
+            {field && (
+              <span className="text-quiet text-4xl">{unitOf(quantityData[field.quantity].unit)}</span>
+            )}
           </div>
           {field && (
             <RangeChoice
@@ -135,7 +138,7 @@ export function ArmsLength({ state, onClose }: Props) {
                 </button>
                 <span className="figures">
                   {draft.texts[other.key]
-                    ? `${draft.texts[other.key]} ${quantityData[other.quantity].unit}`
+                    ? `${draft.texts[other.key]} ${unitOf(quantityData[other.quantity].unit)}`
                     : '–'}
                 </span>
               </li>

@@ -11,6 +11,7 @@ import { Notice } from '../ui/Notice'
 import { columns } from './columns'
 import { typedValues, type Draft, type EntryField } from './draft'
 import type { DraftState } from './useDraft'
+import { unitOf } from '../ui/units'
 
 interface Props {
   readonly state: DraftState
@@ -187,7 +188,7 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
               {extra.map((field) => (
                 <span key={field.key} className="flex items-center gap-1">
                   <span className="text-quiet">
-                    {field.quantity} {meterName(field.meter) ?? quantityData[field.quantity].unit}
+                    {field.quantity} {meterName(field.meter) ?? unitOf(quantityData[field.quantity].unit)}
                   </span>
                   {input(field, false)}
                 </span>

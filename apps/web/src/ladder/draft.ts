@@ -10,9 +10,10 @@ import type {
   Rig,
   Value,
 } from '@even-watt/contract'
-import { parseNumber, parseTemperature, quantities, quantityData } from '@even-watt/core'
+import { parseNumber, quantities, quantityData } from '@even-watt/core'
 import { readTemperatures, typedTemperatures, type TypedTemperature } from '../evidence/temperatures'
 import { showValue, storedFactor, typedDecimals } from '../ui/readValue'
+import { readTemperature } from '../ui/units'
 
 /** One field of the entry row: a quantity on a meter; without a meter, no uncertainty is known. */
 export interface EntryField {
@@ -111,7 +112,7 @@ export function readDraft(draft: Draft, fields: readonly EntryField[]): ReadDraf
   for (const { key, quantity, meter } of fields) {
     const text = draft.texts[key]
     if (!text?.trim()) continue
-    const parsed = quantity === 'T' ? parseTemperature(text) : parseNumber(text)
+    const parsed = quantity === 'T' ? readTemperature(text) : parseNumber(text)
     if (!parsed.ok) {
       faults[key] = `${quantity}: ${parsed.why}`
     } else if (Math.abs(parsed.value) > limit) {

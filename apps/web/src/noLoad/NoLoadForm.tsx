@@ -9,6 +9,7 @@ import { readNumber, SelectField, TextField } from '../ui/form'
 import { storedFactor, typedDecimals } from '../ui/readValue'
 import { displays } from './displays'
 import { fieldsOf } from './fields'
+import { units } from '../ui/units'
 
 /** What is read with nothing connected, each field on the meter that the rig hangs up for it. */
 export function NoLoadForm() {
@@ -95,7 +96,7 @@ export function NoLoadForm() {
             ['search', 'search mode'],
           ]}
         />
-        <TextField label="Room" unit="°C" inputMode="decimal" {...field('room')} />
+        <TextField label="Room" unit={units().temperature} inputMode="decimal" {...field('room')} />
         <TextField label="Seen and heard" {...field('observed')} />
         <TextField label="Note" {...field('note')} />
       </div>

@@ -7,8 +7,9 @@ import {
   type Quantity,
   type Revision,
 } from '@even-watt/contract'
-import { parseNumber, parseTemperature, quantities, quantityData } from '@even-watt/core'
+import { parseNumber, quantities, quantityData } from '@even-watt/core'
 import { readTime } from './time'
+import { readTemperature } from '../ui/units'
 
 /** What a column of a foreign table may hold. */
 export type Target = Quantity | 'time' | 'load' | 'kind' | 'fan' | 'alarm' | 'end' | 'held' | 'note'
@@ -112,7 +113,7 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
     const values = quantities.flatMap((quantity): EntryOf<'ladder'>['reading']['values'] => {
       const text = texts.get(quantity)
       if (text === undefined) return []
-      const parsed = quantity === 'T' ? parseTemperature(text) : parseNumber(text)
+      const parsed = quantity === 'T' ? readTemperature(text) : parseNumber(text)
       if (!parsed.ok || Math.abs(parsed.value) > 1e6) {
         fault(`${quantity}: ${parsed.ok ? `${text.slice(0, 24)} is out of reach` : parsed.why}`)
         return []

@@ -1,6 +1,7 @@
 import { isFigure, showBare, showFigure, type Derived, type Figure } from '@even-watt/core'
 import { memo } from 'react'
 import { useShowWorking } from './working'
+import { inUnits } from './units'
 
 const hues = { dc: 'text-copper', ac: 'text-petrol', heat: 'text-plum', none: '' } as const
 export type Hue = keyof typeof hues
@@ -40,7 +41,8 @@ export const Fig = memo(function Fig({
       </span>
     )
   }
-  const { value, uncertainty } = showFigure(of)
+  const inUnit = inUnits(of)
+  const { value, uncertainty } = showFigure(inUnit)
   return (
     <button
       type="button"
@@ -52,9 +54,9 @@ export const Fig = memo(function Fig({
       title={gradeNote(of)}
     >
       {marked && of.grade !== 'measured' && <GradeMark grade={of.grade} />}
-      {bare ? showBare(of, Number(bare)) : value}
+      {bare ? showBare(inUnit, Number(bare)) : value}
       {uncertainty && !bare && <span className="text-quiet text-[0.8em]"> ± {uncertainty}</span>}
-      {withUnit && of.unit && <span className="text-[0.85em]"> {of.unit}</span>}
+      {withUnit && inUnit.unit && <span className="text-[0.85em]"> {inUnit.unit}</span>}
       {of.grade !== 'measured' && !ungraded && !marked && (
         <span className="text-ochre text-[0.8em]"> {of.grade}</span>
       )}

@@ -29,6 +29,8 @@ const fixed: Place[] = [
   { words: 'Cable and fuse', to: '/cable' },
   { words: 'Start a trial', to: '/trials/new' },
   { words: 'Import a trial', to: '/import' },
+  { words: 'This bench: mains, currency, units', to: '/settings' },
+  { words: 'Phone: let one in', to: '/phone' },
   { words: 'Method: how every figure is worked', to: '/method' },
 ]
 

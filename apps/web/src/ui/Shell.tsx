@@ -1,11 +1,13 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, NavLink, Outlet } from 'react-router'
+import { api } from '../api/api'
 import { OutboxMark } from '../outbox/OutboxMark'
 import { type Stage } from '../stage'
 import { AnswerBar } from './AnswerBar'
 import { useEnterRule } from './enterRule'
 import { Guarded } from './Guarded'
 import { useKey } from './keys'
+import { chooseUnits, useChosenUnits } from './units'
 import { setTheme, useTheme } from './theme'
 
 // Opened by a key: fetched once the screen stands, so that they are there when asked for.
@@ -28,6 +30,12 @@ export function Shell({ stages }: { stages: readonly Stage[] }) {
   const [open, setOpen] = useState<'palette' | 'keys' | undefined>()
   const theme = useTheme()
   const close = () => setOpen(undefined)
+  const { data: settings } = api.useSettingsQuery()
+  // What is on screen is drawn again where this browser did not know them yet.
+  const drawn = useChosenUnits()
+  useEffect(() => {
+    if (settings) chooseUnits(settings)
+  }, [settings])
   useEnterRule()
   useEffect(() => {
     const waiting = setTimeout(
@@ -87,7 +95,7 @@ export function Shell({ stages }: { stages: readonly Stage[] }) {
         </div>
       </header>
       <main id="main" className="flex min-h-0 flex-1 flex-col">
-        <Outlet />
+        <Outlet key={drawn} />
       </main>
       <AnswerBar />
       <Guarded what="This">

@@ -1,11 +1,13 @@
 import type { Quantity } from '@even-watt/contract'
 import { quantityData } from '@even-watt/core'
+import { typedTemperature } from './units'
 
 /** Typed in the unit shown, stored in SI: THD is typed in per cent. */
 export const storedFactor = (quantity: Quantity) => (quantityData[quantity].unit === '%' ? 0.01 : 1)
 
 /** A value in the unit shown; with the decimals it was typed to, where they are known. */
 export function showValue(quantity: Quantity, value: number, decimals?: number): string {
+  if (quantity === 'T') return typedTemperature(value)
   const shown = Number((value / storedFactor(quantity)).toPrecision(10))
   return decimals === undefined ? String(shown) : shown.toFixed(decimals)
 }

@@ -4,6 +4,7 @@ import { v7 } from 'uuid'
 import type { FieldsProps } from '../ui/DocumentEditor'
 import { RemoveButton, fieldOf, same, SelectField, TextField } from '../ui/form'
 import type { UnitForm } from './form'
+import { unitOf } from '../ui/units'
 
 const usualUnit: Record<string, string> = {
   efficiency: '%',
@@ -119,7 +120,7 @@ function StatedFor({ at, form, errorAt }: FieldsProps<UnitForm> & { readonly at:
           <TextField
             key={key}
             label={label}
-            unit={unit}
+            unit={unitOf(unit)}
             {...field(`claims.${at}.${key}`)}
             placeholder={none}
             inputMode="decimal"

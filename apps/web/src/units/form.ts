@@ -1,7 +1,8 @@
 import type { Claim, Unit } from '@even-watt/contract'
-import { parseMeasure, parseTemperature } from '@even-watt/core'
+import { parseMeasure, type Parsed } from '@even-watt/core'
 import { readNumber, typed } from '../ui/form'
 import type { Report } from '../ui/resolver'
+import { readLength, readTemperature, typedLength, typedTemperature } from '../ui/units'
 
 /** A unit as typed: everything is text until it is saved. */
 export interface UnitForm {
@@ -73,7 +74,7 @@ export const unitToForm = (unit: Unit): UnitForm => ({
   firmware: unit.firmware ?? '',
   price: { amount: typed(unit.price?.amount), currency: unit.price?.currency ?? 'EUR' },
   mass: typed(unit.mass),
-  size: [0, 1, 2].map((i) => typed(unit.size?.[i])),
+  size: [0, 1, 2].map((i) => typedLength(unit.size?.[i])),
   note: unit.note ?? '',
   claims: unit.claims.map(claimToForm),
 })
@@ -87,7 +88,7 @@ const claimToForm = (claim: Claim): ClaimForm => ({
   duration: typed(claim.duration),
   load: typed(claim.load),
   volts: claim.volts ? [...new Set([claim.volts.from, claim.volts.to])].join(' to ') : '',
-  room: typed(claim.room),
+  room: typedTemperature(claim.room),
   readWhere: claim.readWhere,
 })
 
@@ -96,12 +97,11 @@ const words = (text: string) => text.trim() || undefined
 
 /** The unit that was typed; what cannot be read is reported at its field. */
 export function formToUnit(form: UnitForm, report: Report): unknown {
-  const number = (path: string, text: string, parse?: (text: string) => ReturnType<typeof parseMeasure>) => {
+  const number = (path: string, text: string, parse?: (text: string) => Parsed) => {
     const { value, why } = readNumber(text, parse)
     report(path, why)
     return value
   }
-  const length = (text: string) => parseMeasure(text, 'length')
   const volts = (path: string, text: string) => {
     if (!text.trim()) return undefined
     const [from, to = from, ...more] = text.split(/\bto\b|[–-]/).map((one) => readNumber(one).value)
@@ -109,7 +109,7 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
     report(path, 'Input volts: like 24 to 28, or 13.8.')
     return undefined
   }
-  const sizes = form.size.map((text, i) => number(`size.${i}`, text, length))
+  const sizes = form.size.map((text, i) => number(`size.${i}`, text, readLength))
   return {
     name: form.name,
     kind: form.kind,
@@ -140,7 +140,7 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
         duration: number(`${at}.duration`, claim.duration),
         load: number(`${at}.load`, claim.load),
         volts: volts(`${at}.volts`, claim.volts),
-        room: number(`${at}.room`, claim.room, parseTemperature),
+        room: number(`${at}.room`, claim.room, readTemperature),
       }
     }),
   }

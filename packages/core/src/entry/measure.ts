@@ -13,8 +13,11 @@ export type Dimension = keyof typeof conversions
 /** More digits than anything is known to, and few enough to be typed again. */
 const tidy = (value: number): number => Number(value.toPrecision(12))
 
-/** "4 ft", "2.6 lb", "1,5 hp", or a plain number in SI. The result is in m, kg, N·m or W. */
-export function parseMeasure(typed: string, dimension: Dimension): Parsed {
+/**
+ * "4 ft", "2.6 lb", "1,5 hp"; a plain number is in SI, or in the unit named as the usual one. The result is in m, kg, N·m or
+ * W.
+ */
+export function parseMeasure(typed: string, dimension: Dimension, usual?: string): Parsed {
   const text = typed.trim().toLowerCase()
   const units: Record<string, number> = conversions[dimension]
   const unit = Object.keys(units)
@@ -27,15 +30,15 @@ export function parseMeasure(typed: string, dimension: Dimension): Parsed {
       why: `"${typed.trim().slice(0, 24)}" is not understood. Accepted units: ${Object.keys(units).join(', ')}.`,
     }
   }
-  return { ok: true, value: tidy(number.value * (unit ? (units[unit] ?? 1) : 1)) }
+  return { ok: true, value: tidy(number.value * (units[unit ?? usual ?? ''] ?? 1)) }
 }
 
-/** Temperature as typed, "104 °F" or "40", in °C. */
-export function parseTemperature(typed: string): Parsed {
+/** Temperature as typed, "104 °F" or "40", in °C; a plain number is in the usual unit. */
+export function parseTemperature(typed: string, usual: '°C' | '°F' = '°C'): Parsed {
   const text = typed.trim().toLowerCase()
-  const fahrenheit = text.endsWith('f')
+  const fahrenheit = text.endsWith('f') || (usual === '°F' && !text.endsWith('c'))
   // Cut step by step: a pattern that looks for what may stand between goes over it again and again.
-  const bare = fahrenheit || text.endsWith('c') ? text.slice(0, -1).trimEnd() : text
+  const bare = /[fc]$/.test(text) ? text.slice(0, -1).trimEnd() : text
   const number = parseNumber(bare.endsWith('°') ? bare.slice(0, -1) : bare)
   if (!number.ok || !fahrenheit) return number
   return { ok: true, value: tidy(((number.value - 32) * 5) / 9) }

@@ -2,7 +2,7 @@ import { expanded } from '../meters'
 import type { Figure } from './figure'
 
 /** Factor from storage (SI, fractions) to what is shown: efficiencies in %, resistances in mΩ, drops in mV. */
-export const shownFactor = (unit: Figure['unit']): number =>
+export const shownFactor = (unit: string): number =>
   unit === '%' ? 100 : unit === 'mΩ' || unit === 'mV' ? 1000 : 1
 
 /** Decimals that show the given number of significant figures of x; never negative. */
@@ -10,6 +10,9 @@ export function decimals(x: number, significant: number): number {
   if (x === 0 || !Number.isFinite(x)) return 0
   return Math.min(12, Math.max(0, significant - 1 - Math.floor(Math.log10(Math.abs(x)))))
 }
+
+/** What is shown of a figure: a value, and a unit, which need not be the one it is stored in. */
+type Showable = Pick<Figure, 'x'> & { readonly unit: string }
 
 /** A number as a label prints it: what was typed, without the tail that binary fractions leave; six figures at most. */
 export const plain = (value: number): string => String(Number(value.toPrecision(6))).replace('-', '−')
@@ -30,7 +33,7 @@ export interface Shown {
  * The value to the decimals its expanded uncertainty allows (two figures of it), or to three significant
  * figures (or as many as asked for) when it has none.
  */
-export function showFigure(figure: Pick<Figure, 'x' | 'unit'>, significant = 3): Shown {
+export function showFigure(figure: Showable, significant = 3): Shown {
   const factor = shownFactor(figure.unit)
   const value = figure.x.value * factor
   const U = expanded(figure.x) * factor
@@ -44,14 +47,14 @@ export function showFigure(figure: Pick<Figure, 'x' | 'unit'>, significant = 3):
  * The value alone, for tables that leave the uncertainty to the working: to as many figures of its uncertainty as
  * asked for.
  */
-export function showBare(figure: Pick<Figure, 'x' | 'unit'>, figures = 1): string {
+export function showBare(figure: Showable, figures = 1): string {
   const factor = shownFactor(figure.unit)
   const U = expanded(figure.x) * factor
   return U > 0 ? formatNumber(figure.x.value * factor, decimals(U, figures)) : showFigure(figure).value
 }
 
 /** "93.1 ± 1.4 %" in one string, for sentences. */
-export function sayFigure(figure: Pick<Figure, 'x' | 'unit'>, significant = 3): string {
+export function sayFigure(figure: Showable, significant = 3): string {
   const { value, uncertainty } = showFigure(figure, significant)
   const unit = figure.unit ? ` ${figure.unit}` : ''
   return uncertainty ? `${value} ± ${uncertainty}${unit}` : `${value}${unit}`

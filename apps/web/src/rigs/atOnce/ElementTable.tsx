@@ -1,4 +1,5 @@
 import { formatNumber, ownDrop, type ElementState, say } from '@even-watt/core'
+import { sayTemperature } from '../../ui/units'
 
 interface Props {
   readonly states: readonly ElementState[]
@@ -39,7 +40,7 @@ export function ElementTable({ states, current, count }: Props) {
               <td className={heat === 'hot' ? 'text-madder' : heat === 'warm' ? 'text-ochre' : ''}>
                 {heat === 'hot' ? '■ hot' : heat === 'warm' ? '▲ warm' : 'cool'}
                 {temperature !== undefined && (
-                  <span className="text-quiet"> {temperature.toFixed(0)} °C</span>
+                  <span className="text-quiet"> {sayTemperature(temperature)}</span>
                 )}
               </td>
             </tr>

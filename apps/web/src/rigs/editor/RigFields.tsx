@@ -30,6 +30,7 @@ import { ElementFields } from './ElementFields'
 import { formToRig, type RigForm } from './form'
 import { MeterHanging } from './MeterHanging'
 import { TypicalFields } from './TypicalFields'
+import { units } from '../../ui/units'
 
 const AtOnce = lazy(async () => ({ default: (await import('../atOnce/AtOnce')).AtOnce }))
 
@@ -94,7 +95,7 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
         <TextField label="Name" {...form.register('name')} error={errorAt('name')} className="col-span-2" />
         <TextField
           label="Ambient"
-          unit="°C"
+          unit={units().temperature}
           {...form.register('ambient')}
           error={errorAt('ambient')}
           inputMode="decimal"

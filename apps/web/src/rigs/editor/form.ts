@@ -1,6 +1,7 @@
 import type { Battery, Conductor, PathElement, Rig } from '@even-watt/contract'
-import { flexibleStranding, formatGauge, parseGauge, parseMeasure } from '@even-watt/core'
+import { flexibleStranding, formatGauge, parseGauge, type Parsed } from '@even-watt/core'
 import { readNumber, typed } from '../../ui/form'
+import { readLength, readTemperature, typedLength, typedTemperature } from '../../ui/units'
 import type { Report } from '../../ui/resolver'
 
 export interface ConductorForm {
@@ -77,7 +78,7 @@ export const blankConductor: ConductorForm = {
 
 const conductorToForm = (conductor: Conductor): ConductorForm => ({
   gauge: formatGauge(conductor.gauge),
-  length: typed(conductor.length),
+  length: typedLength(conductor.length),
   runs: typed(conductor.runs),
   material: conductor.material,
   strandingFactor: typed(conductor.strandingFactor),
@@ -89,7 +90,7 @@ const elementToForm = (element: PathElement): ElementForm => ({
   kind: element.kind,
   name: element.name,
   conductors: element.kind === 'cable' ? element.conductors.map(conductorToForm) : [],
-  insulation: element.kind === 'cable' ? typed(element.insulation) : '',
+  insulation: element.kind === 'cable' ? typedTemperature(element.insulation) : '',
   continuous: element.kind === 'cable' ? '' : typed(element.continuous),
   shortCurrent: typed(element.shortTime?.current),
   shortSeconds: typed(element.shortTime?.seconds),
@@ -138,7 +139,7 @@ export const usualLead = '0.6'
 
 export const rigToForm = (rig: Rig): RigForm => ({
   name: rig.name,
-  ambient: typed(rig.ambient),
+  ambient: typedTemperature(rig.ambient),
   leads: rig.leads ?? '',
   note: rig.note ?? '',
   bank: {
@@ -166,7 +167,7 @@ type ReadNumber = (
   path: string,
   text: string,
   factor?: number,
-  parse?: (text: string) => ReturnType<typeof parseMeasure>,
+  parse?: (text: string) => Parsed,
 ) => number | undefined
 
 export function formToRig(form: RigForm, report: Report): unknown {
@@ -202,7 +203,7 @@ export function formToRig(form: RigForm, report: Report): unknown {
     positive: form.positive.map((element, i) => elementFrom(element, `positive.${i}`, number, report)),
     negative: form.negative.map((element, i) => elementFrom(element, `negative.${i}`, number, report)),
     typical: typical.length ? Object.fromEntries(typical) : undefined,
-    ambient: number('ambient', form.ambient),
+    ambient: number('ambient', form.ambient, 1, readTemperature),
     ...(form.leads ? { leads: form.leads } : {}),
     note: form.note.trim() || undefined,
     assignments: form.assignments
@@ -254,7 +255,7 @@ function conductorFrom(form: ConductorForm, path: string, number: ReadNumber, re
   report(`${path}.gauge`, gauge.ok ? undefined : gauge.why)
   return {
     gauge: gauge.ok ? gauge.gauge : undefined,
-    length: number(`${path}.length`, form.length, 1, (text) => parseMeasure(text, 'length')),
+    length: number(`${path}.length`, form.length, 1, readLength),
     runs: number(`${path}.runs`, form.runs),
     material: form.material,
     strandingFactor: number(`${path}.strandingFactor`, form.strandingFactor),
@@ -282,6 +283,6 @@ function elementFrom(element: ElementForm, path: string, number: ReadNumber, rep
     conductors: element.conductors.map((conductor, i) =>
       conductorFrom(conductor, `${path}.conductors.${i}`, number, report),
     ),
-    insulation: number(`${path}.insulation`, element.insulation),
+    insulation: number(`${path}.insulation`, element.insulation, 1, readTemperature),
   }
 }

@@ -3,6 +3,7 @@ import { describeElement, isCable, parseGauge, placed } from '@even-watt/core'
 import { useForm, useWatch } from 'react-hook-form'
 import { readNumber, SelectField, TextField } from '../../ui/form'
 import { contractResolver } from '../../ui/resolver'
+import { readLength, units } from '../../ui/units'
 
 const kinds = [
   ['remake', 'remake a joint'],
@@ -24,7 +25,7 @@ export function AddChange({ rig, onAdd }: { rig: StoredRig; onAdd: (change: RigC
     reValidateMode: 'onSubmit',
     resolver: contractResolver(RigChange, (form: Form, report) => {
       const number = (name: string, factor = 1): number => {
-        const { value, why } = readNumber(form[name])
+        const { value, why } = readNumber(form[name], name === 'length' ? readLength : undefined)
         if (value === undefined || value <= 0) report(name, why ?? 'A number above 0 is needed here.')
         return (value ?? 1) * factor
       }
@@ -80,7 +81,12 @@ export function AddChange({ rig, onAdd }: { rig: StoredRig; onAdd: (change: RigC
         <>
           <SelectField label="Which" {...field('lead')} options={named(leads)} />
           <TextField label="New gauge" {...field('gauge')} placeholder="25 mm² or 2 AWG" />
-          <TextField label="New length" unit="m" {...field('length')} hint="left empty: as it is" />
+          <TextField
+            label="New length"
+            unit={units().length}
+            {...field('length')}
+            hint="left empty: as it is"
+          />
         </>
       )}
       {kind === 'battery' && (
