@@ -1,5 +1,5 @@
 import type { RunEvent } from '@even-watt/contract'
-import { placedKey, type Stretch } from '@even-watt/core'
+import { alreadyStanding, placedKey, type Stretch } from '@even-watt/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { pathOf } from '../stage'
@@ -42,14 +42,17 @@ function Running({ state, now }: { state: ScheduleState; now: number }) {
   const { stands, clock, late, checkIns, log } = state
   const open = stands.placed.filter((stretch) => stretch.state === 'running' || stretch.state === 'paused')
   const ahead = stands.placed.filter((stretch) => stretch.state === 'planned')
-  const next = ahead[0]
+  const { trial, view, analysis } = useTrial()
+  // Only a run that has not begun is asked: what was skipped or left in one was the tester's to say.
+  const standing = log.length ? [] : alreadyStanding(stands.placed, view.record, analysis, trial.plan)
+  const next = ahead[standing.length]
   return (
     <>
       {open.map((stretch) => (
         <Current key={placedKey(stretch)} stretch={stretch} state={state} now={now} />
       ))}
       {next ? (
-        <Next stretch={next} state={state} idle={!open.length} />
+        <Next stretch={next} state={state} idle={!open.length} standing={standing} />
       ) : (
         !open.length && <Notice kind="good">Everything in the schedule is done or skipped.</Notice>
       )}
@@ -136,8 +139,20 @@ function Current({ stretch, state, now }: { stretch: Stretch; state: ScheduleSta
   )
 }
 
-function Next({ stretch, state, idle }: { stretch: Stretch; state: ScheduleState; idle: boolean }) {
-  const act = useAct()
+interface NextProps {
+  readonly stretch: Stretch
+  readonly state: ScheduleState
+  readonly idle: boolean
+  /** What stands in the record already: a run that begins here skips it. */
+  readonly standing: readonly Stretch[]
+}
+
+function Next({ stretch, state, idle, standing }: NextProps) {
+  const record = useAct()
+  const act = (one: Stretch, action: RunEvent['action']) => {
+    for (const done of standing) record(done, 'skip')
+    record(one, action)
+  }
   const { clock, late } = state
   const minutesLate = late.get(placedKey(stretch))
   const charge = stretch.pieces[0]?.charge[0]
@@ -160,6 +175,12 @@ function Next({ stretch, state, idle }: { stretch: Stretch; state: ScheduleState
         )}
         {stretch.because !== undefined && ` ${sayPart(stretch.part ?? 'recharge')}: ${stretch.because}.`}
       </p>
+      {standing.length > 0 && (
+        <p className="text-quiet">
+          The record has {[...new Set(standing.map(({ kind }) => kind))].join(', ')} already, so the run
+          begins here and skips it.
+        </p>
+      )}
       <div className="mt-1 flex flex-wrap items-center gap-3">
         <button
           type="button"

@@ -1,8 +1,10 @@
-import type { Block, BlockKind, RunEvent } from '@even-watt/contract'
+import type { Block, BlockKind, LadderPlanned, RunEvent } from '@even-watt/contract'
 import fc from 'fast-check'
-import { bankOf, uuid } from '../../test/makers'
+import { bankOf, ladderEntry, noLoadEntry, revisionOf, trialOf, uuid } from '../../test/makers'
 import { bankDeliverable, full } from '../supply'
+import { viewTrial } from '../view'
 import {
+  alreadyStanding,
   checkInsOf,
   historyOf,
   lateness,
@@ -551,5 +553,30 @@ describe('what the supply makes of a schedule', () => {
     ])
     const plan = scheduleOf(questionOf({ blocks }), events, nine + 258 * 24 * hour)
     expect(plan).toMatchObject({ ends: nine + 2 * hour, fitsFirstDay: true, days: 1 })
+  })
+})
+
+describe('a run of work that was done without it', () => {
+  const { placed } = scheduleOf(questionOf({ blocks: inOrder('look over', 'rig', 'make safe', 'no load', 'ladder', 'findings') })) // prettier-ignore
+  const standing = (entries: Parameters<typeof viewTrial>[1], plan?: LadderPlanned) => {
+    const { record, analyses } = viewTrial(trialOf([revisionOf()]), entries)
+    const [analysis] = analyses
+    return analysis ? alreadyStanding(placed, record, analysis, plan).map(({ kind }) => kind) : []
+  }
+  const safe = { id: uuid(990), revision: 1, at: '2026-03-12T08:00:00.000Z', kind: 'make safe' as const, reading: { by: 'M.K.', cautions: [{ name: 'fuse', because: 'x' }] } } // prettier-ignore
+
+  it('begins at the first block whose work does not stand', () => {
+    expect(standing([])).toEqual([])
+    expect(standing([safe])).toEqual([])
+    expect(standing([safe, noLoadEntry({ V_B: 26 })])).toEqual(['look over', 'rig', 'make safe', 'no load'])
+    // A caution that nobody read is not passed over because something was read behind it.
+    expect(standing([noLoadEntry({ V_B: 26 })])).toEqual(['look over', 'rig'])
+  })
+
+  it('does not take a ladder for done while steps of its plan are missing', () => {
+    const entries = [safe, noLoadEntry({ V_B: 26 }), ladderEntry({ V_B: 25.6, I: 15, P_C: 350 })]
+    expect(standing(entries)).toContain('ladder')
+    const step = { target: 1000, expected: 1000, locked: false, uses: [{ load: uuid(1), setting: uuid(2) }] }
+    expect(standing(entries, { outlets: 3, excluded: [], steps: [step] })).not.toContain('ladder')
   })
 })
