@@ -107,7 +107,7 @@ test('cautions are acknowledged with initials, and asked again for what changed'
   await page.getByLabel('Input capacitance').fill('10')
   await expect(page.getByText('0.873 s')).toBeVisible()
   await page.goto(`${demoUrl()}/trials/${trial}/report`)
-  await expect(page.getByText('Acknowledged: M.K.').first()).toBeVisible()
+  await expect(page.getByText(/^Acknowledged by M\.K\./)).toBeVisible()
 
   const answer = await page.request.get(`${demoUrl()}/api/trials/${trial}`)
   const { revisions } = (await answer.json()) as { revisions: { rig: { name: string } }[] }
@@ -121,4 +121,17 @@ test('cautions are acknowledged with initials, and asked again for what changed'
   await page.goto(`${demoUrl()}/trials/${trial}/make-safe`)
   await expect(page.getByRole('button', { name: 'I have read these 1' })).toBeVisible()
   await expect(page.getByText('Here: Bench charger.')).toBeVisible()
+  await page.getByLabel('Your initials').fill('M.K.')
+  await page.getByRole('button', { name: 'I have read these 1' }).click()
+  await expect(page.getByText('All cautions were acknowledged as they now stand.')).toBeVisible()
+
+  // A change that adds no caution leaves nothing open that cannot be closed.
+  await page.request.post(`${demoUrl()}/api/trials/${trial}/revisions`, {
+    data: { after: 2, why: 'lug remade', rig },
+  })
+  await page.goto(`${demoUrl()}/trials/${trial}/make-safe`)
+  const order = page.getByRole('navigation', { name: 'Work order' })
+  await expect(order).toContainText('rig changed since')
+  await page.getByRole('button', { name: 'They hold on this rig too' }).click()
+  await expect(order).toContainText('acknowledged')
 })
