@@ -19,5 +19,9 @@ export const library = [
   '/import',
   '/method',
   '/method/ladder',
+  '/begin',
+  '/backup',
+  '/phone',
+  '/settings',
   '/nowhere',
 ]

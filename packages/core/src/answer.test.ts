@@ -1,4 +1,4 @@
-import { ladderEntry, noLoadEntry, revisionOf, trialOf, unitOf, uuid } from '../test/makers'
+import { ladderEntry, noLoadEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../test/makers'
 import { claimOf, stepOf, type Entries } from '../test/verdicts'
 import { answerOf } from './answer'
 import { viewTrial } from './view'
@@ -33,8 +33,15 @@ describe('the answer of a trial', () => {
     expect(said).toBe('The one claim is met.')
     expect(bench).toHaveLength(1)
     expect(bench[0]).toMatch(
-      /^On rig 1 the joints took \d.* W more than it should at 1432 W\. On rig 2 it no longer does\.$/,
+      /^On rig 1 the joints took \d.* W more than they should at 1432 W\. On rig 2 they no longer do\.$/,
     )
-    expect(answer([hot(1, 24.9), hot(2, 24.9)], [claimOf()], 2).bench[0]).toContain('still does')
+    expect(answer([hot(1, 24.9), hot(2, 24.9)], [claimOf()], 2).bench[0]).toContain('they still do')
+  })
+
+  it('says that it is only estimated where no ammeter was there', () => {
+    const rig = rigOf({ assignments: [{ quantity: 'V_A', meter: uuid(1) }, { quantity: 'V_B', meter: uuid(1) }] }) // prettier-ignore
+    const entry = ladderEntry({ V_A: 12.41, V_B: 11.18, V_C: 226, P_C: 1009 })
+    const { analyses, findings } = viewTrial(trialOf([revisionOf({ rig })]), [entry])
+    expect(answerOf(findings, analyses).bench[0]).toMatch(/ took about \d+ W more than they should at 1009 W, estimated without an ammeter\./) // prettier-ignore
   })
 })

@@ -55,14 +55,17 @@ function benchSentence(analysis: Analysis, later: readonly Analysis[]): string[]
   const found = worstPart(analysis)
   if (!found) return []
   const { part, power } = found
-  const excess = part.excess ? say(part.excess.x.value, 'W') : ''
+  // What rests on an assumed current is no figure to three digits.
+  const guessed = part.watts.grade === 'estimated'
+  const excess = part.excess ? say(part.excess.x.value, 'W', guessed ? 2 : 3) : ''
+  const many = part.kind === 'joints' && !part.element
   const after = later.find((other) => other.ladder.steps.length)
   const still = after && worstPart(after)?.part.name === part.name
   const since = after
-    ? ` On rig ${after.record.revision.number} it ${still ? 'still does' : 'no longer does'}.`
+    ? ` On rig ${after.record.revision.number} ${many ? 'they' : 'it'} ${still ? (many ? 'still do' : 'still does') : many ? 'no longer do' : 'no longer does'}.`
     : ''
   return [
-    `On rig ${analysis.record.revision.number} the ${part.name} took ${excess} more than it should at ${power}.${since}`,
+    `On rig ${analysis.record.revision.number} the ${part.name} took ${guessed ? 'about ' : ''}${excess} more than ${many ? 'they' : 'it'} should at ${power}${guessed ? ', estimated without an ammeter' : ''}.${since}`,
   ]
 }
 

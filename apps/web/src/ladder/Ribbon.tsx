@@ -144,7 +144,7 @@ export function Ribbon({ layout, step, bank, unit, path, chosen, onChoose }: Pro
           className="text-on-band absolute text-[0.95rem]"
           style={{ right: layout.width - unitBox.left + 8, top: middle - 11 }}
         >
-          <Fig of={step.P_B} bare withUnit className="font-bold" />
+          <Fig of={step.P_B} bare withUnit marked className="font-bold" />
         </span>
       )}
       <button
@@ -161,7 +161,13 @@ export function Ribbon({ layout, step, bank, unit, path, chosen, onChoose }: Pro
           className="text-on-band absolute flex items-center gap-3 overflow-hidden"
           style={{ left: unitBox.right + 10, top: middle - 11, width: end - unitBox.right - 40 }}
         >
-          <Fig of={step.P_C} bare withUnit className={band.C > 18 ? 'font-bold' : 'text-petrol font-bold'} />
+          <Fig
+            of={step.P_C}
+            bare
+            withUnit
+            marked
+            className={band.C > 18 ? 'font-bold' : 'text-petrol font-bold'}
+          />
           {band.C > 18 && <span className="ml-auto truncate text-right">{step.load}</span>}
         </span>
       )}
@@ -268,7 +274,7 @@ function Tap({ x, name, figures, chosen, onChoose }: TapProps) {
         {name}
       </button>
       {figures.map(
-        (figure, i) => figure && <Fig key={i} of={figure} bare withUnit className="font-semibold" />,
+        (figure, i) => figure && <Fig key={i} of={figure} bare withUnit marked className="font-semibold" />,
       )}
     </div>
   )

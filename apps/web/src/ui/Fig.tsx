@@ -73,7 +73,7 @@ export const Fig = memo(function Fig({
 export const gradeMarks = { measured: '', display: '◇', estimated: '~', observed: '◌' } as const
 
 const GradeMark = ({ grade }: Pick<Figure, 'grade'>) => (
-  <span className="text-ochre text-[0.8em]" aria-label={grade}>
+  <span className="text-[0.8em] opacity-80" aria-label={grade}>
     {gradeMarks[grade]}
   </span>
 )

@@ -99,10 +99,14 @@ function sentenceFor(
   if (!culprit) return 'Nothing to split: volts at A and B and the current are needed.'
   const share = total > 0 ? Math.round((100 * culprit.watts.x.value) / total) : 0
   const whose = culprit.kind === 'unit' ? 'are the unit’s own' : `went into the ${culprit.name}`
-  const lost = `${sayFigure(culprit.watts)} of the ${total.toFixed(0)} W lost (${share} %) ${whose}`
+  const where = parts.some(({ kind }) => kind === 'unit') ? 'lost' : 'lost before the unit'
+  const sure = culprit.watts.grade === 'estimated' ? 'Estimated, with no ammeter: ' : ''
+  const lost = `${sure}${sayFigure(culprit.watts)} of the ${total.toFixed(0)} W ${where} (${share} %) ${whose}`
   if (blamed && culprit.excess) {
     const sound = Math.max(0, culprit.watts.x.value - culprit.excess.x.value)
-    return `${lost}; ${soundOne(culprit)} would take ${sound.toFixed(1)} W.`
+    return sound < 0.05
+      ? `${lost}; ${soundOne(culprit)} would take next to nothing.`
+      : `${lost}; ${soundOne(culprit)} would take ${sound.toFixed(1)} W.`
   }
   return parts.length > 1 ? `${lost}; no part takes much more than it should.` : `${lost}.`
 }
