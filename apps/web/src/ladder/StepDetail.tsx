@@ -38,7 +38,7 @@ const tapsOf: Record<Place, readonly string[]> = {
 /** The readings behind the chosen step, what is odd about them, and what can be done. */
 export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Props) {
   const { trial, analysis, view, unsent } = useTrial()
-  const { whyDoubted } = useDoubt()
+  const { whyDoubted, readAgain } = useDoubt()
   const [asked, setAsked] = useState<Oddity>()
   const [takingBack, setTakingBack] = useState<string>()
   const { revision } = analysis.record
@@ -101,6 +101,7 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
                     of={{ what: 'reading', entry: entry.id }}
                     why={whyDoubted(entry.id)}
                     what="this reading"
+                    again={readAgain(entry)}
                   />
                 </span>
               )}

@@ -11,7 +11,7 @@ import { showValue } from '../ui/readValue'
 /** Every reading without load, those taken back struck through. */
 export function NoLoadReadings() {
   const { analysis, view, unsent } = useTrial()
-  const { whyDoubted } = useDoubt()
+  const { whyDoubted, readAgain } = useDoubt()
   const [takingBack, setTakingBack] = useState<string>()
   const all = recordedOf(analysis.record, 'no load')
   if (!all.length) return <p className="mt-4">No reading without load yet.</p>
@@ -53,6 +53,7 @@ export function NoLoadReadings() {
                     of={{ what: 'reading', entry: entry.id }}
                     why={whyDoubted(entry.id)}
                     what="this reading"
+                    again={readAgain(entry)}
                   />
                 </span>
               )}

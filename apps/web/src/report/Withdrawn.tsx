@@ -1,5 +1,6 @@
 import type { Entry } from '@even-watt/contract'
 import { isReading } from '@even-watt/contract'
+import { rerunOf } from '@even-watt/core'
 import type { TrialState } from '../trials/useTrial'
 import { shortDate, shortTime } from '../ui/dates'
 import { Section } from '../ui/Section'
@@ -10,7 +11,10 @@ export function Withdrawn({ state: { entries, view } }: { readonly state: TrialS
   const doubted = view.record.revisions.flatMap(({ doubts, standing }) =>
     [...standing.values()].flat().flatMap((entry) => {
       const why = doubts.readings.get(entry.id)
-      return why === undefined ? [] : [{ entry, why: `doubted: ${why}` }]
+      if (why === undefined) return []
+      const again =
+        entry.kind === 'ladder' || entry.kind === 'no load' ? rerunOf(entry, view.record) : undefined
+      return [{ entry, why: `doubted: ${why}${again ? `; read again at ${shortTime(again.at)}` : ''}` }]
     }),
   )
   const lines = [

@@ -8,19 +8,22 @@ interface Props {
   readonly why: string | undefined
   /** "this reading", "all that was read on this rig". */
   readonly what: string
+  /** Where it was read again. */
+  readonly again?: string | undefined
   /** Word on the button, where "Doubt" says too little. */
   readonly words?: string
 }
 
 /** Marks readings as doubtful, with why; a mark that is there says so, and may be taken back. */
-export function DoubtMark({ of, why, what, words = 'Doubt' }: Props) {
+export function DoubtMark({ of, why, what, again, words = 'Doubt' }: Props) {
   const { doubt, trust } = useDoubt()
   const [asking, setAsking] = useState(false)
   const trustAgain = trust(of)
   if (why !== undefined)
     return (
       <span className="text-ochre">
-        ▲ doubted: {why}{' '}
+        ▲ doubted: {why}
+        {again !== undefined && `; ${again}`}{' '}
         {trustAgain && (
           <button type="button" className="plain-link no-print" onClick={trustAgain}>
             Trust again

@@ -1,6 +1,8 @@
 import type { EntryOf } from '@even-watt/contract'
+import { rerunOf } from '@even-watt/core'
 import { capture } from '../outbox/capture'
 import { answer } from '../ui/answers'
+import { shortTime } from '../ui/dates'
 import { useTakingBack } from './useTakingBack'
 import { useTrial } from './useTrial'
 
@@ -19,6 +21,12 @@ export function useDoubt() {
   return {
     /** Why a reading is doubted, by itself, with its rig or by its meters; undefined: it is trusted. */
     whyDoubted: (entry: string): string | undefined => analysis.record.doubts.readings.get(entry),
+    /** When, and on which rig, a doubted reading was taken again; undefined: not yet. */
+    readAgain: (entry: EntryOf<'ladder' | 'no load'>): string | undefined => {
+      const again = rerunOf(entry, view.record)
+      const rig = again && again.revision !== entry.revision ? ` on rig ${again.revision}` : ''
+      return again && `read again at ${shortTime(again.at)}${rig}`
+    },
     meterDoubted: (meter: string): string | undefined => analysis.record.doubts.meters.get(meter),
     doubt: (of: Doubted, why: string) => {
       const made = capture(trial.id, { revision, kind: 'doubt', of, why })

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { cleanLadder, ladderEntry, noLoadEntry, revisionOf, takeBack, trialOf, uuid } from '../../test/makers'
 import { viewTrial } from '../view'
-import { readingsOf, replay, struckBy } from '.'
+import { readingsOf, replay, rerunOf, struckBy } from '.'
 
 const step = uuid(70)
 
@@ -144,5 +144,30 @@ describe('the record of a trial', () => {
       }),
       { numRuns: 20 },
     )
+  })
+})
+
+describe('the rerun of a doubted reading', () => {
+  const doubt = (entry: string, n: number, revision = 1) => ({ id: uuid(9500 + n), revision, at: '2026-03-13T10:00:00.000Z', kind: 'doubt' as const, of: { what: 'reading' as const, entry }, why: 'lug loose' }) // prettier-ignore
+  const trial = trialOf([revisionOf(), revisionOf({ number: 2, why: 'lug remade' })])
+
+  it('is the next trusted reading of the same step or load, on whatever rig', () => {
+    const loose = ladderEntry({ V_B: 24.9 }, { load: 'plate high' })
+    const other = ladderEntry({ V_B: 25.9 }, { load: 'lamp', revision: 2 })
+    const again = ladderEntry({ V_B: 25.5 }, { load: 'plate high', revision: 2 })
+    const record = replay(trial, [loose, other, again, doubt(loose.id, 1)])
+    expect(rerunOf(loose, record)?.id).toBe(again.id)
+    expect(rerunOf(again, record)).toBeUndefined()
+  })
+
+  it('is not one that is doubted itself, nor another mode', () => {
+    const first = ladderEntry({ V_B: 24.9 }, { load: 'plate high' })
+    const second = ladderEntry({ V_B: 24.8 }, { load: 'plate high' })
+    const record = replay(trial, [first, second, doubt(first.id, 2), doubt(second.id, 3)])
+    expect(rerunOf(first, record)).toBeUndefined()
+    const idle = noLoadEntry({ V_B: 26 })
+    const search = noLoadEntry({ V_B: 26 }, { mode: 'search' })
+    const on = noLoadEntry({ V_B: 26.1 })
+    expect(rerunOf(idle, replay(trial, [idle, search, on]))?.id).toBe(on.id)
   })
 })
