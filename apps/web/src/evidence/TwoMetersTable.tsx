@@ -20,7 +20,7 @@ export function TwoMetersTable({ analysis }: { readonly analysis: Analysis }) {
             : `They disagree in ${apart} of ${compared.length} comparisons, beyond their uncertainties (E_n over 1).`}
       </p>
       <div className="overflow-x-auto">
-        <table className="list-table">
+        <table className="list-table min-w-[52rem]">
           <thead>
             <tr>
               <th>load</th>

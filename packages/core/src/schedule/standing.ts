@@ -1,32 +1,27 @@
-import type { BlockKind, LadderPlanned } from '@even-watt/contract'
+import type { BlockKind, LadderPlanned, ReadingKind } from '@even-watt/contract'
 import { stillPlanned } from '../plan'
 import { readingsOf, type Analysis, type TrialRecord } from '../trials'
 import type { Stretch } from './question'
 
-/** Whether the record holds what a block is for, though no block of the schedule ran. */
-function stands(
-  kind: BlockKind,
-  record: TrialRecord,
-  { ladder }: Analysis,
-  plan: LadderPlanned | undefined,
-): boolean {
-  const has = (...kinds: Parameters<typeof readingsOf>[1][]) =>
-    kinds.some((one) => readingsOf(record, one).length > 0)
-  switch (kind) {
-    case 'look over':
-    case 'rig':
-      return has('no load', 'ladder', 'motors', 'load test', 'survey')
-    case 'make safe':
-      return has('make safe')
-    case 'no load':
-      return has('no load')
-    case 'ladder':
-      return ladder.steps.length > 0 && (!plan || stillPlanned(plan, ladder.steps).length === 0)
-    case 'motors':
-      return has('motors')
-    default:
-      return false
-  }
+interface Known {
+  readonly record: TrialRecord
+  readonly ladder: Analysis['ladder']
+  readonly plan: LadderPlanned | undefined
+}
+
+const has = ({ record }: Known, ...kinds: ReadingKind[]) =>
+  kinds.some((kind) => readingsOf(record, kind).length > 0)
+const anyRead = (known: Known) => has(known, 'no load', 'ladder', 'motors', 'load test', 'survey')
+
+/** Whether the record holds what a block is for, though no block of the schedule ran; of other blocks it never tells. */
+const tells: Readonly<Partial<Record<BlockKind, (known: Known) => boolean>>> = {
+  'look over': anyRead,
+  rig: anyRead,
+  'make safe': (known) => has(known, 'make safe'),
+  'no load': (known) => has(known, 'no load'),
+  ladder: ({ ladder: { steps }, plan }) =>
+    steps.length > 0 && (!plan || stillPlanned(plan, steps).length === 0),
+  motors: (known) => has(known, 'motors'),
 }
 
 /**
@@ -36,10 +31,10 @@ function stands(
 export function alreadyStanding(
   placed: readonly Stretch[],
   record: TrialRecord,
-  analysis: Analysis,
+  { ladder }: Analysis,
   plan: LadderPlanned | undefined,
 ): Stretch[] {
   const planned = placed.filter(({ state }) => state === 'planned')
-  const first = planned.findIndex(({ kind }) => !stands(kind, record, analysis, plan))
+  const first = planned.findIndex(({ kind }) => !tells[kind]?.({ record, ladder, plan }))
   return first < 0 ? planned : planned.slice(0, first)
 }
