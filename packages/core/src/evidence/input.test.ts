@@ -80,6 +80,14 @@ describe('input without an ammeter in the unit’s lead', () => {
     )
   })
 
+  it('does not decide by a counter that was not zeroed', () => {
+    const stale = stepOf([ladderEntry({ E_B: 500, P_C: 964 }, { held: 60 })])
+    expect(decides(stale.P_B) || decides(stale.eta_unit)).toBe(false)
+    expect(isFigure(stale.P_B) && stale.P_B.refused?.todo).toContain('Zero the counter')
+    const amps = stepOf([ladderEntry({ V_B: 25.6, Q_B: 20, P_C: 964 }, { held: 60 })])
+    expect(decides(amps.eta_unit)).toBe(false)
+  })
+
   it('takes the bank’s current for the unit’s only where the bank alone feeds it', () => {
     const entry = ladderEntry({ V_A: 25.92, V_B: 25.61, I_bank: 41.3, P_C: 964 })
     const alone = rigOf({ assignments: hung('I_bank') })

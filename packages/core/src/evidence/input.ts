@@ -1,5 +1,5 @@
 import type { Quantity, Rig } from '@even-watt/contract'
-import { decides, derive, isFigure, sayDuration, type Derived, type Figure } from '../figures'
+import { decides, derive, isFigure, sayDuration, sayFigure, type Derived, type Figure } from '../figures'
 import { contradict, divide, expanded, normalisedError, scale } from '../meters'
 import { bankCarriesAll } from './conductor'
 
@@ -57,6 +57,29 @@ export function terminalWatts({ P_B, E_B }: Read, held: number | undefined, prod
   if (!other || !contradict(best.x, other.x)) return best
   const note = `${other.working.formula} contradicts it (E_n ${normalisedError(best.x, other.x).toFixed(1)}).`
   return { ...best, working: { ...best.working, notes: [...best.working.notes, note] } }
+}
+
+/** Times the output that no unit takes under load: a counter that says more was not zeroed, or its time is wrong. */
+const mostInput = 5
+
+const counters: ReadonlySet<string> = new Set(['E_B', 'Q_B'])
+const isCounted = ({ symbol, working }: Figure): boolean =>
+  counters.has(symbol) || working.inputs.some(isCounted)
+
+/**
+ * Input watts that rest on a counter of Ah or Wh, refused where they are more than five times the watts that came out: they
+ * decide nothing then.
+ */
+export function asCounted(P_B: Derived, P_C: Derived): Derived {
+  if (!isFigure(P_B) || !isFigure(P_C) || !isCounted(P_B) || P_B.refused) return P_B
+  if (!(P_C.x.value > 0) || P_B.x.value <= mostInput * P_C.x.value) return P_B
+  return {
+    ...P_B,
+    refused: {
+      why: `the counter makes ${sayFigure(P_B)} of it, for ${sayFigure(P_C)} at the outlet.`,
+      todo: 'Zero the counter when the load goes on, and note for how long it was held.',
+    },
+  }
 }
 
 const dependsOn =

@@ -1,5 +1,6 @@
 import type { LoadKind, Quantity, Revision } from '@even-watt/contract'
 import {
+  asCounted,
   assumedCurrent,
   inputCurrent,
   meanHeld,
@@ -78,7 +79,7 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     read.I = assumedCurrent(P_C, read.V_B, where)
   const ripple = rippleOf(read, rig.bank, unit, context.scope)
   const product = inputPower('P_B', read.V_B, read.I, ripple, 'B')
-  const P_B = terminalWatts(read, held, product)
+  const P_B = asCounted(terminalWatts(read, held, product), P_C)
   const P_A = inputPower('P_A', read.V_A, read.I, ripple, 'A')
   const drop = whenKnown([read.V_A, read.V_B], ([a, b]) =>
     derive('V_A − V_B', 'V', 'V_A − V_B', [a, b], subtract(a.x, b.x)),
