@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { Installation } from './support/installation'
+import { stage } from './support/pages'
 
 test.describe.configure({ mode: 'serial' })
 let place: Installation
@@ -9,9 +10,6 @@ test.beforeAll(async () => {
   await place.start('--empty')
 })
 test.afterAll(() => place.remove())
-
-const stage = (page: Page, name: RegExp) =>
-  page.getByRole('navigation', { name: 'Work order' }).getByRole('link', { name })
 
 /** One step of the ladder, typed where the meters of a minute hang. */
 async function step(page: Page, load: string, held: string, values: Record<string, string>): Promise<void> {

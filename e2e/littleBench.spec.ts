@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { Installation } from './support/installation'
+import { stage } from './support/pages'
 
 /** Benches that read hardly anything: no ammeter at all; nothing but the unit's own display. */
 test.describe.configure({ mode: 'serial' })
@@ -10,9 +11,6 @@ test.beforeAll(async () => {
   await place.start('--empty')
 })
 test.afterAll(() => place.remove())
-
-const stage = (page: Page, name: RegExp) =>
-  page.getByRole('navigation', { name: 'Work order' }).getByRole('link', { name })
 
 interface Bench {
   readonly name: string

@@ -35,3 +35,7 @@ export async function typeStep(page: Page, load: string, values: readonly string
   }
   await page.keyboard.press('Control+Enter')
 }
+
+/** A stage of the work order, by its words. */
+export const stage = (page: Page, name: RegExp) =>
+  page.getByRole('navigation', { name: 'Work order' }).getByRole('link', { name })
