@@ -35,7 +35,7 @@ export function TwoMetersTable({ analysis }: { readonly analysis: Analysis }) {
             </tr>
           </thead>
           <tbody>
-            {lines.map(({ load, step, quantity, used, other, E_n, why }) => {
+            {lines.map(({ load, step, quantity, used, other, E_n, why, plateau }) => {
               const { unit, words } = quantityData[quantity]
               const odd = rulings.find(({ at }) => at.step === step && at.quantity === quantity)
               return (
@@ -56,7 +56,11 @@ export function TwoMetersTable({ analysis }: { readonly analysis: Analysis }) {
                       <span className="text-moss">● agree</span>
                     )}
                   </td>
-                  <td className="text-quiet">{odd ? odd.odd : why}</td>
+                  <td className="text-quiet">
+                    {odd ? odd.odd : why}
+                    {plateau &&
+                      ` Both are right on a stepped wave that stands at its top for ${sayFigure({ x: plateau, unit: '%' })} of the half cycle.`}
+                  </td>
                 </tr>
               )
             })}

@@ -1,5 +1,5 @@
 import type { Quantity } from '@even-watt/contract'
-import { normalisedError, type Uncertain } from '../meters'
+import { normalisedError, plateauShare, rangeFor, type Uncertain } from '../meters'
 import { candidatesOf, foundIn, type Candidate } from './candidates'
 import type { Ground } from './inputs'
 import type { ReadingValues, Spreads } from './readingValues'
@@ -13,6 +13,8 @@ export interface TwoMeters {
   readonly E_n: number | undefined
   /** Why the one is used and not the other. */
   readonly why: string
+  /** Share of the half cycle at ±V of a stepped wave on which both are right, where one of them responds to the average. */
+  readonly plateau: Uncertain | undefined
 }
 
 /**
@@ -44,6 +46,19 @@ function comparedWith(quantity: Quantity, used: Candidate, other: Candidate): Tw
         : other.refused
           ? `the other is not used: ${other.refused.why}`
           : 'the smaller uncertainty',
+      plateau: quantity === 'V_C' ? explained(used, other) : undefined,
     },
   ]
+}
+
+/** A sine is what both read alike; further apart than this share a stepped wave is worth asking for. */
+const alike = 0.02
+
+function explained(used: Candidate, other: Candidate): Uncertain | undefined {
+  const response = ({ meter, x }: Candidate) =>
+    meter && rangeFor(meter.ranges, 'AC voltage', x.value)?.response
+  const average = [used, other].find((one) => response(one) === 'average')
+  const rms = [used, other].find((one) => response(one) === 'true RMS')
+  if (!average || !rms || Math.abs(average.x.value / rms.x.value - 1) < alike) return undefined
+  return plateauShare(average.x, rms.x)
 }

@@ -1,4 +1,13 @@
-import { ladderEntry, meterOf, noLoadEntry, revisionOf, trialOf, uuid, valuesOf } from '../../test/makers'
+import {
+  ladderEntry,
+  meterOf,
+  rangeOf,
+  noLoadEntry,
+  revisionOf,
+  trialOf,
+  uuid,
+  valuesOf,
+} from '../../test/makers'
 import { viewTrial } from '../view'
 import { comparedMeters } from '.'
 
@@ -31,6 +40,21 @@ describe('two meters on one quantity', () => {
     const [line] = compared([ladderEntry({}, { values: [...valuesOf({ V_B: 25.6 }), ...above] })])
     expect(line?.E_n).toBeUndefined()
     expect(line?.why).toContain('the other is not used: it is over the range of 60')
+  })
+
+  it('both are right on a stepped wave, whose plateau they tell', () => {
+    const V = (response: 'average' | 'true RMS') => [rangeOf('AC voltage', 600, 1, 5, 0.1, { response, bandwidth: 1000 })] // prettier-ignore
+    const rms = meterOf({ ranges: V('true RMS') })
+    const pocket = meterOf({ id: uuid(11), name: 'Pocket', ranges: V('average') })
+    const plateau = (average: number, trueRms: number) => {
+      const entry = ladderEntry({}, { values: [...valuesOf({ V_C: trueRms }), ...valuesOf({ V_C: average }, uuid(11))] }) // prettier-ignore
+      const [analysis] = viewTrial(trialOf([revisionOf({ meters: [rms, pocket] })]), [entry]).analyses
+      return analysis && comparedMeters(analysis)[0]?.plateau
+    }
+    expect(plateau(213, 226)?.value).toBeCloseTo(0.72, 3)
+    // On a sine both say the same, and above it no stepped wave explains them.
+    expect(plateau(230, 230.5)).toBeUndefined()
+    expect(plateau(262, 230)).toBeUndefined()
   })
 
   it('are found without load as well, and one meter read twice is not two', () => {
