@@ -9,7 +9,8 @@ import { RangeChoice } from '../evidence/RangeChoice'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
 import { Notice, ProblemNotice } from '../ui/Notice'
-import { guessMapping, mapRows, targets, type Mapping, type Target } from './mapping'
+import { mapRows } from './mapping'
+import { guessMapping, targets, type Mapping, type Target } from './targets'
 import { bounds, readTable, TableError, type Table } from './readTable'
 
 /** Readings from a spreadsheet: choose a file, say what each column is, look, take them in, all or none. */

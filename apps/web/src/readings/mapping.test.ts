@@ -1,6 +1,7 @@
 import type { Quantity } from '@even-watt/contract'
 import { demo } from '@even-watt/bench'
-import { guessMapping, mapRows, type Mapping } from './mapping'
+import { mapRows } from './mapping'
+import { guessMapping, type Mapping } from './targets'
 
 const revision = demo().trials[0]?.trial.revisions[0]
 if (!revision) throw new Error('no demo')
@@ -141,5 +142,24 @@ describe('a foreign table', () => {
     )
     expect(faults).toEqual([])
     expect(entries[0]?.reading.values).toHaveLength(1)
+  })
+})
+
+describe('tables as benches write them', () => {
+  const guessed = (header: string) => [...guessMapping(header.split(/[,;]/)).values()]
+
+  it('have their headings of several words understood', () => {
+    expect(guessed('load,V at posts,A clamp,V out,W out,remark')).toEqual(['load', 'V_A', 'I', 'V_C', 'P_C', 'note']) // prettier-ignore
+    expect(guessed('step;V batt;V unit;V out;W out')).toEqual(['load', 'V_A', 'V_B', 'V_C', 'P_C'])
+    expect(guessed('load W shown,battery V shown,V out shown,meter V out,meter W out')).toEqual(['display, output W', 'display, input V', 'display, output V', 'V_C', 'P_C']) // prettier-ignore
+  })
+
+  it('with nothing but a display become steps of their own, the display as such', () => {
+    const header = ['load W shown', 'battery V shown', 'V out shown', 'meter V out', 'meter W out']
+    const { entries, faults } = take(header, [['308', '26.2', '228', '228.6', '300'], ['626', '26.0', '227', '', '']]) // prettier-ignore
+    expect(faults).toEqual([])
+    expect(entries.map(({ reading }) => reading.load)).toEqual(['step 1', 'step 2'])
+    expect(entries[1]?.reading).toMatchObject({ values: [], display: { outputPower: 626, inputVoltage: 26, outputVoltage: 227 } }) // prettier-ignore
+    expect(take(header, [['-3', '', '', '', '']]).faults[0]?.sentence).toContain('display, output W: a number from 0 up') // prettier-ignore
   })
 })

@@ -8,48 +8,9 @@ import {
   type Revision,
 } from '@even-watt/contract'
 import { parseNumber, quantities, quantityData } from '@even-watt/core'
+import { shownTargets, type Mapping, type Target } from './targets'
 import { readTime } from './time'
 import { readTemperature } from '../ui/units'
-
-/** What a column of a foreign table may hold. */
-export type Target = Quantity | 'time' | 'load' | 'kind' | 'fan' | 'alarm' | 'end' | 'held' | 'note'
-
-export const targets: readonly Target[] = [
-  'time',
-  'load',
-  'kind',
-  ...quantities,
-  'fan',
-  'alarm',
-  'end',
-  'held',
-  'note',
-]
-
-/** Column index → target; columns that are left out have none. */
-export type Mapping = ReadonlyMap<number, Target>
-
-const aliases: Record<string, Target> = {
-  va: 'V_A', vbank: 'V_A', vb: 'V_B', vdc: 'V_B', vin: 'V_B', dcv: 'V_B', i: 'I', idc: 'I', iin: 'I', dca: 'I',
-  vc: 'V_C', vac: 'V_C', vout: 'V_C', acv: 'V_C', ic: 'I_C', iac: 'I_C', aca: 'I_C', pc: 'P_C', pac: 'P_C', pout: 'P_C', w: 'P_C', watts: 'P_C',
-  pf: 'PF', f: 'f', hz: 'f', frequency: 'f', thd: 'THD', t: 'T', temp: 'T', temperature: 'T', load: 'load', kind: 'kind', fan: 'fan', alarm: 'alarm',
-  end: 'end', ended: 'end', held: 'held', note: 'note', remark: 'note', time: 'time', taken: 'time', date: 'time', at: 'time', clock: 'time',
-} // prettier-ignore
-
-/** Guesses the target of each column from its heading; a target is given to one column only. */
-export function guessMapping(header: readonly string[]): Mapping {
-  const mapping = new Map<number, Target>()
-  const used = new Set<Target>()
-  header.forEach((heading, i) => {
-    const [word = ''] = heading.trim().split(/[\s[(,]/)
-    const exact = targets.find((target) => target === word)
-    const target = exact ?? aliases[word.toLowerCase().replace(/[^a-z]/g, '')]
-    if (!target || used.has(target)) return
-    mapping.set(i, target)
-    used.add(target)
-  })
-  return mapping
-}
 
 export interface Fault {
   /** Row in the file, the heading being row 1. */
@@ -89,6 +50,7 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
   const meterOf = new Map(
     context.revision.rig.assignments.map((assignment) => [assignment.quantity, assignment.meter]),
   )
+  const named = [...mapping.values()].includes('load')
   let before: { load: string; step: string } | undefined
   let position = context.position
   let lastTime: string | undefined
@@ -139,10 +101,12 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
       fault(`${target}: "${text.slice(0, 24)}" is not one of ${choices[target]?.join(', ')}.`)
       return undefined
     }
-    const load = texts.get('load') ?? ''
+    const load = texts.get('load') ?? (named ? '' : `step ${i + 1}`)
     if (!load) fault('load: say what was connected.')
     if (load.length > 200) fault('load: 200 characters at most.')
-    if (!values.length && faults.length === count) fault('no value of any quantity is in this row.')
+    const display = shownIn(texts, fault)
+    if (!values.length && !display && faults.length === count)
+      fault('no value of any quantity is in this row.')
     const held = texts.get('held')
     const heldFor = held === undefined ? undefined : parseNumber(held)
     if (heldFor && (!heldFor.ok || heldFor.value <= 0))
@@ -159,6 +123,7 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
     const step = repeats && before ? before.step : context.newId()
     if (!repeats) position += 10
     before = { load, step }
+    const observed = texts.get('seen and heard')?.slice(0, 300)
     const note = texts.get('note')?.slice(0, 1000)
     entries.push({
       id: context.newId(),
@@ -171,13 +136,31 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
         load,
         kind: kind ?? 'element',
         values,
+        ...(display ? { display } : {}),
         ...(fan ? { fan } : {}),
         ...(alarm ? { alarm } : {}),
         ...(end ? { end } : {}),
         ...(heldFor?.ok ? { held: heldFor.value } : {}),
+        ...(observed ? { observed } : {}),
         ...(note ? { note } : {}),
       },
     })
   })
   return { entries, faults }
+}
+
+/** What the unit’s own display showed in a row; undefined: nothing. */
+function shownIn(
+  texts: ReadonlyMap<Target, string>,
+  fault: (sentence: string) => void,
+): EntryOf<'ladder'>['reading']['display'] {
+  const shown = Object.entries(shownTargets).flatMap(([target, key]) => {
+    const text = texts.get(target as Target)
+    if (text === undefined) return []
+    const parsed = parseNumber(text)
+    if (parsed.ok && parsed.value >= 0) return [[key, parsed.value] as const]
+    fault(`${target}: ${parsed.ok ? 'a number from 0 up' : parsed.why}`)
+    return []
+  })
+  return shown.length ? Object.fromEntries(shown) : undefined
 }
