@@ -1,4 +1,5 @@
 import { clientsClaim } from 'workbox-core'
+import type { WorkboxPlugin } from 'workbox-core/types'
 import { ExpirationPlugin } from 'workbox-expiration'
 import {
   addRoute,
@@ -23,26 +24,34 @@ interface Lasting extends Event {
 }
 
 const home = 'index.html'
-/** s to wait for a server that may be out of reach. */
-const patience = 4
+/** s to wait for a server that may be out of reach; longer for data, for what was kept of them may be old. */
+const patience = { page: 4, data: 8 }
 const build = self.__WB_MANIFEST
 /** Named after the build, so that no page reads what was kept for another. */
 const kept = `kept ${build.find(({ url }) => url === home)?.revision ?? ''}`
+
+/** A device that was shut out keeps nothing of what it was shown. */
+const forgetting: WorkboxPlugin = {
+  fetchDidSucceed: async ({ response }) => {
+    if (response.status === 401) await caches.delete(kept)
+    return response
+  },
+}
 
 registerRoute(
   // A download may take its time, and no page may stand in for it.
   ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
   new NetworkOnly({
-    networkTimeoutSeconds: patience,
-    plugins: [new PrecacheFallbackPlugin({ fallbackURL: home })],
+    networkTimeoutSeconds: patience.page,
+    plugins: [forgetting, new PrecacheFallbackPlugin({ fallbackURL: home })],
   }),
 )
 registerRoute(
   ({ url }) => keptOffline(url.pathname),
   new NetworkFirst({
     cacheName: kept,
-    networkTimeoutSeconds: patience,
-    plugins: [new ExpirationPlugin({ maxEntries: 300 })],
+    networkTimeoutSeconds: patience.data,
+    plugins: [forgetting, new ExpirationPlugin({ maxEntries: 300 })],
   }),
 )
 precache([...build])

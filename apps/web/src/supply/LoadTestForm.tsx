@@ -24,7 +24,7 @@ export function LoadTestForm() {
     read: ({ number, text }) => ({
       battery: text('battery'),
       restVoltage: number('restVoltage'),
-      restCurrent: number('restCurrent'),
+      restCurrent: ammeterless ? 0 : number('restCurrent'),
       loadedVoltage: number('loadedVoltage'),
       loadedCurrent: ammeterless ? undefined : number('loadedCurrent'),
       loadedPower: ammeterless ? number('loadedPower') : undefined,
@@ -53,13 +53,12 @@ export function LoadTestForm() {
         <TextField label="At 10 s" unit="V" {...field('loadedVoltage')} inputMode="decimal" />
         <TextField label="Recovered" unit="V" {...field('recoveredVoltage')} inputMode="decimal" />
         <SelectField label="Volts read on" {...field('voltmeter')} options={voltmeters} />
-        <TextField label="Current at rest" unit="A" {...field('restCurrent')} inputMode="decimal" />
         {ammeterless ? (
           <>
             <TextField
               label="At the outlet at 10 s"
               unit="W"
-              hint="no ammeter: the current is bounded by it"
+              hint="no ammeter: the current is bounded by it, and taken as none at rest"
               {...field('loadedPower')}
               error={field('loadedPower').error ?? errorAt('loadedCurrent')}
               inputMode="decimal"
@@ -68,6 +67,7 @@ export function LoadTestForm() {
           </>
         ) : (
           <>
+            <TextField label="Current at rest" unit="A" {...field('restCurrent')} inputMode="decimal" />
             <TextField label="Current at 10 s" unit="A" {...field('loadedCurrent')} inputMode="decimal" />
             <SelectField label="Amps read on" {...field('ammeter')} options={ammeters} />
           </>
