@@ -118,13 +118,18 @@ test('a script in a name stays text', async ({ page }) => {
   await expect(page).toHaveTitle('Even Watt')
 })
 
-test('readings go out as CSV with their meters named', async ({ page }) => {
+test('readings go out as CSV with their meters named, derived figures with their U', async ({ page }) => {
   await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel')}/ladder`)
-  const waiting = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'CSV', exact: true }).click()
-  const text = readFileSync(await (await waiting).path(), 'utf8')
-  expect(text.split('\r\n')[0]).toContain('P_C [W] Plug wattmeter')
-  expect(text).toContain('Two digits of V_B exchanged when typing.')
+  const download = async (name: string) => {
+    const waiting = page.waitForEvent('download')
+    await page.getByRole('link', { name, exact: true }).click()
+    return readFileSync(await (await waiting).path(), 'utf8')
+  }
+  const readings = await download('Readings (CSV)')
+  expect(readings.split('\r\n')[0]).toContain('P_C [W] Plug wattmeter')
+  expect(readings).toContain('Two digits of V_B exchanged when typing.')
+  const figures = await download('Figures (CSV)')
+  expect(figures.split('\r\n')[0]).toContain('eta unit [%],U of eta unit [%]')
 })
 
 test('deleting a unit asks, says where it is used, and is undone', async ({ page }) => {
