@@ -96,36 +96,34 @@ function Begin({ known }: { readonly known: Settings | null }) {
           className="col-span-2"
         />
         {known === null && (
-          <SelectField
-            label="Mains of your place"
-            value={form.mains}
-            error={faultAt('mains')}
-            onChange={(event) => change({ mains: event.target.value })}
-            options={[['', 'choose once'], ...same(mainsSystems)]}
-            className="col-span-2"
-          />
-        )}
-        {known === null && (
-          <TextField
-            label="Currency"
-            value={form.currency}
-            maxLength={3}
-            error={faultAt('currency')}
-            onChange={(event) => change({ currency: event.target.value })}
-          />
-        )}
-        {known === null && (
-          <SelectField
-            label="Lengths, temperatures"
-            value={form.units}
-            onChange={(event) => change({ units: event.target.value })}
-            options={[
-              ['m °C', 'm, °C'],
-              ['ft °F', 'ft, °F'],
-              ['m °F', 'm, °F'],
-              ['ft °C', 'ft, °C'],
-            ]}
-          />
+          <>
+            <SelectField
+              label="Mains of your place"
+              value={form.mains}
+              error={faultAt('mains')}
+              onChange={(event) => change({ mains: event.target.value })}
+              options={[['', 'choose once'], ...same(mainsSystems)]}
+              className="col-span-2"
+            />
+            <TextField
+              label="Currency"
+              value={form.currency}
+              maxLength={3}
+              error={faultAt('currency')}
+              onChange={(event) => change({ currency: event.target.value })}
+            />
+            <SelectField
+              label="Lengths, temperatures"
+              value={form.units}
+              onChange={(event) => change({ units: event.target.value })}
+              options={[
+                ['m °C', 'm, °C'],
+                ['ft °F', 'ft, °F'],
+                ['m °F', 'm, °F'],
+                ['ft °C', 'ft, °C'],
+              ]}
+            />
+          </>
         )}
       </section>
       <section>

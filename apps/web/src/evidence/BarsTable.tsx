@@ -31,7 +31,7 @@ function BarsOf({ bars: { lights, each, crooked, unsteady }, what, unit, verb }:
           : `A bar ${what} is worth about ${figure(each)}.`}
         {crooked &&
           ` The bars are uneven: bar ${crooked.bar} stands ${figure(crooked.by)} ${crooked.by > 0 === (unit === 'W') ? 'late' : 'early'}.`}
-        {unsteady && ' The same load lit different numbers of bars: it lags or flickers.'}
+        {unsteady && ' More bars stood at less than fewer did: it lags or flickers.'}
       </p>
       <table className="list-table max-w-md">
         <thead>

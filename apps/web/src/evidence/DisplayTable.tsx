@@ -1,4 +1,4 @@
-import { displayAgainst, formatNumber, quantityData, type Analysis } from '@even-watt/core'
+import { displayAgainst, formatNumber, plain, quantityData, type Analysis } from '@even-watt/core'
 import { useMemo, type ReactNode } from 'react'
 import { shortTime } from '../ui/dates'
 import { Fig } from '../ui/Fig'
@@ -45,7 +45,7 @@ export function DisplayTable({ analysis, children }: Props) {
                 <td className="figures">{shortTime(entry.at)}</td>
                 <td>{quantityData[quantity].words}</td>
                 <td className="figures right">
-                  {shown} {quantityData[quantity].unit}
+                  {plain(shown)} {quantityData[quantity].unit}
                 </td>
                 <td className="right">
                   <Fig of={meter} withUnit />

@@ -1,4 +1,5 @@
 import {
+  decides,
   budget,
   coverage,
   expanded,
@@ -89,7 +90,7 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
       </div>
       <p className="figures mt-1 text-2xl">{sayFigure(figure)}</p>
       <p className="text-quiet">
-        {figure.grade === 'measured' ? 'Measured.' : `Only ${figure.grade}: settles no claim.`}{' '}
+        {sayGrade(figure)}{' '}
         {figure.refused && `Decides nothing: ${figure.refused.why} ${figure.refused.todo} `}Expanded
         uncertainty, k = {coverage}.
       </p>
@@ -196,4 +197,14 @@ function withNumbers(figure: Figure): string {
       text.replaceAll(input.symbol, `${sayFigure({ ...input, x: { ...input.x, sources: new Map() } }, 5)}`),
     figure.working.formula,
   )
+}
+
+/** What a figure is good for, by how it was come by. */
+function sayGrade(figure: Figure): string {
+  if (figure.grade === 'measured') return 'Measured.'
+  // Not narrowed: what does not decide is a figure all the same.
+  const standsIn: boolean = decides(figure)
+  return standsIn
+    ? 'Shown by its display, which was checked and stands in.'
+    : `Only ${figure.grade}: settles no claim.`
 }

@@ -29,19 +29,19 @@ const middle = ({ from, to }: BarLights): number => (from + to) / 2
  */
 export function barsOf(lit: readonly Lit[]): Bars | undefined {
   const counts = [...new Set(lit.map(({ bars }) => bars))].sort((a, b) => a - b)
-  const lights = counts.flatMap((bar): BarLights[] => {
+  const places = counts.flatMap((bar): { bar: number; without: number; with: number }[] => {
     const below = lit.filter(({ bars }) => bars < bar).map(({ x }) => x)
     const above = lit.filter(({ bars }) => bars >= bar).map(({ x }) => x)
     if (!below.length || !above.length) return []
-    const [a, b] = [Math.max(...below), Math.min(...above)]
-    return [{ bar, from: Math.min(a, b), to: Math.max(a, b) }]
+    return [{ bar, without: Math.max(...below), with: Math.min(...above) }]
   })
-  if (!lights.length) return undefined
-  const unsteady = counts.some((bar) => {
-    const below = lit.filter(({ bars }) => bars < bar).map(({ x }) => x)
-    const above = lit.filter(({ bars }) => bars >= bar).map(({ x }) => x)
-    return below.length > 0 && above.length > 0 && Math.max(...below) >= Math.min(...above)
-  })
+  if (!places.length) return undefined
+  const lights = places.map((place): BarLights => ({
+    bar: place.bar,
+    from: Math.min(place.without, place.with),
+    to: Math.max(place.without, place.with),
+  }))
+  const unsteady = places.some((place) => place.without >= place.with)
   const line = lineThrough(lights)
   return { lights, each: line?.slope, crooked: line && farthest(lights, line), unsteady }
 }

@@ -1,5 +1,5 @@
-import { plain } from '../figures'
 import type { Display as Shown, Quantity, Value } from '@even-watt/contract'
+import { plain } from '../figures'
 import type { ReadingValues } from './readingValues'
 
 /** What the unit shows, in the order of its path: field, words, unit, and the quantity that it claims to be. */

@@ -27,8 +27,9 @@ const notMeasured: Record<Exclude<Value['grade'], 'measured'>, Refusal> = {
 /**
  * The one gate that every value passes before a judge, a fit or a figure rests on it (docs/method/evidence.md): nobody
  * doubts it; it is
- * measured, or shown by a display that was checked where the tester lets it stand in; a meter is named that reads this quantity, within a range; that meter may be used on this wave as it was
- * seen; and on its conductor only the unit's current flows.
+ * measured, or shown by a display that was checked, where the tester lets it stand in; a meter is named that reads this
+ * quantity, within a range; that meter may be used on this wave as it was seen; and on its conductor only the unit's current
+ * flows.
  */
 export function gateOf(
   { rig, meters }: Revision,

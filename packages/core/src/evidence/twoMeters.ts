@@ -1,6 +1,7 @@
 import type { Quantity } from '@even-watt/contract'
-import { normalisedError, plateauShare, rangeFor, type Uncertain } from '../meters'
+import { contradict, normalisedError, plateauShare, rangeFor, type Uncertain } from '../meters'
 import { candidatesOf, foundIn, type Candidate } from './candidates'
+import { respondsTo } from './fitness'
 import type { Ground } from './inputs'
 import type { ReadingValues, Spreads } from './readingValues'
 
@@ -46,10 +47,15 @@ function comparedWith(quantity: Quantity, used: Candidate, other: Candidate): Tw
         : other.refused
           ? `the other is not used: ${other.refused.why}`
           : 'the smaller uncertainty',
-      plateau: quantity === 'V_C' ? explained(used, other) : undefined,
+      plateau: quantity === 'V_C' && mayBeStepped(used, other) ? explained(used, other) : undefined,
     },
   ]
 }
+
+/** They contradict, or the one is refused for nothing but how it responds to this wave: no doubt, no range. */
+const mayBeStepped = (used: Candidate, other: Candidate): boolean =>
+  !used.refused &&
+  (other.refused ? other.refused.why.startsWith(respondsTo('average')) : contradict(used.x, other.x))
 
 /** A sine is what both read alike; further apart than this share a stepped wave is worth asking for. */
 const alike = 0.02

@@ -43,15 +43,19 @@ describe('two meters on one quantity', () => {
   })
 
   it('both are right on a stepped wave, whose plateau they tell', () => {
-    const V = (response: 'average' | 'true RMS') => [rangeOf('AC voltage', 600, 1, 5, 0.1, { response, bandwidth: 1000 })] // prettier-ignore
+    const V = (response: 'average' | 'true RMS', percent = 1) => [rangeOf('AC voltage', 600, percent, 5, 0.1, { response, bandwidth: 1000 })] // prettier-ignore
     const rms = meterOf({ ranges: V('true RMS') })
     const pocket = meterOf({ id: uuid(11), name: 'Pocket', ranges: V('average') })
-    const plateau = (average: number, trueRms: number) => {
+    const wide = meterOf({ id: uuid(11), name: 'Pocket', ranges: V('average', 3) })
+    const plateau = (average: number, trueRms: number, other = pocket) => {
       const entry = ladderEntry({}, { values: [...valuesOf({ V_C: trueRms }), ...valuesOf({ V_C: average }, uuid(11))] }) // prettier-ignore
-      const [analysis] = viewTrial(trialOf([revisionOf({ meters: [rms, pocket] })]), [entry]).analyses
+      const [analysis] = viewTrial(trialOf([revisionOf({ meters: [rms, other] })]), [entry]).analyses
       return analysis && comparedMeters(analysis)[0]?.plateau
     }
     expect(plateau(213, 226)?.value).toBeCloseTo(0.72, 3)
+    // On two meters that agree within what they may be wrong by it would tell nothing.
+    expect(plateau(222, 228)).toBeDefined()
+    expect(plateau(222, 228, wide)).toBeUndefined()
     // On a sine both say the same, and above it no stepped wave explains them.
     expect(plateau(230, 230.5)).toBeUndefined()
     expect(plateau(262, 230)).toBeUndefined()
