@@ -75,6 +75,9 @@ test('without any ammeter: bounds in the ladder, the load test and the survey, a
   await page.getByLabel('At the outlet at 10 s').fill('501')
   await page.getByRole('button', { name: 'Capture' }).click()
   await expect(page.getByRole('row', { name: /mΩ/ })).toContainText('estimated')
+  // What was captured is no draft, and the hand stands where the next test starts.
+  await expect(page.getByText('Half typed before')).toHaveCount(0)
+  await expect(page.getByLabel('What', { exact: true })).toBeFocused()
 
   await page.getByRole('link', { name: 'Drop survey' }).click()
   await page.getByLabel('Steady, at the outlet').fill('782')

@@ -78,7 +78,7 @@ export function ChangeRig({ rig, after, because = '', onDone }: Props) {
               error={asked && !why.trim() ? 'Say in a few words what changed.' : undefined}
             />
             <RigFields form={editor.form} errorAt={editor.errorAt} />
-            <div className="sticky bottom-0 mt-4 flex gap-3 border-t border-ink bg-ground py-2">
+            <div className="sticky -bottom-2 mt-4 flex gap-3 border-t border-ink bg-ground py-2 md:-bottom-6">
               <button type="submit" className="action action-main">
                 Make the revision
               </button>

@@ -1,4 +1,3 @@
-import { readingsOf } from '@even-watt/core'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
 import { LoadTestForm } from './LoadTestForm'
@@ -17,7 +16,7 @@ export function LoadTestPage() {
         current as it sags, so its sag overstates the difference.
       </p>
       <LoadTestTable analyses={view.analyses} editable={number} />
-      <LoadTestForm key={`${number} ${readingsOf(analysis.record, 'load test').length}`} />
+      <LoadTestForm key={number} />
     </>
   )
 }

@@ -70,8 +70,9 @@ export function useCaptureForm<Reading>({ what, start, schema, read, entry, next
       form.subscribe({
         formState: { values: true, isDirty: true },
         callback: ({ values, isDirty, name }) => {
-          if (isDirty) drafts.keep(draftName, values)
+          // Beginning again changes no field of its own, and leaves nothing half typed.
           if (name === undefined) return
+          if (isDirty) drafts.keep(draftName, values)
           form.clearErrors(name)
           setRefused(undefined)
         },
