@@ -7,6 +7,7 @@ import { benchPlanning, benchSchedule } from './planning'
 import { benchSliding } from './sliding'
 import { benchTrialList } from './trialList'
 import { benchTyping } from './typing'
+import { benchWaveform } from './waveform'
 
 await benchFirstScreen()
 await benchDerive()
@@ -18,3 +19,4 @@ await benchTyping()
 await benchLongLadder()
 await benchSliding()
 await benchClients()
+await benchWaveform()

@@ -30,7 +30,15 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, rig: string): 
   { name: 'bench', path: '/' },
   { name: 'ladder-day', path: `/trials/${ottrel}/ladder?rig=1`, whole: true },
   { name: 'ladder-night', path: `/trials/${ottrel}/ladder`, theme: 'night' },
-  { name: 'ladder-stepped-wave', path: `/trials/${pellam}/ladder?rig=1`, whole: true },
+  {
+    name: 'wave',
+    path: `/trials/${pellam}/waves?rig=2`,
+    whole: true,
+    before: async (page) => {
+      await page.getByRole('link', { name: 'sand oven low + wax bath' }).click()
+      await page.getByText('Press in it for cursor A').waitFor()
+    },
+  },
   {
     name: 'arms-length-phone',
     path: `/trials/${ottrel}/ladder`,

@@ -7,6 +7,7 @@ import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { gate, type Gate } from './backup/gate'
 import { backupRoutes, type ServingGround } from './backup/routes'
+import { captureRoutes } from './captures/routes'
 import type { Feed } from './database/feed'
 import { loadDemo } from './demo/load'
 import { fileRoutes } from './files/routes'
@@ -76,7 +77,7 @@ export function createApp({
   // Routes that take large files read their body themselves.
   const small = express.json({ limit: '1mb' })
   app.use('/api', (request, response, next) => {
-    const large = /^\/(trials\/(import$|[^/]+\/entries$)|blobs\/)/.test(request.path)
+    const large = /^\/(trials\/(import$|[^/]+\/(entries|captures)$)|blobs\/)/.test(request.path)
     if (large) next()
     else small(request, response, next)
   })
@@ -87,6 +88,7 @@ export function createApp({
   if (lan) app.use('/api/lan', lanRoutes(pool, lan))
   app.use('/api/settings', settingsRoutes(pool))
   app.use('/api/blobs', fileRoutes(pool))
+  app.use('/api', captureRoutes(pool))
   app.use('/api/trials', trialRoutes(pool, feed))
   app.post('/api/demo', async (_request, response) => {
     await loadDemo(pool, demo)

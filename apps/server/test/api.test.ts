@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import {
   formatVersion,
   Unit,
@@ -21,8 +21,8 @@ import { ownDatabase, silent } from './ownDatabase'
 
 const database = ownDatabase()
 
-const [ottrel] = demo().trials
-const unit = demo().units[0]
+const [ottrel] = writtenDemo().trials
+const unit = writtenDemo().units[0]
 if (!ottrel || !unit) throw new Error('no demo')
 const content = parse(Unit, unit)
 
@@ -57,7 +57,7 @@ describe('documents', () => {
 
   it('are deleted only as they were seen', async () => {
     const id = newId()
-    await api().put(`/api/meters/${id}`).send({ editedFrom: 0, content: demo().meters[0] }).expect(200)
+    await api().put(`/api/meters/${id}`).send({ editedFrom: 0, content: writtenDemo().meters[0] }).expect(200)
     await api().delete(`/api/meters/${id}?editedFrom=2`).expect(409)
     await api().delete(`/api/meters/${id}?editedFrom=1`).expect(204)
     await api().get(`/api/meters/${id}`).expect(404)
@@ -76,8 +76,8 @@ describe('documents', () => {
 
 describe('trials', () => {
   const start = async () => {
-    const meter = demo().meters[0]
-    const rig = demo().rigs[0]
+    const meter = writtenDemo().meters[0]
+    const rig = writtenDemo().rigs[0]
     if (!meter || !rig) throw new Error('no demo')
     const rigId = newId()
     const unitId = newId()
@@ -334,7 +334,7 @@ describe('the door', () => {
 
 describe('the load shelf', () => {
   it('is kept like every document, and learns what a setting took from single-load steps', async () => {
-    const [load] = demo().loads
+    const [load] = writtenDemo().loads
     const setting = load?.settings[0]
     if (!load || !setting) throw new Error('no demo load')
     const id = newId()
@@ -352,8 +352,8 @@ describe('the load shelf', () => {
   })
 
   it('learns from a step of one setting, at label volts, and from no other', async () => {
-    const [document] = demo().trials
-    const load = demo().loads.find(({ name }) => name === 'drying plate')
+    const [document] = writtenDemo().trials
+    const load = writtenDemo().loads.find(({ name }) => name === 'drying plate')
     if (!document || !load) throw new Error('no demo')
     await api().put(`/api/loads/${load.id}`).send({ editedFrom: 0, content: load }).expect(200)
     await api().post('/api/trials/import').send(document)
@@ -367,8 +367,8 @@ describe('the load shelf', () => {
   })
 
   it('learns nothing from a reading that was taken back or corrected', async () => {
-    const [document] = demo().trials
-    const load = demo().loads.find(({ name }) => name === 'drying plate')
+    const [document] = writtenDemo().trials
+    const load = writtenDemo().loads.find(({ name }) => name === 'drying plate')
     const setting = load?.settings[0]?.id
     if (!document || !load) throw new Error('no demo')
     await api().put(`/api/loads/${load.id}`).send({ editedFrom: 0, content: load })
@@ -404,7 +404,7 @@ describe('the load shelf', () => {
 
 describe('the list of trials', () => {
   beforeAll(async () => {
-    for (const document of demo().trials) await api().post('/api/trials/import').send(document)
+    for (const document of writtenDemo().trials) await api().post('/api/trials/import').send(document)
   })
   const list = async (query: string) =>
     (await api().get(`/api/trials?${query}`).expect(200)).body as TrialPage
@@ -471,7 +471,7 @@ describe('a trial of format version 1', () => {
 
 describe('surveys, load tests and cautions', () => {
   it('are kept in the record, go out with it, and are refused where they are nothing', async () => {
-    const [document] = demo().trials
+    const [document] = writtenDemo().trials
     if (!document) throw new Error('no demo')
     const { trial } = document
     await api().post('/api/trials/import').send(document)

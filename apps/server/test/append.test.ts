@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import type { Entry, EntryOf, Problem, TrialDocument } from '@even-watt/contract'
 import { randomUUID as newId } from 'node:crypto'
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
@@ -15,7 +15,7 @@ const database = ownDatabase()
 const app = () => createApp({ pool: database.pool(), feed: database.feed(), log: silent })
 const api = () => request(app())
 
-const [ottrel] = demo().trials
+const [ottrel] = writtenDemo().trials
 if (!ottrel) throw new Error('no demo')
 
 const motor = (load = 'pump', more: Partial<EntryOf<'motors'>> = {}): Entry => ({

@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { mkdtempSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { createWriteStream } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -18,7 +18,7 @@ import { appendEntries } from '../src/trials/record'
 import { ownDatabase } from './ownDatabase'
 
 const database = ownDatabase()
-const [ottrel] = demo().trials
+const [ottrel] = writtenDemo().trials
 if (!ottrel) throw new Error('no demo')
 const bin = installedPostgres()[0]?.bin ?? ''
 const folder = mkdtempSync(join(tmpdir(), 'even-watt-backup-'))

@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import {
   mostFile,
   mostFiles,
@@ -19,7 +19,7 @@ import { ownDatabase, silent } from './ownDatabase'
 const database = ownDatabase()
 const app = () => createApp({ pool: database.pool(), feed: database.feed(), log: silent })
 const api = () => request(app())
-const [ottrel] = demo().trials
+const [ottrel] = writtenDemo().trials
 if (!ottrel) throw new Error('no demo')
 
 const shaOf = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex')
@@ -196,7 +196,7 @@ describe('a trial with its files', () => {
   })
 
   it('names the loads of its plan wherever it goes', async () => {
-    for (const load of demo().loads)
+    for (const load of writtenDemo().loads)
       await api().put(`/api/loads/${load.id}`).send({ editedFrom: 0, content: load }).expect(200)
     const trial = await emptyTrial()
     const { plan } = ((await api().get(`/api/trials/${trial}/export.json`)).body as TrialDocument).trial

@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import type { Problem, TrialPage } from '@even-watt/contract'
 import { randomUUID as newId } from 'node:crypto'
 import request from 'supertest'
@@ -7,7 +7,7 @@ import { ownDatabase, silent } from './ownDatabase'
 
 const database = ownDatabase()
 const api = () => request(createApp({ pool: database.pool(), feed: database.feed(), log: silent }))
-const [ottrel] = demo().trials
+const [ottrel] = writtenDemo().trials
 if (!ottrel) throw new Error('no demo')
 
 async function trial(): Promise<string> {
@@ -82,7 +82,7 @@ describe('what becomes of a trial', () => {
 
 describe('a document that is deleted', () => {
   it('says before where it is used, and stays where a rig hangs it up', async () => {
-    const { meters, rigs } = demo()
+    const { meters, rigs } = writtenDemo()
     const [rig] = rigs
     const meter = meters.find(({ id }) => rig?.assignments.some((hung) => hung.meter === id))
     if (!rig || !meter) throw new Error('no demo')
@@ -110,7 +110,7 @@ describe('a document that is deleted', () => {
   })
 
   it('is had back as it was', async () => {
-    const [unit] = demo().units
+    const [unit] = writtenDemo().units
     if (!unit) throw new Error('no demo')
     await api().put(`/api/units/${unit.id}`).send({ editedFrom: 0, content: unit }).expect(200)
     await api().delete(`/api/units/${unit.id}?editedFrom=1`).expect(204)

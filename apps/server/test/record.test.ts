@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { viewTrial } from '@even-watt/core'
 import Papa from 'papaparse'
 import { formatVersion, type Entry, type EntryOf, type TrialDocument } from '@even-watt/contract'
@@ -9,7 +9,7 @@ import { readingsCsv } from '../src/trials/csv'
 import { figuresCsv } from '../src/trials/figuresCsv'
 import { readDocument, settingsOf } from '../src/trials/exchange'
 
-const [ottrel, pellam] = demo().trials
+const [ottrel, pellam] = writtenDemo().trials
 if (!ottrel || !pellam) throw new Error('no demo')
 
 describe('readings as CSV', () => {

@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import type { Entry, Problem, Schedule, Trial, TrialDocument } from '@even-watt/contract'
 import { runLog, viewTrial } from '@even-watt/core'
 import { randomUUID as newId } from 'node:crypto'
@@ -10,8 +10,8 @@ import { ownDatabase, silent } from './ownDatabase'
 const database = ownDatabase()
 const api = () => request(createApp({ pool: database.pool(), feed: database.feed(), log: silent }))
 
-const varnock = demo().trials.find(({ trial }) => trial.title.startsWith('Varnock'))
-const ottrel = demo().trials.find(({ trial }) => trial.title.startsWith('Ottrel'))
+const varnock = writtenDemo().trials.find(({ trial }) => trial.title.startsWith('Varnock'))
+const ottrel = writtenDemo().trials.find(({ trial }) => trial.title.startsWith('Ottrel'))
 if (!varnock?.trial.schedule || !ottrel) throw new Error('no demo')
 const schedule = varnock.trial.schedule
 

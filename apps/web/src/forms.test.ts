@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { Load, Meter, Rig, Unit } from '@even-watt/contract'
 import { parse } from 'zod/mini'
 import { blankLoad, formToLoad, loadToForm } from './loads/form'
@@ -7,7 +7,7 @@ import { blankRig, newElement } from './rigs/editor/edit'
 import { blankConductor, formToRig, rigToForm } from './rigs/editor/form'
 import { blankUnit, formToUnit, unitToForm } from './units/form'
 
-const { units, meters, rigs, loads } = demo()
+const { units, meters, rigs, loads } = writtenDemo()
 const collect = () => {
   const faults = new Map<string, string>()
   return {

@@ -8,6 +8,7 @@ import { rig } from './rigs/stage'
 import { makeSafe } from './safety/stage'
 import type { Stage } from './stage'
 import { lookOver } from './units/stage'
+import { waveform } from './waveform/stage'
 
 /** The work order: stages in the order they are worked. A new one is one line here. */
 export const stages: readonly Stage[] = [
@@ -17,6 +18,7 @@ export const stages: readonly Stage[] = [
   makeSafe,
   noLoad,
   ladder,
+  waveform,
   motors,
   findings,
   report,

@@ -54,11 +54,14 @@ describe('the stand-in bench', () => {
   })
 
   it('makes the demo that stands in demo/', () => {
-    for (const [name, content] of Object.entries(demo())) {
+    const { files, ...documents } = demo()
+    for (const [name, content] of Object.entries(documents)) {
       expect(JSON.parse(readFileSync(`demo/${name}.json`, 'utf8'))).toEqual(
         JSON.parse(JSON.stringify(content)),
       )
     }
+    for (const [sha256, bytes] of files)
+      expect(readFileSync(`demo/files/${sha256}`)).toEqual(Buffer.from(bytes))
   })
 })
 

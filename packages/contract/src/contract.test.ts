@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import Ajv from 'ajv/dist/2020'
 import addFormats from 'ajv-formats'
 import { safeParse } from 'zod/mini'
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { Entries, Rig, sentences, TrialDocument, trialJsonSchema, TrialSettings, Unit } from '.'
 
 const wrong = (schema: Parameters<typeof safeParse>[0], value: unknown) => {
@@ -11,7 +11,7 @@ const wrong = (schema: Parameters<typeof safeParse>[0], value: unknown) => {
 }
 
 describe('the contract', () => {
-  const [unit] = demo().units
+  const [unit] = writtenDemo().units
 
   it('names the field and what is accepted', () => {
     expect(wrong(Unit, { ...unit, name: ' ' })).toEqual(['name: Enter a name.'])
@@ -29,7 +29,7 @@ describe('the contract', () => {
   })
 
   it('refuses negative ohms and numbers that are none', () => {
-    const [rig] = demo().rigs
+    const [rig] = writtenDemo().rigs
     expect(wrong(Rig, { ...rig, bank: { ...rig?.bank, rippleResistance: -0.01 } })[0]).toContain(
       'must be above 0',
     )
@@ -59,10 +59,10 @@ describe('the contract', () => {
     const ajv = new Ajv({ strict: false })
     addFormats(ajv)
     const check = ajv.compile(schema)
-    for (const trial of demo().trials) {
+    for (const trial of writtenDemo().trials) {
       expect(check(trial)).toBe(true)
       expect(safeParse(TrialDocument, trial).success).toBe(true)
     }
-    expect(check({ ...demo().trials[0], format: 'other' })).toBe(false)
+    expect(check({ ...writtenDemo().trials[0], format: 'other' })).toBe(false)
   })
 })

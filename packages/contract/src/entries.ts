@@ -10,6 +10,7 @@ import { Acknowledged } from './safety'
 import { RunEvent } from './schedule'
 import { Id, instant, number, text, whole, words } from './shared'
 import { LoadTest } from './supply'
+import { Capture } from './waveform'
 
 /** Every kind of entry and what it carries. A new kind is one line here; all else is derived. */
 const entryKinds = {
@@ -22,6 +23,7 @@ const entryKinds = {
   'make safe': Acknowledged,
   run: RunEvent,
   file: AttachedFile,
+  capture: Capture,
   expectation: Expectation,
   'came out': CameOut,
 }
@@ -101,3 +103,10 @@ export const mostEntries = 20_000
 export const Entries = z
   .array(Entry)
   .check(z.minLength(1, 'Entries: none were sent.'), z.maxLength(5000, 'Entries: 5000 at most at once.'))
+
+/** Kinds of entry that come with the bytes of a file. */
+export const kindsWithFile = ['file', 'capture'] as const
+
+/** The file that an entry comes with, whose bytes are stored apart. */
+export const fileOf = (entry: Entry): AttachedFile | undefined =>
+  entry.kind === 'file' || entry.kind === 'capture' ? entry.reading : undefined

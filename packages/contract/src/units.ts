@@ -9,6 +9,7 @@ export const claimQuantities = [
   'idle draw',
   'regulation',
   'THD',
+  'wave',
   'output voltage',
   'frequency',
   'alarm voltage',

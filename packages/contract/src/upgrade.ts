@@ -24,6 +24,8 @@ const steps: Readonly<Record<number, (document: Loose) => Loose>> = {
   3: (document) => document,
   // Format 5 may read watts, Ah and Wh at the terminals, count bars, and test without an ammeter.
   4: (document) => document,
+  // Format 6 may hold captures of waves, and the promise of one.
+  5: (document) => document,
 }
 
 /**

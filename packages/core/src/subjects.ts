@@ -1,5 +1,6 @@
 import type { ClaimQuantity, ReadingKind } from '@even-watt/contract'
 import { attribution } from './attribution/subject'
+import { captures } from './captures/subject'
 import { endurance } from './endurance/subject'
 import { evidence } from './evidence/subject'
 import { expectations } from './expectations/subject'
@@ -30,6 +31,7 @@ export const subjects = [
   noLoad,
   ladder,
   attribution,
+  captures,
   limits,
   motors,
   endurance,

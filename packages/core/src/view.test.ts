@@ -1,9 +1,9 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { notice } from './notice'
 import { viewTrial, workOut } from './view'
 
 describe('working a view out piece by piece', () => {
-  it.each(demo().trials.map((document) => [document.trial.title, document] as const))(
+  it.each(writtenDemo().trials.map((document) => [document.trial.title, document] as const))(
     'leaves nothing for the moment when it is read: %s',
     (_, { trial, entries }) => {
       const view = viewTrial(trial, entries)
@@ -23,7 +23,7 @@ describe('working a view out piece by piece', () => {
   )
 
   it('may be left half done and taken up again', () => {
-    const [document] = demo().trials
+    const [document] = writtenDemo().trials
     if (!document) throw new Error('no demo')
     const { trial, entries } = document
     const whole = viewTrial(structuredClone(trial), structuredClone(entries))

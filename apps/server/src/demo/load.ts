@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs'
+import { existsSync, readFileSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import {
@@ -16,6 +16,7 @@ import type { Pool } from 'pg'
 import * as z from 'zod/mini'
 import { remember } from '../database/installation'
 import { saveDocument, type DocumentTable } from '../documents/documents'
+import { putBytes } from '../files/blobs'
 import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
 import { importTrial } from '../trials/exchange'
@@ -35,10 +36,17 @@ export async function loadDemo(pool: Pool, folder = demoFolder): Promise<void> {
   await take('meter', parse(read('meters'), z.array(StoredMeter)), Meter)
   await take('load', parse(read('loads'), z.array(StoredLoad)), Load)
   await take('rig', parse(read('rigs'), z.array(StoredRig)), Rig)
+  await takeFiles(pool, join(folder, 'files'))
   for (const trial of parse(read('trials'), z.array(TrialDocument))) {
     await importTrial(pool, trial).catch(ignoreConflict)
   }
   await remember(pool, 'demo', 'loaded')
+}
+
+/** The bytes of captures and pictures, each under its SHA-256. */
+async function takeFiles(pool: Pool, folder: string): Promise<void> {
+  if (!existsSync(folder)) return
+  for (const sha256 of readdirSync(folder)) await putBytes(pool, sha256, readFileSync(join(folder, sha256)))
 }
 
 function ignoreConflict(error: unknown): void {

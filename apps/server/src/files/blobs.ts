@@ -1,4 +1,4 @@
-import { mostFile, partSize } from '@even-watt/contract'
+import { kindsWithFile, mostFile, partSize } from '@even-watt/contract'
 import { createHash } from 'node:crypto'
 import type { Pool, PoolClient } from 'pg'
 import { transaction, type Queryable } from '../database/pool'
@@ -78,6 +78,16 @@ export async function putPart(
   })
 }
 
+/** Stores a whole file that is at hand, part by part. */
+export async function putBytes(pool: Pool, sha256: string, bytes: Buffer): Promise<void> {
+  for (let number = 0; number < partsOf(bytes.length); number++)
+    await putPart(pool, sha256, {
+      size: bytes.length,
+      number,
+      bytes: bytes.subarray(number * partSize, (number + 1) * partSize),
+    })
+}
+
 async function hashOf(client: PoolClient, sha256: string): Promise<string> {
   const hash = createHash('sha256')
   for await (const bytes of readParts(client, sha256, 0)) hash.update(bytes)
@@ -117,8 +127,8 @@ export async function* readRange(
 export async function sweepBlobs(pool: Pool, olderThan = '1 day'): Promise<number> {
   const { rowCount } = await pool.query(
     `delete from blob where begun_at < now() - $1::interval
-     and not exists (select 1 from entry where kind = 'file' and body #>> '{reading,sha256}' = blob.sha256)`,
-    [olderThan],
+     and not exists (select 1 from entry where kind = any($2::text[]) and body #>> '{reading,sha256}' = blob.sha256)`,
+    [olderThan, kindsWithFile],
   )
   return rowCount ?? 0
 }

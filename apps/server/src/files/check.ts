@@ -1,4 +1,4 @@
-import { isReading, mostFiles, type Entry } from '@even-watt/contract'
+import { fileOf, kindsWithFile, mostFiles, type Entry } from '@even-watt/contract'
 import type { ProblemError } from '../http/problem'
 import type { Queryable } from '../database/pool'
 
@@ -8,9 +8,10 @@ export async function faultsOfFiles(
   trial: string,
   entries: readonly Entry[],
 ): Promise<NonNullable<ProblemError['fields']>> {
-  const files = entries.flatMap((entry, i) =>
-    isReading(entry) && entry.kind === 'file' ? [{ i, reading: entry.reading }] : [],
-  )
+  const files = entries.flatMap((entry, i) => {
+    const reading = fileOf(entry)
+    return reading ? [{ i, reading }] : []
+  })
   if (!files.length) return []
   const [{ rows }, held] = await Promise.all([
     db.query<{ sha256: string; size: string }>(
@@ -19,8 +20,8 @@ export async function faultsOfFiles(
     ),
     db.query<{ bytes: string }>(
       `select coalesce(sum((body #>> '{reading,size}')::bigint), 0) as bytes from entry
-       where kind = 'file' and trial = $1 and not id = any($2::uuid[])`,
-      [trial, entries.map(({ id }) => id)],
+       where kind = any($3::text[]) and trial = $1 and not id = any($2::uuid[])`,
+      [trial, entries.map(({ id }) => id), kindsWithFile],
     ),
   ])
   const sizes = new Map(rows.map(({ sha256, size }) => [sha256, Number(size)]))

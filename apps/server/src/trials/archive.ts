@@ -1,5 +1,5 @@
 import {
-  isReading,
+  fileOf,
   mostFile,
   mostFiles,
   partSize,
@@ -26,7 +26,7 @@ const mostParts = 10_000
 
 /** The files that a trial's entries name, each once. */
 export function filesOf({ entries }: Pick<TrialDocument, 'entries'>): AttachedFile[] {
-  const files = entries.flatMap((entry) => (isReading(entry) && entry.kind === 'file' ? [entry.reading] : []))
+  const files = entries.flatMap((entry) => fileOf(entry) ?? [])
   return [...new Map(files.map((file) => [file.sha256, file])).values()]
 }
 

@@ -8,6 +8,7 @@ import type {
   NewRevision,
   NewTrial,
   Problem,
+  RememberedRecipe,
   Rig,
   Settings,
   StoredLoad,
@@ -220,6 +221,7 @@ export const api = createApi({
       }),
       invalidatesTags: ['trials'],
     }),
+    recipes: build.query<RememberedRecipe[], void>({ query: () => '/captures/recipes' }),
     loadDemo: build.mutation<null, void>({
       query: () => ({ url: '/demo', method: 'POST' }),
       invalidatesTags: ['unit', 'meter', 'rig', 'load', 'trials'],

@@ -18,6 +18,7 @@ export function GradeLegend({ analysis }: { readonly analysis: Analysis }) {
     const grades = new Set(figures.map(({ grade }) => grade))
     return [
       ...words.flatMap(([grade, meaning]) => (grades.has(grade) ? `${gradeMarks[grade]} ${meaning}` : [])),
+      ...(steps.some(({ step }) => step.captures.length) ? ['† from a captured wave'] : []),
       ...(figures.some(({ grade, refused }) => refused && grade === 'measured') ? ['▲ decides nothing'] : []),
     ]
   }, [steps])

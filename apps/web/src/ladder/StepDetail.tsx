@@ -15,6 +15,7 @@ import { shortTime } from '../ui/dates'
 import { Fig } from '../ui/Fig'
 import { Notice } from '../ui/Notice'
 import { showValue } from '../ui/readValue'
+import { StepWaves } from '../waveform/StepWaves'
 import { circumstances } from './circumstances'
 import type { Place } from './columns'
 
@@ -119,6 +120,11 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
           )
         })}
       </ul>
+      <StepWaves
+        captures={figures.step.captures}
+        about={figures.step.readings.at(-1)?.id}
+        words="a wave of this step"
+      />
       <div className="no-print mt-1">
         <button type="button" className="plain-link" onClick={onRepeat}>
           Repeat this step <span className="kbd">R</span>

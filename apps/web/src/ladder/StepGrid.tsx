@@ -1,6 +1,7 @@
-import { readingsOf, type Analysis } from '@even-watt/core'
+import { capturesOf, channelOf, readingsOf, type Analysis } from '@even-watt/core'
 import { useRef, type ReactNode } from 'react'
 import { Fig } from '../ui/Fig'
+import { MiniWave } from '../waveform/MiniWave'
 import { useNear } from '../ui/useNear'
 import { columns, placeHue, places, placeWords, type Layout, type Place } from './columns'
 import { stepLabel } from './stepLabel'
@@ -138,7 +139,12 @@ export function ColumnWidths({ layout }: { layout: Layout }) {
 /** Idle, from the no-load stage: the foot of the ladder. */
 function IdleRow({ analysis }: { analysis: Analysis }) {
   const { on } = analysis.noLoad
-  if (!readingsOf(analysis.record, 'no load').length) return null
+  const readings = readingsOf(analysis.record, 'no load')
+  if (!readings.length) return null
+  const [cycle] = capturesOf(analysis.record, readings).flatMap(({ reading }) => {
+    const wave = channelOf(reading, 'V_C')?.wave
+    return wave ? [wave.cycle] : []
+  })
   const cells: Record<string, ReactNode> = {
     V_A: <Fig of={on.read.V_A} bare marked />,
     V_B: <Fig of={on.read.V_B} bare marked />,
@@ -151,7 +157,14 @@ function IdleRow({ analysis }: { analysis: Analysis }) {
   return (
     <tr className="h-[26px] border-b border-rule">
       <td className="px-1">idle</td>
-      <td className="text-quiet truncate px-1">nothing connected</td>
+      <td className="text-quiet truncate px-1">
+        {cycle && (
+          <span className="float-right">
+            <MiniWave cycle={cycle} label="its wave as captured" />
+          </span>
+        )}
+        nothing connected
+      </td>
       {columns.map((column) => (
         <td key={column.key} className="px-1 text-right whitespace-nowrap">
           {cells[column.key] ?? (

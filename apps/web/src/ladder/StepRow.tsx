@@ -1,7 +1,8 @@
 import type { StepFigures } from '@even-watt/core'
-import { isFigure } from '@even-watt/core'
+import { channelOf, isFigure } from '@even-watt/core'
 import { memo } from 'react'
 import { Fig } from '../ui/Fig'
+import { MiniWave } from '../waveform/MiniWave'
 import { columns, type Place } from './columns'
 
 interface Props {
@@ -13,6 +14,9 @@ interface Props {
   readonly unsent: boolean
   readonly onChoose: (step: string) => void
 }
+
+/** What a capture reads by itself; figures derived from it carry no mark. */
+const readOf: ReadonlySet<string> = new Set(['V_C', 'I_C', 'P_C', 'PF', 'f', 'THD', 'V_B', 'I'])
 
 /** One step of the ladder. Drawn again only when its own figures change, so that typing stays quick. */
 export const StepRow = memo(function StepRow({
@@ -26,6 +30,11 @@ export const StepRow = memo(function StepRow({
 }: Props) {
   const { step } = figures
   const repeats = step.readings.length
+  const [cycle] = step.captures.flatMap(({ reading }) => {
+    const wave = channelOf(reading, 'V_C')?.wave
+    return wave ? [wave.cycle] : []
+  })
+  const captured = (id: string) => step.captures.some((capture) => capture.id === id)
   return (
     <tr
       className={`h-[26px] border-b ${chosen ? 'bg-chosen border-ink shadow-[inset_3px_0_var(--ink)]' : 'border-rule hover:bg-raised'}`}
@@ -54,6 +63,11 @@ export const StepRow = memo(function StepRow({
             △{' '}
           </span>
         )}
+        {cycle && (
+          <span className="float-right">
+            <MiniWave cycle={cycle} label="its wave as captured" />
+          </span>
+        )}
         {figures.load}
         {repeats > 1 && <span className="text-quiet text-[0.85em]"> ×{repeats}</span>}
       </td>
@@ -66,6 +80,11 @@ export const StepRow = memo(function StepRow({
             className={`px-1 text-right whitespace-nowrap ${place === column.place ? 'bg-chosen' : ''}`}
           >
             <Fig of={figure} bare={column.bare ?? true} hue={column.hue} marked />
+            {isFigure(figure) && readOf.has(figure.symbol) && figure.working.entries.some(captured) && (
+              <span className="text-quiet" title="from a captured wave">
+                †
+              </span>
+            )}
             {fitted && column.key === 'P_C' && (
               <span className="text-quiet" title="V_C·I_C in place of a wattmeter">
                 *

@@ -1,11 +1,11 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { viewTrial } from '@even-watt/core'
 import type { ChartTheme } from '../ui/chart/theme'
 import { efficiencyChart } from './efficiencyChart'
 import { lossChart } from './lossChart'
 
 const theme = new Proxy({}, { get: (_, key) => String(key) }) as ChartTheme
-const [ottrel] = demo().trials
+const [ottrel] = writtenDemo().trials
 if (!ottrel) throw new Error('no demo')
 const view = viewTrial(ottrel.trial, ottrel.entries)
 const [first, second] = view.analyses

@@ -1,12 +1,12 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import fc from 'fast-check'
 import { showValue, typedDecimals } from '../ui/readValue'
 import { circumstances } from './circumstances'
 import { columns, layoutOf, leastWidth, places } from './columns'
 import { buildEntry, draftOf, emptyDraft, fieldsOf, readDraft } from './draft'
 
-const [rig] = demo().rigs
-const [trial] = demo().trials
+const [rig] = writtenDemo().rigs
+const [trial] = writtenDemo().trials
 if (!rig || !trial) throw new Error('no demo')
 const fields = fieldsOf(rig)
 const keyOf = (quantity: string) => fields.find((field) => field.quantity === quantity)?.key ?? ''

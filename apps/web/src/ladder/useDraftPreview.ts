@@ -35,6 +35,7 @@ export function useDraftPreview({ draft, fields, ids }: DraftState): Preview {
       position: entry.reading.position,
       readings: [...kept, entry],
       struck: existing?.struck ?? [],
+      captures: existing?.captures ?? [],
     }
     const whole = withStep(analysis, step)
     return {

@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { isFigure, viewTrial } from '@even-watt/core'
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { pageFor } from './pageFor'
@@ -19,7 +19,7 @@ describe('the method', () => {
   })
 
   it('has the page of every figure that a trial shows', () => {
-    const symbols = demo().trials.flatMap(({ trial, entries }) =>
+    const symbols = writtenDemo().trials.flatMap(({ trial, entries }) =>
       viewTrial(trial, entries).analyses.flatMap(({ noLoad, ladder, supply }) => [
         ...Object.values(noLoad.on),
         ...ladder.steps.flatMap((step) => Object.values(step) as unknown[]),

@@ -4,6 +4,10 @@ const pages: readonly (readonly [symbol: RegExp, page: string])[] = [
   [/^(E|R_source|R_total|R_10|V_0|V_10|I_0|I_10|drift|E − V_A|P_bank)/, 'supply'],
   [/^(R|R_expected|R_path|gain|drop|V_post|P of|V of|excess|rest of)/, 'rigs'],
   [/^(change of|deviation)/, 'compare'],
+  [
+    /^(true RMS|mean|highest|lowest|peak to peak|crest|ripple|fundamental|THD$|of that noise|dwell|half waves|plateau|droop|P, |S, |cos φ1|P1|Q1|D_|S_H|N, )/,
+    'waveform',
+  ],
 ]
 
 /** The page of the method that says how a figure is worked. */

@@ -1,4 +1,4 @@
-import { readingsOf, sayClaim } from '@even-watt/core'
+import { capturesOf, readingsOf, sayClaim } from '@even-watt/core'
 import { DisplaySchool } from '../evidence/DisplaySchool'
 import { DisplayTable } from '../evidence/DisplayTable'
 import { TwoMetersTable } from '../evidence/TwoMetersTable'
@@ -7,6 +7,7 @@ import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
+import { StepWaves } from '../waveform/StepWaves'
 import { IdleFigures } from './IdleFigures'
 import { NoLoadForm } from './NoLoadForm'
 import { NoLoadReadings } from './NoLoadReadings'
@@ -17,6 +18,7 @@ export function NoLoadPage() {
   const oddities = useOddities().filter((oddity) =>
     readingsOf(analysis.record, 'no load').some((entry) => entry.id === oddity.at.entry),
   )
+  const idleReadings = readingsOf(analysis.record, 'no load').filter(({ reading }) => reading.mode === 'on')
   const idle = view.findings.find((finding) => finding.claim.quantity === 'idle draw')
   return (
     <>
@@ -48,6 +50,11 @@ export function NoLoadPage() {
         <NoLoadForm key={analysis.record.revision.number} />
       </div>
       <NoLoadReadings />
+      <StepWaves
+        captures={capturesOf(analysis.record, idleReadings)}
+        about={idleReadings.at(-1)?.id}
+        words="a wave of no load"
+      />
       <TwoMetersTable analysis={analysis} />
       <DisplayTable analysis={analysis}>
         <DisplaySchool />

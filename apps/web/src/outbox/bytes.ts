@@ -53,3 +53,12 @@ export async function sendBytes({ sha256, size, name }: AttachedFile): Promise<R
   store.dispatch(sending(undefined))
   return undefined
 }
+
+/** The bytes of a file, from this browser while it still waits to be sent, else from the server. */
+export async function bytesOf(sha256: string): Promise<ArrayBuffer> {
+  const kept = here.get(sha256) ?? (await readBytes(sha256).catch(() => undefined))
+  if (kept) return kept.arrayBuffer()
+  const answer = await fetch(`/api/blobs/${sha256}`)
+  if (!answer.ok) throw new Error('Its bytes are not here: the server does not give them.')
+  return answer.arrayBuffer()
+}

@@ -133,7 +133,7 @@ function waitForServer(): void {
 }
 
 const filesIn = (run: readonly Unsent[]) =>
-  run.flatMap(({ entry }) => (entry.kind === 'file' ? [entry.reading] : []))
+  run.flatMap(({ entry }) => (entry.kind === 'file' || entry.kind === 'capture' ? [entry.reading] : []))
 
 /**
  * Sends the bytes of the files that a run of entries attaches, before the entries. Bytes that the server does not take

@@ -1,9 +1,9 @@
 import type { Quantity } from '@even-watt/contract'
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { mapRows } from './mapping'
 import { guessMapping, type Mapping } from './targets'
 
-const revision = demo().trials[0]?.trial.revisions[0]
+const revision = writtenDemo().trials[0]?.trial.revisions[0]
 if (!revision) throw new Error('no demo')
 let made = 0
 const context = {

@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import fc from 'fast-check'
 import { layOut, size, spotAt } from './drawing/drawing'
 import { hungMeters } from './drawing/hung'
@@ -18,7 +18,7 @@ import { rigToForm, type RigForm } from './editor/form'
 
 let made = 0
 const makeId = () => `id ${made++}`
-const l24 = rigToForm(demo().rigs[0] as Parameters<typeof rigToForm>[0])
+const l24 = rigToForm(writtenDemo().rigs[0] as Parameters<typeof rigToForm>[0])
 const names = (sides: Sides) => [
   sides.positive.map(({ name }) => name),
   sides.negative.map(({ name }) => name),

@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import type { Block, Schedule, StoredRig } from '@even-watt/contract'
 import { scheduleOf, type Stretch } from '@even-watt/core'
 import fc from 'fast-check'
@@ -140,7 +140,7 @@ describe('words', () => {
 })
 
 describe('the run sheet', () => {
-  const rig = demo().rigs[0] as StoredRig
+  const rig = writtenDemo().rigs[0] as StoredRig
   const made = scheduleOf({
     blocks: (['no load', 'ladder', 'motors', 'rated hold', 'findings'] as const).map((kind, i) => ({
       id: id(i),

@@ -1,5 +1,5 @@
 import type { Entry, Trial } from '@even-watt/contract'
-import { placed, type SourceName } from '@even-watt/core'
+import { instrumentOf, placed, type SourceName } from '@even-watt/core'
 import { type Stage } from '../stage'
 import { shortTime } from '../ui/dates'
 import type { NameSource } from '../ui/working'
@@ -11,7 +11,10 @@ export function namesOf(
   stages: readonly Stage[],
 ): { nameSource: NameSource; nameEntry: (id: string) => string | undefined } {
   const meters = new Map(
-    trial.revisions.flatMap((revision) => revision.meters.map((meter) => [meter.id, meter] as const)),
+    [
+      ...trial.revisions.flatMap((revision) => revision.meters),
+      ...entries.flatMap((entry) => (entry.kind === 'capture' ? (instrumentOf([entry]) ?? []) : [])),
+    ].map((meter) => [meter.id, meter] as const),
   )
   const loads = new Map(
     entries.flatMap((entry) =>
@@ -38,7 +41,9 @@ export function namesOf(
     if (source.kind === 'spec') {
       const meter = meters.get(source.meter)
       const range = meter?.ranges.find((candidate) => candidate.id === source.range)
-      return `${meter?.name ?? 'meter'}, ${range ? `${range.reads} to ${range.upTo}` : 'range'}: specification (common)`
+      // An instrument that captured has no end of range of its own.
+      const words = range && (range.id === range.reads ? range.reads : `${range.reads} to ${range.upTo}`)
+      return `${meter?.name ?? 'meter'}, ${words ?? 'its amplitudes'}: specification (common)`
     }
     if (source.kind === 'method') return methodWords[source.what] ?? source.what
     if (source.what.startsWith('fit ')) return 'independent scatter of the fitted steps'
@@ -64,6 +69,7 @@ function namesIn(stages: readonly Stage[], entry: Entry): string | undefined {
 }
 
 const methodWords: Record<string, string> = {
+  amplitude: 'the instrument’s amplitudes with its probe: specification (common)',
   ripple: 'ripple of the input current (one-sided bound)',
   bandwidth: 'power above the meters’ bandwidth',
   fan: 'the fan may be in either state at this load',

@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { pathLosses, readSource, viewTrial } from '@even-watt/core'
 import { pathOf } from '../stage'
 import { stages } from '../stages'
@@ -6,7 +6,7 @@ import { namesOf } from './naming'
 import type { TrialState } from './useTrial'
 
 const stateOf = (index: number, keep: (stage: string) => boolean = () => true): TrialState => {
-  const document = demo().trials[index]
+  const document = writtenDemo().trials[index]
   if (!document) throw new Error('no demo')
   const entries = document.entries.filter((entry) => keep(entry.kind))
   const view = viewTrial(document.trial, entries)

@@ -2,7 +2,7 @@ import { TrialSettings, type Problem, type Trial } from '@even-watt/contract'
 import { useState } from 'react'
 import { parse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
-import { useAppDispatch } from '../store'
+import { store, useAppDispatch } from '../store'
 import { answer } from '../ui/answers'
 import { useTrial } from './useTrial'
 
@@ -33,13 +33,15 @@ export function useSaveSettings(): {
   const [problem, setProblem] = useState<Problem>()
   const show = (change: Partial<Trial>) =>
     dispatch(api.util.updateQueryData('trial', trial.id, (shown) => ({ ...shown, ...change })))
+  // What saves may have waited for a search meanwhile: it builds on what stands now, not on what stood when it began.
+  const current = () => api.endpoints.trial.select(trial.id)(store.getState()).data ?? trial
   const save = async (patch: Partial<TrialSettings>) => {
     const before = lines.get(trial.id)
-    const settings = settingsOf({ ...trial, ...before?.wanted, ...patch })
+    const settings = settingsOf({ ...current(), ...before?.wanted, ...patch })
     show(settings)
     const sent = (async () => {
       await before?.done.catch(() => undefined)
-      const editedFrom = Math.max(trial.version, lines.get(trial.id)?.version ?? 0)
+      const editedFrom = Math.max(current().version, lines.get(trial.id)?.version ?? 0)
       return send({ id: trial.id, editedFrom, settings }).unwrap()
     })()
     lines.set(trial.id, { done: sent, version: before?.version ?? 0, wanted: settings })

@@ -11,6 +11,7 @@ const usualUnit: Record<string, string> = {
   'idle draw': 'W',
   regulation: '%',
   THD: '%',
+  wave: '%',
   'output voltage': 'V',
   frequency: 'Hz',
   'alarm voltage': 'V',
@@ -23,6 +24,7 @@ const usualComparator: Record<string, string> = {
   'idle draw': 'at most',
   'search-mode draw': 'at most',
   THD: 'at most',
+  wave: 'at most',
   'transfer time': 'at most',
   regulation: 'within ±',
   frequency: 'within ±',
@@ -52,6 +54,8 @@ export function ClaimFields({ form, errorAt }: FieldsProps<UnitForm>) {
                 onChange: (event: { target: { value: string } }) => {
                   setValue(`claims.${i}.unit`, usualUnit[event.target.value] ?? 'W')
                   setValue(`claims.${i}.comparator`, usualComparator[event.target.value] ?? 'at least')
+                  // "Pure sine" is printed without a figure: a sine may have up to 5 %.
+                  if (event.target.value === 'wave') setValue(`claims.${i}.value`, '5')
                 },
               })}
               error={errorAt(`claims.${i}.quantity`)}

@@ -1,6 +1,7 @@
 import { apparentAt, powerAt, type LoadModel } from '../loads/law'
 import { underPower, type Source } from '@even-watt/core'
-import { distortion, lossOf, outputVoltage, type UnitModel } from '../units/unit'
+import { lossOf, outputVoltage, steppedDistortion, type SeenAs, type UnitModel } from '../units/unit'
+import { stepsFor } from '../waveform/outlet'
 
 export interface BenchModel {
   readonly bank: Source
@@ -22,6 +23,7 @@ export interface Truth {
   readonly PF: number
   readonly f: number
   readonly THD: number
+  readonly wave: SeenAs
   readonly P_B: number
   readonly fan: boolean
   readonly alarm: boolean
@@ -40,6 +42,10 @@ export function operate(bench: BenchModel, loads: readonly LoadModel[]): Truth |
   const point = underPower({ bank, path: total, support: 0 }, P_B)
   if (!point) return undefined
   const { V_A, V_B, I, I_bank } = point
+  const wave: SeenAs =
+    unit.wave.kind === 'stepped'
+      ? { kind: 'stepped', frequency: unit.frequency, delta: stepsFor(unit.wave, { V_B, V_C, P_C }).delta }
+      : { kind: 'sine' }
   return {
     V_A,
     V_B,
@@ -51,7 +57,11 @@ export function operate(bench: BenchModel, loads: readonly LoadModel[]): Truth |
     S,
     PF: S > 0 ? P_C / S : 1,
     f: unit.frequency,
-    THD: distortion(unit, P_C),
+    THD:
+      unit.wave.kind === 'sine'
+        ? unit.wave.thd + unit.wave.thdPerWatt * P_C
+        : steppedDistortion(wave.kind === 'stepped' ? wave.delta : 1),
+    wave,
     P_B,
     fan,
     alarm: V_B < unit.alarm,

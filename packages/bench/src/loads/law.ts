@@ -8,6 +8,8 @@ export interface LoadModel {
   readonly watts: number
   readonly volts: number
   readonly powerFactor?: number
+  /** A diode in series: only one half wave flows. */
+  readonly halfWave?: boolean
   /** Where it stands on the load shelf. */
   readonly use?: LoadUse
 }

@@ -3,9 +3,11 @@ import fc from 'fast-check'
 import { seeded } from '../random'
 import { stationMeters as m } from '../scenario/meters'
 import { unitModels } from '../scenario/units'
-import { distortion, lossOf, outputVoltage } from '../units/unit'
+import { lossOf, outputVoltage, steppedDistortion } from '../units/unit'
 import { instrument, show } from './instrument'
 
+const sine = { kind: 'sine' } as const
+const stepped = { kind: 'stepped', delta: 0.72, frequency: 50 } as const
 const quiet = () => ({ random: seeded(1), counts: 0 })
 
 describe('a meter of the stand-in bench', () => {
@@ -15,9 +17,9 @@ describe('a meter of the stand-in bench', () => {
     fc.assert(
       fc.property(fc.integer(), fc.double({ min: 1, max: 59, noNaN: true }), (seed, volts) => {
         const meter = instrument(m.dmm1, seeded(seed))
-        const shown = show(meter, 'DC voltage', volts, unitModels.ottrel, quiet())
+        const shown = show(meter, 'DC voltage', volts, sine, quiet())
         expect(Math.abs(shown - volts)).toBeLessThanOrEqual(halfWidth(range, volts) + range.count / 2 + 1e-9)
-        expect(show(meter, 'DC voltage', volts, unitModels.ottrel, quiet())).toBe(shown)
+        expect(show(meter, 'DC voltage', volts, sine, quiet())).toBe(shown)
       }),
     )
   })
@@ -25,32 +27,31 @@ describe('a meter of the stand-in bench', () => {
   it('shows whole counts', () => {
     const meter = instrument(m.shunt, seeded(4))
     for (const amps of [0.4, 12.345, 60.3]) {
-      const counts = show(meter, 'DC current', amps, unitModels.ottrel, quiet()) / 0.05
+      const counts = show(meter, 'DC current', amps, sine, quiet()) / 0.05
       expect(counts).toBeCloseTo(Math.round(counts), 9)
     }
   })
 
   it('reads a stepped wave by its response: average about 5.8 % low, true RMS nearly right', () => {
     const none = { meter: m.pocket, factors: new Map<string, number>() }
-    expect(show(none, 'AC voltage', 226, unitModels.pellam, quiet())).toBe(213)
+    expect(show(none, 'AC voltage', 226, stepped, quiet())).toBe(213)
     const rms = { meter: m.dmm2, factors: new Map<string, number>() }
-    const shown = show(rms, 'AC voltage', 226, unitModels.pellam, quiet())
+    const shown = show(rms, 'AC voltage', 226, stepped, quiet())
     expect(shown).toBeGreaterThan(224)
     expect(shown).toBeLessThanOrEqual(226)
   })
 
   it('never shows a power factor over 1, and complains of what it cannot read', () => {
     const high = { meter: m.wattmeter, factors: new Map(m.wattmeter.ranges.map((range) => [range.id, 1])) }
-    expect(show(high, 'power factor', 1, unitModels.ottrel, quiet())).toBe(1)
-    expect(() => show(high, 'DC voltage', 12, unitModels.ottrel, quiet())).toThrow('does not read DC voltage')
+    expect(show(high, 'power factor', 1, sine, quiet())).toBe(1)
+    expect(() => show(high, 'DC voltage', 12, sine, quiet())).toThrow('does not read DC voltage')
   })
 })
 
 describe('units of the stand-in bench', () => {
   it('give the worked distortion of a stepped wave: 29.1 % at δ = 0.72, 31.1 % at 2/3 (§16)', () => {
-    expect(100 * distortion(unitModels.pellam, 500)).toBeCloseTo(29.1, 1)
-    const twoThirds = { ...unitModels.pellam, wave: { kind: 'stepped' as const, delta: 2 / 3 } }
-    expect(100 * distortion(twoThirds, 500)).toBeCloseTo(31.1, 1)
+    expect(100 * steppedDistortion(0.72)).toBeCloseTo(29.1, 1)
+    expect(100 * steppedDistortion(2 / 3)).toBeCloseTo(31.1, 1)
   })
 
   it('lose more with load, and the fan on top from its threshold', () => {

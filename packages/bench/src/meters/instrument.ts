@@ -1,7 +1,7 @@
 import type { MeterRange, Readable, StoredMeter } from '@even-watt/contract'
 import { averageRespondingError, halfWidth, rangeFor } from '@even-watt/core'
 import type { Random } from '../random'
-import type { UnitModel } from '../units/unit'
+import type { SeenAs } from '../units/unit'
 
 /** A meter with the error it was born with: one factor in [−1, 1] for each range. */
 export interface Instrument {
@@ -16,11 +16,11 @@ export const instrument = (meter: StoredMeter, random: Random): Instrument => ({
 })
 
 /** What a true value looks like to a range that responds its own way to the unit's wave (docs/method/meters.md). */
-function seen(range: MeterRange, value: number, unit: UnitModel): number {
-  if (unit.wave.kind === 'sine' || range.response === undefined) return value
-  if (range.response === 'average') return value * (1 + averageRespondingError(unit.wave.delta))
-  if (range.response === 'peak') return value / Math.sqrt(2 * unit.wave.delta)
-  return value * Math.sqrt(powerBelow(unit.wave.delta, (range.bandwidth ?? 1e9) / unit.frequency))
+function seen(range: MeterRange, value: number, wave: SeenAs): number {
+  if (wave.kind === 'sine' || range.response === undefined) return value
+  if (range.response === 'average') return value * (1 + averageRespondingError(wave.delta))
+  if (range.response === 'peak') return value / Math.sqrt(2 * wave.delta)
+  return value * Math.sqrt(powerBelow(wave.delta, (range.bandwidth ?? 1e9) / wave.frequency))
 }
 
 /** Share of the power of a stepped wave up to harmonic n. */
@@ -37,12 +37,12 @@ export function show(
   { meter, factors }: Instrument,
   reads: Readable,
   truth: number,
-  unit: UnitModel,
+  wave: SeenAs,
   noise: { random: Random; counts: number },
 ): number {
   const range = rangeFor(meter.ranges, reads, truth)
   if (!range) throw new Error(`${meter.name} does not read ${reads}.`)
-  const value = seen(range, truth, unit)
+  const value = seen(range, truth, wave)
   const error =
     (factors.get(range.id) ?? 0) * halfWidth(range, value) +
     noise.counts * range.count * noise.random.normal()

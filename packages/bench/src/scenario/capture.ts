@@ -11,6 +11,7 @@ import type {
 } from '@even-watt/contract'
 import { cautionsFor, placed, quantityData } from '@even-watt/core'
 import { operate, type BenchModel, type Truth } from '../ladder/operate'
+import type { SeenAs } from '../units/unit'
 import { kindOf, type LoadModel } from '../loads/law'
 import { instrument, show, type Instrument } from '../meters/instrument'
 import { seeded, type Random } from '../random'
@@ -58,7 +59,7 @@ export class BenchHand {
   noLoad(bench: BenchModel, rig: StoredRig, revision: number): EntryOf<'no load'> {
     this.wait(60)
     const truth = operateOrFail(bench, [])
-    const values = this.read(truth, bench, rig, (quantity) =>
+    const values = this.read(truth, rig, (quantity) =>
       quantity === 'idle I'
         ? 'I'
         : ['V_A', 'V_B', 'V_C', 'f', 'THD'].includes(quantity)
@@ -98,7 +99,7 @@ export class BenchHand {
     this.wait(120)
     return Array.from({ length: repeats }, () => {
       this.wait(25)
-      const values = this.read(truth, bench, rig, (quantity) =>
+      const values = this.read(truth, rig, (quantity) =>
         quantity === 'idle I' || quantity === 'T' ? undefined : quantity,
       )
       const thermometer = rig.assignments.find((assignment) => assignment.quantity === 'T')
@@ -107,7 +108,7 @@ export class BenchHand {
           ? [
               {
                 quantity: 'T',
-                value: this.shown(thermometer.meter, 'T', celsius, bench),
+                value: this.shown(thermometer.meter, 'T', celsius, truth.wave),
                 grade: 'measured',
                 meter: thermometer.meter,
                 at: this.now,
@@ -145,7 +146,7 @@ export class BenchHand {
   ): EntryOf<'load test'> {
     this.wait(900)
     const loaded = operateOrFail(bench, loads)
-    const volts = (truth: number) => this.shown(meters.voltmeter, 'V_A', truth, bench)
+    const volts = (truth: number) => this.shown(meters.voltmeter, 'V_A', truth, loaded.wave)
     return {
       id: this.newId(),
       revision,
@@ -156,7 +157,7 @@ export class BenchHand {
         restVoltage: volts(bench.bank.E),
         restCurrent: 0,
         loadedVoltage: volts(loaded.V_A),
-        loadedCurrent: this.shown(meters.ammeter, 'I', loaded.I, bench),
+        loadedCurrent: this.shown(meters.ammeter, 'I', loaded.I, loaded.wave),
         recoveredVoltage: volts(bench.bank.E - 0.02),
         note: loads.map((load) => load.name).join(' + '),
       },
@@ -172,7 +173,7 @@ export class BenchHand {
     meters: { voltmeter: string; ammeter: string },
   ): EntryOf<'survey'> {
     this.wait(600)
-    const { I } = operateOrFail(bench, loads)
+    const { I, wave } = operateOrFail(bench, loads)
     return {
       id: this.newId(),
       revision,
@@ -181,10 +182,10 @@ export class BenchHand {
       reading: {
         ...meters,
         method: 'across',
-        current: this.shown(meters.ammeter, 'I', I, bench),
+        current: this.shown(meters.ammeter, 'I', I, wave),
         readings: placed(rig).map(({ element }) => ({
           element: element.id,
-          volts: this.shown(meters.voltmeter, 'V_A', (bench.path.get(element.id) ?? 0) * I, bench),
+          volts: this.shown(meters.voltmeter, 'V_A', (bench.path.get(element.id) ?? 0) * I, wave),
         })),
         note: 'Probes on the metal itself, not on bolts.',
       },
@@ -223,12 +224,7 @@ export class BenchHand {
     return { id: this.newId(), revision, at: this.now, kind: 'make safe', reading: { by, cautions } }
   }
 
-  private read(
-    truth: Truth,
-    bench: BenchModel,
-    rig: StoredRig,
-    as: (quantity: Assignable) => Quantity | undefined,
-  ): Value[] {
+  private read(truth: Truth, rig: StoredRig, as: (quantity: Assignable) => Quantity | undefined): Value[] {
     const drifted = 1 + (this.unrest.drift ? this.unrest.drift * this.random.signed() : 0)
     return rig.assignments.flatMap((assignment, i): Value[] => {
       const quantity = as(assignment.quantity)
@@ -241,7 +237,7 @@ export class BenchHand {
             assignment.meter,
             quantity,
             truth[quantity] * (quantity === 'P_C' || quantity === 'I_C' ? drifted : 1),
-            bench,
+            truth.wave,
           ),
           grade: 'measured',
           meter: assignment.meter,
@@ -251,10 +247,10 @@ export class BenchHand {
     })
   }
 
-  private shown(meter: string, quantity: Quantity, truth: number, bench: BenchModel): number {
+  private shown(meter: string, quantity: Quantity, truth: number, wave: SeenAs): number {
     const hung = this.instruments.get(meter)
     if (!hung) throw new Error(`No such meter on the bench: ${meter}`)
-    return show(hung, quantityData[quantity].reads, truth, bench.unit, {
+    return show(hung, quantityData[quantity].reads, truth, wave, {
       random: this.random,
       counts: this.unrest.counts,
     })

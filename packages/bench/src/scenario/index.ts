@@ -7,6 +7,7 @@ import { pellamTrial } from './trials/pellam'
 import { pellamAfternoon } from './trials/pellamAfternoon'
 import { varnockTrial } from './trials/varnock'
 import { stationUnits } from './units'
+import type { Files } from './waves'
 
 export interface Demo {
   readonly units: StoredUnit[]
@@ -14,16 +15,29 @@ export interface Demo {
   readonly rigs: StoredRig[]
   readonly loads: StoredLoad[]
   readonly trials: TrialDocument[]
+  /** The bytes that its captures name. */
+  readonly files: ReadonlyMap<string, Uint8Array>
 }
 
 /** The whole demo of the Withy Reach field station, the same at every call. */
-export const demo = (): Demo => ({
-  units: Object.values(stationUnits),
-  meters: Object.values(stationMeters),
-  rigs: Object.values(stationRigs),
-  loads: Object.values(stationLoads),
-  trials: [ottrelTrial(), pellamTrial(), varnockTrial(), pellamAfternoon()],
-})
+export function demo(): Demo {
+  made ??= make()
+  return made
+}
+
+let made: Demo | undefined
+
+function make(): Demo {
+  const files: Files = new Map()
+  return {
+    units: Object.values(stationUnits),
+    meters: Object.values(stationMeters),
+    rigs: Object.values(stationRigs),
+    loads: Object.values(stationLoads),
+    trials: [ottrelTrial(files), pellamTrial(files), varnockTrial(), pellamAfternoon(files)],
+    files,
+  }
+}
 
 export { BenchHand } from './capture'
 

@@ -65,6 +65,7 @@ function setting(of: StoredLoad, which: number): LoadModel {
     kind: of.kind,
     watts: chosen.watts,
     volts: of.volts,
+    ...(of.powerFactor === undefined ? {} : { powerFactor: of.powerFactor }),
     use: { load: of.id, setting: chosen.id },
   }
 }
@@ -79,4 +80,5 @@ export const shelf = {
   rod: setting(stationLoads.rod, 0),
   ovenLow: setting(stationLoads.oven, 0),
   ovenHigh: setting(stationLoads.oven, 1),
+  dock: setting(stationLoads.dock, 0),
 } as const

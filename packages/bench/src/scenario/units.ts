@@ -137,7 +137,7 @@ export const unitModels = {
     fallPerWatt: 0.0015,
     frequency: 50,
     alarm: 21.6,
-    wave: { kind: 'sine', thd: 0.011, thdPerWatt: 3.6e-6 },
+    wave: { kind: 'sine', thd: 0.011, thdPerWatt: 3.6e-6, peakPerVolt: 13.5 },
   },
   ottrelC: {
     p0: 8.5,
@@ -148,7 +148,7 @@ export const unitModels = {
     fallPerWatt: 0.0014,
     frequency: 50,
     alarm: 21.6,
-    wave: { kind: 'sine', thd: 0.011, thdPerWatt: 3e-6 },
+    wave: { kind: 'sine', thd: 0.011, thdPerWatt: 3e-6, peakPerVolt: 13.7 },
   },
   pellam: {
     p0: 6.5,
@@ -159,6 +159,7 @@ export const unitModels = {
     fallPerWatt: 0.009,
     frequency: 50,
     alarm: 11,
-    wave: { kind: 'stepped', delta: 0.72 },
+    // 266 V at 12.6 V and nothing connected: 226 V RMS with a plateau of 0.72 of the half cycle.
+    wave: { kind: 'stepped', perVolt: 21.14, droopPerWatt: 1.1e-4 },
   },
 } as const satisfies Record<string, UnitModel>

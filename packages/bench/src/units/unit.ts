@@ -11,8 +11,19 @@ export interface UnitModel {
   readonly frequency: number
   readonly alarm: number
   readonly wave:
-    | { readonly kind: 'sine'; readonly thd: number; readonly thdPerWatt: number }
-    | { readonly kind: 'stepped'; readonly delta: number }
+    | {
+        readonly kind: 'sine'
+        readonly thd: number
+        readonly thdPerWatt: number
+        /** Peak that it can make of each volt at the terminals. */
+        readonly peakPerVolt: number
+      }
+    | {
+        readonly kind: 'stepped'
+        /** Height of its plateau for each volt at the terminals, and how far it falls over its width for each watt. */
+        readonly perVolt: number
+        readonly droopPerWatt: number
+      }
 }
 
 /** Watts lost at S, VA, and whether the fan runs. */
@@ -23,9 +34,10 @@ export function lossOf(unit: UnitModel, S: number): { watts: number; fan: boolea
 
 export const outputVoltage = (unit: UnitModel, P: number): number => unit.noLoadVoltage - unit.fallPerWatt * P
 
-/** True THD: stated for a sine; of a stepped wave from its plateau share, √(1/b − 1) with b = 8/(π²δ)·sin²(πδ/2). */
-export function distortion(unit: UnitModel, P: number): number {
-  if (unit.wave.kind === 'sine') return unit.wave.thd + unit.wave.thdPerWatt * P
-  const { delta } = unit.wave
-  return Math.sqrt((Math.PI ** 2 * delta) / (8 * Math.sin((Math.PI * delta) / 2) ** 2) - 1)
-}
+/** What a meter sees of an output: a sine, or steps of which ±V stands for a share of the half cycle. */
+export type SeenAs =
+  { readonly kind: 'sine' } | { readonly kind: 'stepped'; readonly delta: number; readonly frequency: number }
+
+/** THD of a stepped wave from its plateau share: √(1/b − 1) with b = 8/(π²δ)·sin²(πδ/2). */
+export const steppedDistortion = (delta: number): number =>
+  Math.sqrt((Math.PI ** 2 * delta) / (8 * Math.sin((Math.PI * delta) / 2) ** 2) - 1)

@@ -1,5 +1,6 @@
 export * from './assumedCurrent'
 export * from './bars'
+export * from './captured'
 export * from './conductor'
 export * from './display'
 export * from './displayAgainst'

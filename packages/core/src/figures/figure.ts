@@ -13,7 +13,8 @@ export interface Figure {
   readonly working: Working
 }
 
-export type FigureUnit = 'V' | 'mV' | 'A' | 'W' | 'VA' | 'mΩ' | 'Hz' | '°C' | '%' | 'Wh' | 'Ah' | 'days' | ''
+export type FigureUnit =
+  'V' | 'mV' | 'A' | 'W' | 'VA' | 'var' | 'mΩ' | 'Hz' | '°C' | '%' | 'Wh' | 'Ah' | 'days' | ''
 
 interface Working {
   /** Such as "η_unit = P_C / P_B". */

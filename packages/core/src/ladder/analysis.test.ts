@@ -98,7 +98,7 @@ describe('a step still being typed', () => {
   it('is derived beside the others without touching the curve', () => {
     const analysis = analysisOf(cleanLadder())
     const entry = ladderEntry({ V_B: 25.6, I: 20, P_C: 470 })
-    const typed = { id: entry.reading.step, position: 1e6, readings: [entry], struck: [] }
+    const typed = { id: entry.reading.step, position: 1e6, readings: [entry], struck: [], captures: [] }
     const preview = withStep(analysis, typed)
     expect(isFigure(preview.figures.eta_unit) && preview.figures.eta_unit.x.value).toBeCloseTo(470 / 512, 9)
     expect(preview.analysis.ladder.steps).toHaveLength(analysis.ladder.steps.length + 1)

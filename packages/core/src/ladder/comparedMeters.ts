@@ -1,4 +1,4 @@
-import { shownReadings, twoMetersAt, type TwoMeters } from '../evidence'
+import { capturedReadings, capturesOf, shownReadings, twoMetersAt, type TwoMeters } from '../evidence'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
 
 /** Two meters on one quantity, and under which load. */
@@ -14,19 +14,27 @@ export function comparedMeters({ record, evidence, ladder }: Analysis): Compared
   const scope = scopeOf(record)
   const idle = readingsOf(record, 'no load').filter(({ reading }) => reading.mode === 'on')
   return [
-    ...twoMetersAt(shownReadings(idle), ground, evidence.spreads, `no load on|${scope}`).map((one) => ({
+    ...twoMetersAt(
+      [...shownReadings(idle), ...capturedReadings(capturesOf(record, idle), idle, record)],
+      ground,
+      evidence.spreads,
+      `no load on|${scope}`,
+    ).map((one) => ({
       ...one,
       load: 'nothing connected',
       step: undefined,
     })),
     ...ladder.steps.flatMap(({ step, load }) =>
-      twoMetersAt(shownReadings(step.readings), ground, evidence.spreads, `${step.id}|${scope}`).map(
-        (one) => ({
-          ...one,
-          load,
-          step: step.id,
-        }),
-      ),
+      twoMetersAt(
+        [...shownReadings(step.readings), ...capturedReadings(step.captures, step.readings, record)],
+        ground,
+        evidence.spreads,
+        `${step.id}|${scope}`,
+      ).map((one) => ({
+        ...one,
+        load,
+        step: step.id,
+      })),
     ),
   ]
 }

@@ -2,6 +2,7 @@ import type { LoadKind, Quantity, Revision } from '@even-watt/contract'
 import {
   asCounted,
   assumedCurrent,
+  capturedReadings,
   inputCurrent,
   meanHeld,
   readFigures,
@@ -14,10 +15,11 @@ import {
 } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import { combine, divide, multiply, ownSource, subtract, uncertain, type Uncertain } from '../meters'
-import { inputPower, rippleOf } from './inputWatts'
+import { inputPower, rippleOf, type SeenRipple } from './inputWatts'
 import { apparentPower, outputPower } from './outputWatts'
 import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
 import { nominalAt } from '../units'
+import { channelOf } from '../waveform/kept'
 import { isCarried, type Step } from './steps'
 import { terminalsOf } from './terminals'
 
@@ -67,7 +69,12 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
   const carried = step.readings.filter(isCarried)
   // The moment in which a unit gives up is not the step that it carried before.
   const standing = carried.length ? carried : step.readings
-  const read = readFigures(shownReadings(standing), context, context.spreads, where)
+  const read = readFigures(
+    [...shownReadings(standing), ...capturedReadings(step.captures, standing, context)],
+    context,
+    context.spreads,
+    where,
+  )
 
   const P_C = outputPower(read, kind, unit, where)
   const S = apparentPower(read, P_C, kind)
@@ -77,7 +84,7 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
   read.V_B = terminalsOf(read, rig, context.scope)
   if (!isFigure(metered) && withoutAmmeter(rig) && isFigure(P_C) && isFigure(read.V_B))
     read.I = assumedCurrent(P_C, read.V_B, where)
-  const ripple = rippleOf(read, rig.bank, unit, context.scope)
+  const ripple = rippleOf(read, rig.bank, unit, context.scope, seenRipple(step.captures))
   const product = inputPower('P_B', read.V_B, read.I, ripple, 'B')
   const P_B = asCounted(terminalWatts(read, held, product), P_C)
   const P_A = inputPower('P_A', read.V_A, read.I, ripple, 'A')
@@ -142,6 +149,16 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
       ),
     ),
   }
+}
+
+/** The ripple of the input current, as the last capture shows it that holds one. */
+function seenRipple(captures: Step['captures']): SeenRipple | undefined {
+  for (const { reading } of captures.toReversed()) {
+    const channel = channelOf(reading, 'I')
+    if (channel?.ripple && channel.dc > 0 && !channel.clipped && !reading.picture)
+      return { ratio: channel.ripple.rms / channel.dc, percent: reading.instrument.percent }
+  }
+  return undefined
 }
 
 /** Share by which input and output differ when instruments are read one after another, and the mains and loads drift. */

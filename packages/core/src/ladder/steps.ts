@@ -1,4 +1,5 @@
 import type { EntryOf } from '@even-watt/contract'
+import { capturesOf } from '../evidence'
 import { remembering } from '../remember'
 import { readingsOf, type RevisionRecord } from '../trials'
 
@@ -10,6 +11,8 @@ export interface Step {
   readonly readings: readonly EntryOf<'ladder'>[]
   /** Readings taken back or corrected, kept for the record. */
   readonly struck: readonly EntryOf<'ladder'>[]
+  /** What was captured of it on a scope. */
+  readonly captures: readonly EntryOf<'capture'>[]
 }
 
 /** Whether the unit carried the load of a reading, without a warning; else it tells of its limits only. */
@@ -35,8 +38,11 @@ export function stepsOf(record: RevisionRecord): Step[] {
   return [...groups]
     .flatMap(([id, group]) => {
       const last = group.readings.at(-1) ?? group.struck.at(-1)
-      const step = { id, ...group, position: last?.reading.position ?? 0 }
-      return last ? sameStep(last, [...group.readings, 'struck', ...group.struck], () => step) : []
+      const captures = capturesOf(record, [...group.readings, ...group.struck])
+      const step = { id, ...group, captures, position: last?.reading.position ?? 0 }
+      return last
+        ? sameStep(last, [...group.readings, 'struck', ...group.struck, 'captures', ...captures], () => step)
+        : []
     })
     .sort((a, b) => a.position - b.position)
 }

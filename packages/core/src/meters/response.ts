@@ -1,7 +1,7 @@
 import { combine, type Uncertain } from './uncertain'
 
 /** Form factor of a sine, by which an average-responding meter multiplies: π/(2√2), about 1.1107. */
-const formFactor = Math.PI / (2 * Math.SQRT2)
+export const formFactor = Math.PI / (2 * Math.SQRT2)
 
 /**
  * What an average-responding meter shows on a stepped wave, relative to true RMS, minus one:

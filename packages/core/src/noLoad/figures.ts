@@ -1,5 +1,14 @@
 import type { Quantity, Revision, Value } from '@even-watt/contract'
-import { inputCurrent, meanHeld, rangeOf, readFigures, shownReadings, type Spreads } from '../evidence'
+import {
+  capturedReadings,
+  capturesOf,
+  inputCurrent,
+  meanHeld,
+  rangeOf,
+  readFigures,
+  shownReadings,
+  type Spreads,
+} from '../evidence'
 import { derive, isFigure, type Derived, type Figure, type Refusal } from '../figures'
 import { nominalAt } from '../units'
 import { expanded } from '../meters'
@@ -41,7 +50,12 @@ const sameFigures = remembering<Revision, NoLoadAnalysis>()
 export const analyseNoLoad = ({ record, evidence }: Analysis): NoLoadAnalysis =>
   sameFigures(
     record.revision,
-    [record.trial, ...Object.values(evidence), ...readingsOf(record, 'no load')],
+    [
+      record.trial,
+      ...Object.values(evidence),
+      ...readingsOf(record, 'no load'),
+      ...capturesOf(record, readingsOf(record, 'no load')),
+    ],
     () => ({
       on: deriveNoLoad(record, 'on', evidence, evidence.spreads),
       search: deriveNoLoad(record, 'search', evidence, evidence.searchSpreads),
@@ -58,7 +72,13 @@ function deriveNoLoad(
   const { revision } = record
   const readings = readingsOf(record, 'no load').filter((entry) => entry.reading.mode === mode)
   const where = `no load ${mode}|${scopeOf(record)}`
-  const read = readFigures(shownReadings(readings), { revision, gate, checks }, spreads, where)
+  const captured = capturedReadings(capturesOf(record, readings), readings, record)
+  const read = readFigures(
+    [...shownReadings(readings), ...captured],
+    { revision, gate, checks },
+    spreads,
+    where,
+  )
   const loaded = outletLoads(read).length ? { refused: somethingConnected } : {}
   const held = meanHeld(readings)
   const I = inputCurrent(read, revision.rig, held)

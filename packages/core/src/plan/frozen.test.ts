@@ -1,7 +1,7 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { asPlanned, frozenPlan, sayUses } from '.'
 
-const { loads, trials } = demo()
+const { loads, trials } = writtenDemo()
 const plan = trials[0]?.trial.plan
 if (!plan) throw new Error('no plan')
 const used = plan.steps.flatMap(({ uses }) => uses)

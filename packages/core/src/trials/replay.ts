@@ -1,5 +1,6 @@
 import type { Entry, EntryOf, ReadingKind, Revision, Trial } from '@even-watt/contract'
 import { remembering } from '../remember'
+import { instrumentOf } from '../waveform/kept'
 import type { Doubts, RevisionRecord, TrialRecord } from './record'
 import { struckBy } from './strike'
 import { inTime } from './times'
@@ -18,6 +19,21 @@ function append(standing: Map<ReadingKind, Entry[]>, kind: ReadingKind, entry: E
 }
 
 const sameRevision = remembering<Revision, RevisionRecord>()
+const sameInstruments = remembering<Revision, Revision>()
+
+/** A revision with the instruments that captured on it among its meters, for what they captured is read on them. */
+function withInstruments(revision: Revision, captures: readonly EntryOf<'capture'>[]): Revision {
+  if (!captures.length) return revision
+  return sameInstruments(revision, captures, () => {
+    const byName = new Map<string, EntryOf<'capture'>[]>()
+    for (const capture of captures) {
+      const { name } = capture.reading.instrument
+      byName.set(name, [...(byName.get(name) ?? []), capture])
+    }
+    const instruments = [...byName.values()].flatMap((own) => instrumentOf(own) ?? [])
+    return { ...revision, meters: [...revision.meters, ...instruments] }
+  })
+}
 
 /** The same record as before while nothing of it has changed, so that what follows from it need not be worked again. */
 function recordOf(
@@ -40,7 +56,7 @@ function recordOf(
   ]
   return sameRevision(revision, parts, () => ({
     trial,
-    revision,
+    revision: withInstruments(revision, (standing.get('capture') ?? []) as EntryOf<'capture'>[]),
     earlier,
     standing,
     doubts,

@@ -20,6 +20,8 @@ export const claimValue = (claim: Claim): number => claim.value * factors[claim.
 
 /** "1400 W for 10 s", "±3 %", "≤ 11 W". */
 export function sayClaim(claim: Claim): string {
+  // What a label calls pure sine is judged by what a sine may have.
+  if (claim.quantity === 'wave') return `pure sine (THD under ${plain(claim.value)} %)`
   const sign = { 'at least': '', 'at most': '≤ ', 'within ±': '±' }[claim.comparator]
   const time = claim.duration === undefined ? '' : ` for ${sayDuration(claim.duration)}`
   const load = claim.load === undefined ? '' : ` at ${plain(claim.load)} W`

@@ -52,6 +52,7 @@ const allowed: Record<Parameters<typeof claimValue>[0]['quantity'], readonly str
   'search-mode draw': ['W', 'A'],
   regulation: ['%', 'V'],
   THD: ['%'],
+  wave: ['%'],
   'output voltage': ['V', '%'],
   frequency: ['Hz', '%'],
   'alarm voltage': ['V'],

@@ -1,4 +1,4 @@
-import { demo } from '@even-watt/bench'
+import { writtenDemo } from '@even-watt/bench/written'
 import { promisedSupply, viewSupply } from '@even-watt/core'
 import { dcMeters } from '../../meters/dcMeters'
 import type { ChartTheme } from '../../ui/chart/theme'
@@ -6,7 +6,7 @@ import { lossesAt } from '../drawing/losses'
 import { headroomChart } from './headroomChart'
 
 const theme = new Proxy({} as ChartTheme, { get: (_, name) => String(name) })
-const [l24, g12] = demo().rigs
+const [l24, g12] = writtenDemo().rigs
 if (!l24 || !g12) throw new Error('no demo')
 const question = { alarm: 11, cutoff: 10.5, loss: (P: number) => P / 0.88 - P }
 
@@ -44,12 +44,12 @@ describe('what a rig screen is given', () => {
   })
 
   it('offers the DC meters of the rig, those at the posts first', () => {
-    const { voltmeters, ammeters, usual } = dcMeters(l24, demo().meters)
+    const { voltmeters, ammeters, usual } = dcMeters(l24, writtenDemo().meters)
     expect(voltmeters[0]).toEqual(['', 'no meter named'])
     expect(voltmeters.map(([, name]) => name)).toContain('Bench DMM 1')
     expect(ammeters.map(([, name]) => name)).not.toContain('Pocket meter')
-    expect(usual.voltmeter).toBe(demo().meters.find(({ name }) => name === 'Bench DMM 1')?.id)
-    expect(usual.ammeter).toBe(demo().meters.find(({ name }) => name === 'Shunt monitor')?.id)
+    expect(usual.voltmeter).toBe(writtenDemo().meters.find(({ name }) => name === 'Bench DMM 1')?.id)
+    expect(usual.ammeter).toBe(writtenDemo().meters.find(({ name }) => name === 'Shunt monitor')?.id)
     expect(dcMeters({ ...l24, assignments: [] }, []).usual).toEqual({
       voltmeter: '',
       ammeter: '',

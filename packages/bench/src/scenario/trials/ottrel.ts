@@ -11,12 +11,17 @@ import { placed } from '@even-watt/core'
 import type { BenchModel } from '../../ladder/operate'
 import type { LoadModel } from '../../loads/law'
 import { start, type MotorModel } from '../../motors/start'
+import { seeded } from '../../random'
 import { BenchHand, misread } from '../capture'
 import { shelf } from '../loads'
 import { stationMeters as m } from '../meters'
 import { ladderByHand, Planner } from '../plans'
 import { bankTruth, pathTruth, stationRigs } from '../rigs'
 import { stationUnits, unitModels } from '../units'
+import { captureInput, captureOutlet, keepCapture, specifiedAs, stationScope, type Files } from '../waves'
+import { asSound, asTable } from '../../waveform/files'
+import { generatorWave, gridWave, hunting } from '../../waveform/references'
+import { sample, steadily } from '../../waveform/scope'
 import { document, predictionOf } from './document'
 
 const duty = [
@@ -69,7 +74,7 @@ const startMotor = (
 const taped = 'Read on matt tape over the lug.'
 
 /** Complete: two rig revisions, the negative lug bad, found by a survey and remade, a ladder on each. */
-export function ottrelTrial(): TrialDocument {
+export function ottrelTrial(files: Files = new Map()): TrialDocument {
   const meters: StoredMeter[] = [m.dmm1, m.dmm2, m.shunt, m.ammeter, m.wattmeter, m.scope, m.infrared]
   const rig: StoredRig = stationRigs.l24
   const badLug: BenchModel = {
@@ -204,6 +209,26 @@ export function ottrelTrial(): TrialDocument {
     rig: { ...rig, note: 'Negative lug remade and torqued.' },
     meters,
   }
+  const waves = [
+    ...wavesOf(entries, 1, (about, revision, seed, loads) =>
+      captureOutlet(files, badLug, loads, { ...about, revision, seed }),
+    ),
+    ...wavesOf(entries, 2, (about, revision, seed, loads) =>
+      captureOutlet(files, remade, loads, { ...about, revision, seed }),
+    ),
+  ]
+  const [heaviest] = held
+  if (heaviest)
+    waves.push(
+      captureInput(files, remade, holding, {
+        at: heaviest.at,
+        about: heaviest.id,
+        revision: 2,
+        seed: 4100,
+        name: 'input-1400.csv',
+      }),
+    )
+  waves.push(...besides(files, remade, hand.now))
   const usesOf = (loads: readonly LoadModel[]) => loads.flatMap(({ use }) => use ?? [])
   const targets = [70, 140, 350, 700, 1050, 1400]
   const steps = ladderLoads.map((loads, i) => [targets[i] ?? 0, usesOf(loads)] as const)
@@ -214,6 +239,69 @@ export function ottrelTrial(): TrialDocument {
       plan: ladderByHand(trial, steps, 4),
       schedule: day.schedule({ opens: '08:00', closes: '17:00', charge: 1, charger: 30 }),
     },
-    [...entries, ...day.log].sort((a, b) => a.at.localeCompare(b.at)),
+    [...entries, ...waves, ...day.log].sort((a, b) => a.at.localeCompare(b.at)),
   )
+}
+
+type Made = (
+  about: { at: string; about: string; name: string },
+  revision: number,
+  seed: number,
+  loads: readonly LoadModel[],
+) => Entry
+
+/** A wave at no load and at each step of one rig, saved when its first reading was taken. */
+function wavesOf(entries: readonly Entry[], revision: number, make: Made): Entry[] {
+  const idle = entries.find((entry) => entry.kind === 'no load' && entry.revision === revision)
+  const steps = [...ladderLoads, [shelf.ovenHigh, shelf.lamps(4)]]
+  return [
+    ...(idle
+      ? [make({ at: idle.at, about: idle.id, name: 'no-load.csv' }, revision, 4000 + revision, [])]
+      : []),
+    ...steps.flatMap((loads, i) => {
+      const load = loads.map(({ name }) => name).join(' + ')
+      const first = entries.find(
+        (entry) => entry.kind === 'ladder' && entry.revision === revision && entry.reading.load === load,
+      )
+      if (!first) return []
+      const watts = loads.reduce((sum, one) => sum + one.watts, 0)
+      return make(
+        { at: first.at, about: first.id, name: `step-${watts}.csv` },
+        revision,
+        4010 + 20 * revision + i,
+        loads,
+      )
+    }),
+  ]
+}
+
+/** What was looked at beside: the dock's current, the grid by a sound card, the launch's generator. */
+function besides(files: Files, bench: BenchModel, at: string): Entry[] {
+  const random = seeded(4200)
+  const card = { ...stationScope, name: 'Sound card', bits: 16, rate: 8000, percent: 4, noise: 2 }
+  const full = 652
+  const grid = sample(card, gridWave, steadily(50.004, 0.21), { seconds: 0.25, random })
+  const generator = sample(stationScope, generatorWave, hunting, { seconds: 1.2, random })
+  const shared = { at, revision: 2 }
+  return [
+    captureOutlet(files, bench, [shelf.dock], {
+      ...shared,
+      seed: 4201,
+      name: 'dock.csv',
+      what: 'the dock alone',
+    }),
+    keepCapture(
+      files,
+      asSound(card.rate, grid, full),
+      { ...shared, seed: 4202, name: 'grid.wav', reference: 'grid' },
+      specifiedAs(card),
+      { rate: card.rate, channels: [{ column: 0, quantity: 'V_C', factor: full }] },
+    ),
+    keepCapture(
+      files,
+      asTable(stationScope.rate, [['V_C (V)', generator]]),
+      { ...shared, seed: 4203, name: 'generator.csv', reference: 'engine generator' },
+      specifiedAs(stationScope),
+    ),
+  ]
 }

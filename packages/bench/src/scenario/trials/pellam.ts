@@ -8,15 +8,17 @@ import type {
   TrialDocument,
 } from '@even-watt/contract'
 import type { BenchModel } from '../../ladder/operate'
+import type { LoadModel } from '../../loads/law'
 import { BenchHand } from '../capture'
 import { shelf } from '../loads'
 import { stationMeters as m } from '../meters'
 import { bankTruth, pathTruth, stationBanks, stationRigs } from '../rigs'
 import { stationUnits, unitModels } from '../units'
+import { captureOutlet, type Files } from '../waves'
 import { document, predictionOf } from './document'
 
 /** Half done: alarm on the tired battery alone, then two steps on three in parallel. */
-export function pellamTrial(): TrialDocument {
+export function pellamTrial(files: Files = new Map()): TrialDocument {
   const meters: StoredMeter[] = [m.dmm1, m.dmm2, m.clamp, m.leadClamp, m.pocket, m.ammeter, m.scope]
   const rig: StoredRig = stationRigs.g12
   const alone: BenchModel = {
@@ -39,6 +41,8 @@ export function pellamTrial(): TrialDocument {
   ]) {
     entries.push(...hand.step(alone, rig, 1, loads, { repeats: 1 }))
   }
+  const wave = (bench: BenchModel, loads: readonly LoadModel[], read: Entry, name: string, seed: number) =>
+    captureOutlet(files, bench, loads, { at: read.at, about: read.id, revision: read.revision, name, seed })
   const trial: Trial = {
     id: hand.newId(),
     version: 1,
@@ -75,9 +79,12 @@ export function pellamTrial(): TrialDocument {
   entries.push(predictionOf([...added, takeOff], hand, trial, entries))
   hand.wait(5400)
   const joinedAt = hand.now
-  entries.push(hand.noLoad(three, rig, 2))
+  const idle = hand.noLoad(three, rig, 2)
+  entries.push(idle, wave(three, [], idle, 'no-load.csv', 4301))
   for (const loads of [[shelf.ovenLow], [shelf.ovenLow, shelf.waxBath]]) {
-    entries.push(...hand.step(three, rig, 2, loads, { repeats: 1, held: 600 }))
+    const read = hand.step(three, rig, 2, loads, { repeats: 1, held: 600 })
+    const watts = loads.reduce((sum, one) => sum + one.watts, 0)
+    entries.push(...read, ...read.map((step) => wave(three, loads, step, `step-${watts}.csv`, 4300 + watts)))
   }
   const second: Revision = {
     number: 2,

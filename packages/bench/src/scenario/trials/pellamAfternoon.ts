@@ -6,6 +6,7 @@ import { shelf } from '../loads'
 import { stationMeters as m } from '../meters'
 import { bankTruth, pathTruth, stationBanks, stationRigs } from '../rigs'
 import { stationUnits, unitModels } from '../units'
+import { capturePicture, type Files } from '../waves'
 import { document } from './document'
 
 const startedAt = '2026-03-05T13:00:00.000Z'
@@ -14,7 +15,7 @@ const startedAt = '2026-03-05T13:00:00.000Z'
  * Before the good meters came: volts at the posts on a pocket meter without its manual, the clamp, and the plug wattmeter,
  * which its maker does not allow on this wave. Single readings that drift.
  */
-export function pellamAfternoon(): TrialDocument {
+export function pellamAfternoon(files: Files = new Map()): TrialDocument {
   const ids = new BenchHand(6601, [], startedAt)
   const pocket: StoredMeter = {
     ...typicalMeter('hand-held meter, 3½ digits', () => ids.newId()),
@@ -39,7 +40,19 @@ export function pellamAfternoon(): TrialDocument {
     unit: unitModels.pellam,
   }
   const hand = new BenchHand(6602, meters, startedAt, { counts: 0.7, drift: 0.008 })
-  const entries: Entry[] = [hand.makeSafe(stationUnits.pellam, rig, 1, 'M.K.'), hand.noLoad(bench, rig, 1)]
+  const safe = hand.makeSafe(stationUnits.pellam, rig, 1, 'M.K.')
+  const idle = hand.noLoad(bench, rig, 1)
+  const entries: Entry[] = [
+    safe,
+    idle,
+    capturePicture(files, bench, {
+      at: idle.at,
+      about: idle.id,
+      revision: 1,
+      seed: 4401,
+      name: 'screen.png',
+    }),
+  ]
   for (const loads of [[shelf.lamps(2)], [shelf.plateLow], [shelf.ovenLow]]) {
     entries.push(...hand.step(bench, rig, 1, loads, { repeats: 1 }))
   }

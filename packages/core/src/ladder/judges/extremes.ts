@@ -59,8 +59,12 @@ export const judgeRegulation: Judge = (evidence) => {
   }
 }
 
+/** The highest distortion that was read under a load that was carried, or at no load. */
+export const worstDistortion = (evidence: Evidence): Figure | undefined =>
+  worst(evidence, (step) => step.read.THD, [evidence.analysis.noLoad.on.read.THD])
+
 export const judgeDistortion: Judge = (evidence) => {
-  const figure = worst(evidence, (step) => step.read.THD, [evidence.analysis.noLoad.on.read.THD])
+  const figure = worstDistortion(evidence)
   return figure
     ? judgeFigure(evidence, figure, 'The highest THD read')
     : notTested('Distortion was not tested: no THD was read.')

@@ -1,0 +1,45 @@
+import { references, type Capture } from '@even-watt/contract'
+import { readingsOf } from '@even-watt/core'
+import { useTrial } from '../trials/useTrial'
+import { SelectField } from '../ui/form'
+
+/** What a capture belongs to, as it is chosen: a reading, a reference, or nothing yet. */
+export type BelongsTo = Pick<Capture, 'about' | 'reference'>
+
+const asValue = ({ about, reference }: BelongsTo) => (reference ? `reference ${reference}` : (about ?? ''))
+
+/** The reading that a capture most likely belongs to: the last one of the ladder, else of no load. */
+export function useLikelyReading(): BelongsTo {
+  const { analysis } = useTrial()
+  const last = readingsOf(analysis.record, 'ladder').at(-1) ?? readingsOf(analysis.record, 'no load').at(-1)
+  return last ? { about: last.id } : {}
+}
+
+/** Asks what a capture belongs to: no load, a step, a reference. */
+export function Belonging({ value, onChoose }: { value: BelongsTo; onChoose: (to: BelongsTo) => void }) {
+  const { analysis } = useTrial()
+  const idle = readingsOf(analysis.record, 'no load').at(-1)
+  const options = [
+    ['', 'nothing yet'] as const,
+    ...(idle ? [[idle.id, 'no load'] as const] : []),
+    ...analysis.ladder.steps.flatMap(({ step, load }) => {
+      const reading = step.readings.find(({ id }) => id === value.about) ?? step.readings.at(-1)
+      return reading ? [[reading.id, load] as const] : []
+    }),
+    ...readingsOf(analysis.record, 'motors').map(
+      ({ id, reading: { number, load } }) => [id, `motor start ${number}: ${load}`] as const,
+    ),
+    ...references.map((reference) => [`reference ${reference}`, `reference: ${reference}`] as const),
+  ]
+  return (
+    <SelectField
+      label="Belongs to"
+      value={asValue(value)}
+      options={options}
+      onChange={({ target: { value: chosen } }) => {
+        const reference = references.find((one) => chosen === `reference ${one}`)
+        onChoose(reference ? { reference } : chosen ? { about: chosen } : {})
+      }}
+    />
+  )
+}
