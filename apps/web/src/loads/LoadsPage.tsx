@@ -78,13 +78,16 @@ function Shelf({ loads }: { loads: readonly StoredLoad[] }) {
   const [line, setLine] = useState('')
   const [said, setSaid] = useState<{ kind: 'good' | 'problem'; words: string }>()
   const [save] = api.useSaveLoadMutation()
+  const [shelf] = api.useLazyLoadsQuery()
 
   const add = async (event: FormEvent) => {
     event.preventDefault()
     const read = quickLoad(line, loads.at(-1)?.volts ?? usualVolts)
     if (!read.ok) return setSaid({ kind: 'problem', words: read.why })
     const { load } = read
-    const twin = loads.find(({ name }) => name.toLowerCase() === load.name.toLowerCase())
+    // A quick hand is faster than the list: its twin may stand on the shelf before the page shows it.
+    const standing = await shelf(undefined, true).unwrap().catch(() => loads)
+    const twin = standing.find(({ name }) => name.toLowerCase() === load.name.toLowerCase())
     if (twin)
       return setSaid({
         kind: 'problem',

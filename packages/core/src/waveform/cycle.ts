@@ -1,6 +1,9 @@
 /** Points of a mean cycle. */
 const cyclePoints = 256
 
+/** A rise between two neighbouring samples, as a share of all the wave spans, that is an edge: no sine is so steep. */
+const edge = 0.3
+
 /** A cycle as it was on the average, and between what it moved. */
 export interface MeanCycle {
   readonly mean: Float64Array
@@ -34,8 +37,9 @@ export class Folding {
     }
   }
 
-  /** Points in whose phase no sample fell lie between their neighbours. */
+  /** Points in whose phase no sample fell lie between their neighbours; an edge there is taken in the middle of the gap. */
   mean(): MeanCycle {
+    const span = Math.max(...this.high) - Math.min(...this.low)
     const known = [...this.count.keys()].filter((i) => this.count[i])
     const between = (values: (i: number) => number) =>
       Float64Array.from({ length: cyclePoints }, (_, i) => {
@@ -44,6 +48,7 @@ export class Folding {
         const before = known.findLast((k) => k < i) ?? (known.at(-1) as number) - cyclePoints
         const share = (i - before) / (after - before)
         const at = (k: number) => values((k + cyclePoints) % cyclePoints)
+        if (Math.abs(at(after) - at(before)) > edge * span) return share < 0.5 ? at(before) : at(after)
         return at(before) * (1 - share) + at(after) * share
       })
     const mean = between((i) => (this.sum[i] as number) / (this.count[i] as number))
