@@ -1,5 +1,6 @@
 import { findings } from './findings/stage'
 import { ladder } from './ladder/stage'
+import { limits } from './limits/stage'
 import { motors } from './motors/stage'
 import { noLoad } from './noLoad/stage'
 import { plan } from './plan/stage'
@@ -19,6 +20,7 @@ export const stages: readonly Stage[] = [
   noLoad,
   ladder,
   waveform,
+  limits,
   motors,
   findings,
   report,

@@ -10,7 +10,6 @@ import {
   powerAt,
   seeded,
   shelf,
-  start,
   stationBanks,
   stationRigs,
   unitModels,
@@ -39,12 +38,6 @@ describe('the stand-in bench', () => {
         expect(drawn - lost).toBeCloseTo(truth.P_C, 6)
       }),
     )
-  })
-
-  it('starts small motors, and trips on what wants more than the surge', () => {
-    const motor = (watts: number) => ({ name: 'm', watts, inrush: 6, powerFactor: 0.8 })
-    expect(start(unitModels.ottrel, motor(200), 2700, 0).outcome).toBe('started')
-    expect(start(unitModels.ottrel, motor(1100), 2700, 0).outcome).toBe('tripped')
   })
 
   it('is the same for the same seed, and not for another', () => {

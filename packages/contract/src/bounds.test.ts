@@ -170,7 +170,7 @@ describe('what is refused, and how', () => {
       'a kind of its own',
       Entry,
       { id, revision: 1, at, kind: 'lunch' },
-      'Kind of entry: one of no load, ladder, motors, load test, survey, prediction, make safe, run, file, capture, expectation, came out, take back, keep, doubt.',
+      'Kind of entry: one of no load, ladder, limit, motors, load test, survey, prediction, make safe, run, file, capture, expectation, came out, take back, keep, doubt.',
     ],
     [
       'a time without its zone',

@@ -2,6 +2,7 @@ import * as z from 'zod/mini'
 import { CameOut, Expectation } from './expectations'
 import { AttachedFile } from './files'
 import { LadderReading } from './ladder'
+import { LimitReading } from './limits'
 import { MotorAttempt } from './motors'
 import { NoLoadReading } from './noLoad'
 import { OddityNumber } from './oddities'
@@ -16,6 +17,7 @@ import { Capture } from './waveform'
 const entryKinds = {
   'no load': NoLoadReading,
   ladder: LadderReading,
+  limit: LimitReading,
   motors: MotorAttempt,
   'load test': LoadTest,
   survey: Survey,

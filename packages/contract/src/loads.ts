@@ -22,6 +22,17 @@ const LoadSetting = z.object({
   watts: positive('Label watts', 20_000),
 })
 
+/** Locked-rotor code letters of nameplates (docs/method/motors.md). */
+export const codeLetters = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H', 'J', 'K', 'L', 'M', 'N', 'P', 'R', 'S', 'T', 'U', 'V'] as const // prettier-ignore
+
+/** What the plate on a machine says. */
+const Nameplate = z.object({
+  current: z.optional(positive('Nameplate current, A', 1000)),
+  horsepower: z.optional(positive('Horsepower', 100)),
+  code: z.optional(oneOf('Code letter', codeLetters)),
+})
+export type Nameplate = z.infer<typeof Nameplate>
+
 /** An appliance of the tester's own (docs/method/loads.md). */
 export const Load = z.object({
   name: words('Name'),
@@ -34,6 +45,9 @@ export const Load = z.object({
   powerFactor: z.optional(number('Power factor', 0.05, 1)),
   /** Worst-cycle RMS current over running current. */
   inrush: z.optional(number('Inrush, times running', 1, 50)),
+  nameplate: z.optional(Nameplate),
+  /** Factor by which a soft starter or start assist divides its inrush. */
+  assist: z.optional(number('Soft starter divides by', 1, 20)),
   /** Watts when cold over watts when settled, and the time constant between, s. */
   warmUp: z.optional(
     z.object({ cold: number('Cold over settled', 0.2, 5), seconds: positive('Warm-up, s', 86_400) }),

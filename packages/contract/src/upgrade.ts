@@ -26,6 +26,8 @@ const steps: Readonly<Record<number, (document: Loose) => Loose>> = {
   4: (document) => document,
   // Format 6 may hold captures of waves, and the promise of one.
   5: (document) => document,
+  // Format 7 may hold tests of limits, the course of a capture, more of a motor attempt, and nameplates.
+  6: (document) => document,
 }
 
 /**

@@ -94,6 +94,32 @@ export const ChannelFigures = z.object({
 })
 export type ChannelFigures = z.infer<typeof ChannelFigures>
 
+/** Points that a course holds, at most; of a longer capture each stands for several half cycles. */
+const mostCourse = 800
+const course = (what: string) =>
+  z.optional(z.array(finite(what)).check(z.maxLength(mostCourse, `${what}: ${mostCourse} points at most.`)))
+
+/** Over one cycle each, refreshed each half cycle: what a start or a surge did in time. */
+export const Course = z.object({
+  /** s from the first sample to the middle of the first cycle, between points, and of one cycle. */
+  from: number('Beginning of the course, s', 0, 1e7),
+  step: positive('Step of the course, s', 1e6),
+  cycle: positive('Cycle of the course, s', 1000),
+  /** RMS; the lowest and the highest where a point stands for several half cycles. */
+  V_C: course('Volts over time'),
+  I_C: course('Amperes over time'),
+  /** Mean of v·i, W. */
+  P: course('Watts over time'),
+  /** Means of a cycle: what pulses within it is no sag. */
+  V_B: course('Volts at the terminals over time'),
+  I: course('Input amperes over time'),
+  /** Highest mean watts over windows that fit into it, the shortest first, and the lowest volts within that window. */
+  windows: z
+    .array(z.object({ seconds: positive('Window, s', 1e6), W: finite('Watts'), lowest: finite('Lowest V') }))
+    .check(z.maxLength(16, 'Windows: 16 at most.')),
+})
+export type Course = z.infer<typeof Course>
+
 /** What core/waveform makes of the samples of a capture; worked again from the bytes it says the same. */
 export const CaptureFigures = z.object({
   rate: positive('Samples a second', 1e10),
@@ -119,6 +145,8 @@ export const CaptureFigures = z.object({
     .check(z.minLength(1, 'Channels: none.'), z.maxLength(8, 'Channels: 8 at most.')),
   /** Mean of V_C · I_C, W, where both were captured at once. */
   P: z.optional(finite('Mean power')),
+  /** Of captures of a tenth of a second and more. */
+  course: z.optional(Course),
 })
 export type CaptureFigures = z.infer<typeof CaptureFigures>
 

@@ -18,6 +18,7 @@ import type {
   Taken,
   Trial,
   TrialOrder,
+  TrialDocument,
   TrialPage,
   TrialSettings,
   TrialVerdicts,
@@ -139,6 +140,14 @@ export const api = createApi({
     trial: build.query<Trial, string>({
       query: (id) => `/trials/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'trial', id }],
+    }),
+    /** A whole trial at once, not followed: for looking at several beside each other. */
+    document: build.query<TrialDocument, string>({
+      query: (id) => `/trials/${id}/export.json`,
+      providesTags: (_result, _error, id) => [
+        { type: 'trial', id },
+        { type: 'entries', id },
+      ],
     }),
     putAway: build.query<{ away: boolean }, string>({
       query: (id) => `/trials/${id}/put-away`,

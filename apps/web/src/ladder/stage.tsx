@@ -29,6 +29,6 @@ export const ladder: Stage = {
     place: 'rig',
     Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
   },
-  works: ['ladder', 'limits', 'rated hold'],
+  works: ['ladder', 'rated hold'],
   names: { ladder: ({ load }) => load },
 }

@@ -16,6 +16,15 @@ export function LoadFields({ form, errorAt }: FieldsProps<LoadForm>) {
         <TextField label="Label volts" unit="V" {...field('volts')} inputMode="decimal" />
         <TextField label="Power factor" {...field('powerFactor')} inputMode="decimal" hint="left empty: 1" />
         <TextField label="Inrush" unit="times running" {...field('inrush')} inputMode="decimal" />
+        <TextField label="Nameplate current" unit="A" {...field('nameplate.current')} inputMode="decimal" />
+        <TextField label="Horsepower" unit="hp" {...field('nameplate.horsepower')} inputMode="decimal" />
+        <TextField
+          label="Code letter"
+          {...field('nameplate.code')}
+          maxLength={2}
+          hint="locked rotor, on the plate"
+        />
+        <TextField label="Soft starter divides by" unit="×" {...field('assist')} inputMode="decimal" />
         <TextField label="Cord or outlet carries" unit="A" {...field('cord')} inputMode="decimal" />
         <SelectField
           label="Too loud for the sound test"

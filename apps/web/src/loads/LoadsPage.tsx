@@ -86,7 +86,9 @@ function Shelf({ loads }: { loads: readonly StoredLoad[] }) {
     if (!read.ok) return setSaid({ kind: 'problem', words: read.why })
     const { load } = read
     // A quick hand is faster than the list: its twin may stand on the shelf before the page shows it.
-    const standing = await shelf(undefined, true).unwrap().catch(() => loads)
+    const standing = await shelf(undefined, true)
+      .unwrap()
+      .catch(() => loads)
     const twin = standing.find(({ name }) => name.toLowerCase() === load.name.toLowerCase())
     if (twin)
       return setSaid({

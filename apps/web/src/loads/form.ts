@@ -10,6 +10,8 @@ export interface LoadForm {
   settings: { id: string; name: string; watts: string }[]
   powerFactor: string
   inrush: string
+  nameplate: { current: string; horsepower: string; code: string }
+  assist: string
   cold: string
   seconds: string
   cord: string
@@ -24,6 +26,8 @@ export const blankLoad = (id: string): LoadForm => ({
   settings: [{ id, name: '', watts: '' }],
   powerFactor: '',
   inrush: '',
+  nameplate: { current: '', horsepower: '', code: '' },
+  assist: '',
   cold: '',
   seconds: '',
   cord: '',
@@ -38,6 +42,12 @@ export const loadToForm = (load: Load): LoadForm => ({
   settings: load.settings.map(({ id, name, watts }) => ({ id, name, watts: typed(watts) })),
   powerFactor: typed(load.powerFactor),
   inrush: typed(load.inrush),
+  nameplate: {
+    current: typed(load.nameplate?.current),
+    horsepower: typed(load.nameplate?.horsepower),
+    code: load.nameplate?.code ?? '',
+  },
+  assist: typed(load.assist),
   cold: typed(load.warmUp?.cold, 100),
   seconds: typed(load.warmUp?.seconds),
   cord: typed(load.cord),
@@ -56,6 +66,15 @@ export function formToLoad(form: LoadForm, report: Report): unknown {
   if ((cold === undefined) !== (seconds === undefined)) {
     report('seconds', 'Warm-up: both how much more it takes cold and how long that lasts.')
   }
+  const plate = (path: 'current' | 'horsepower') => {
+    const { value, why } = readNumber(form.nameplate[path])
+    report(`nameplate.${path}`, why)
+    return value
+  }
+  const code = form.nameplate.code.trim().toUpperCase() || undefined
+  const nameplate = { current: plate('current'), horsepower: plate('horsepower'), code }
+  if (code && nameplate.horsepower === undefined)
+    report('nameplate.horsepower', 'A code letter tells kVA for each horsepower: enter the horsepower too.')
   return {
     name: form.name,
     kind: form.kind,
@@ -67,6 +86,8 @@ export function formToLoad(form: LoadForm, report: Report): unknown {
     }),
     powerFactor: number('powerFactor'),
     inrush: number('inrush'),
+    nameplate: Object.values(nameplate).some((one) => one !== undefined) ? nameplate : undefined,
+    assist: number('assist'),
     warmUp: cold !== undefined && seconds !== undefined ? { cold, seconds } : undefined,
     cord: number('cord'),
     loud: form.loud === 'yes',

@@ -1,5 +1,7 @@
 /** Symbols whose working stands on another page than the ladder’s. */
 const pages: readonly (readonly [symbol: RegExp, page: string])[] = [
+  [/^(inrush|S_worst|P_motor)/, 'motors'],
+  [/^(recovery|start-up time|soft start)/, 'limits'],
   [/^(I_idle|P_idle|energy per day|share of the bank|days until)/, 'no-load'],
   [/^(E|R_source|R_total|R_10|V_0|V_10|I_0|I_10|drift|E − V_A|P_bank)/, 'supply'],
   [/^(R|R_expected|R_path|gain|drop|V_post|P of|V of|excess|rest of)/, 'rigs'],

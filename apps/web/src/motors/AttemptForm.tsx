@@ -1,5 +1,6 @@
-import { MotorAttempt, startOutcomes } from '@even-watt/contract'
+import { caughtBy, legs, MotorAttempt, openedBy, startOutcomes } from '@even-watt/contract'
 import { readingsOf } from '@even-watt/core'
+import { api } from '../api/api'
 import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
@@ -8,13 +9,23 @@ import { same, SelectField, TextField } from '../ui/form'
 const numbers = [
   ['baseLoad', 'Base load', 'W'],
   ['bankBefore', 'Bank before', 'V'],
+  ['lasted', 'Until it ran or gave up', 's'],
   ['lowestOutput', 'Lowest at C', 'V'],
-  ['peakCurrent', 'Peak', 'A'],
+  ['lowestInput', 'Lowest at B', 'V'],
+  ['peakCurrent', 'Highest current', 'A'],
+  ['runningCurrent', 'Running current', 'A'],
+  ['seenWatts', 'Highest watts seen', 'W'],
+  ['assist', 'Soft starter divides by', '×'],
 ] as const
 
-/** One attempt typed in, by eye or from a meter’s extremes. */
+const startable = new Set(['induction motor', 'brush motor', 'microwave', 'electronic'])
+const notNoted = ['', 'not noted'] as const
+
+/** One attempt: what was tried and how it ended; what a meter kept of it, where one did. */
 export function AttemptForm() {
   const { analysis } = useTrial()
+  const { data: shelf = [] } = api.useLoadsQuery()
+  const split = analysis.record.revision.unit.phase === 'split'
   const state = useCaptureForm({
     what: 'attempt',
     start: { number: String(readingsOf(analysis.record, 'motors').length + 1), outcome: 'started' },
@@ -23,6 +34,9 @@ export function AttemptForm() {
       number: number('number'),
       load: text('load') ?? '',
       state: text('state'),
+      leg: text('leg'),
+      caught: text('caught'),
+      opened: text('opened'),
       outcome: text('outcome'),
       note: text('note'),
       ...Object.fromEntries(numbers.map(([name]) => [name, number(name)])),
@@ -33,16 +47,30 @@ export function AttemptForm() {
   const { field } = state
   return (
     <CaptureForm title="Add an attempt" state={state}>
-      <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
-        <TextField label="Attempt" {...field('number')} inputMode="numeric" />
-        <TextField label="Motor" {...field('load')} placeholder="transfer pump" />
-        <TextField label="Its state" {...field('state')} placeholder="tank empty" />
+      <div className="grid grid-cols-2 gap-3 md:grid-cols-5">
+        <TextField label="Motor" {...field('load')} placeholder="transfer pump" list="machines" />
+        <datalist id="machines">
+          {shelf
+            .filter(({ kind }) => startable.has(kind))
+            .map(({ id, name }) => (
+              <option key={id} value={name} />
+            ))}
+        </datalist>
         <SelectField label="Outcome" {...field('outcome')} options={same(startOutcomes)} />
+        <SelectField label="What opened" {...field('opened')} options={[notNoted, ...same(openedBy)]} />
+        <TextField label="Its state" {...field('state')} placeholder="tank empty" />
+        <TextField label="Attempt" {...field('number')} inputMode="numeric" />
         {numbers.map(([name, label, unit]) => (
           <TextField key={name} label={label} unit={unit} {...field(name)} inputMode="decimal" />
         ))}
+        <SelectField label="Caught by" {...field('caught')} options={[notNoted, ...same(caughtBy)]} />
+        {split && <SelectField label="Leg" {...field('leg')} options={[notNoted, ...same(legs)]} />}
         <TextField label="Note" {...field('note')} className="col-span-full" />
       </div>
+      <p className="text-quiet mt-1 max-w-prose text-[0.9rem]">
+        Motor and outcome are enough. The lowest volts at C and B tell who stopped it, if the meters read at
+        least twice in the time it lasted; a capture tells it all.
+      </p>
     </CaptureForm>
   )
 }

@@ -1,7 +1,9 @@
 import { recordedOf, say, type Analysis, type TrialRecord } from '@even-watt/core'
-import { useState } from 'react'
+import { Fragment, useState } from 'react'
 import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
+import { Fig } from '../ui/Fig'
+import { AttemptDetail } from './AttemptDetail'
 
 interface Props {
   readonly record: TrialRecord
@@ -9,29 +11,35 @@ interface Props {
   readonly editable?: boolean
 }
 
-/** Attempts on one revision, in the order of their numbers. */
+const outcomeColour = {
+  started: 'text-moss',
+  'started late': 'text-ochre',
+  stalled: 'text-madder',
+  tripped: 'text-madder',
+  'tripped and recovered': 'text-ochre',
+} as const
+
+/** Attempts on one revision, in the order of their numbers: what was seen of each, how it ended, and who stopped it. */
 export function AttemptTable({ record, analysis, editable = false }: Props) {
   const [takingBack, setTakingBack] = useState<string>()
+  const [open, setOpen] = useState<string>()
   const all = [...recordedOf(analysis.record, 'motors')].sort((a, b) => a.reading.number - b.reading.number)
   if (!all.length) return <p>No attempt on this rig yet.</p>
-  const outcomeColour = {
-    started: 'text-moss',
-    'started late': 'text-ochre',
-    stalled: 'text-madder',
-    tripped: 'text-madder',
-    'tripped and recovered': 'text-ochre',
-  }
+  const figures = new Map(analysis.motors.attempts.map((attempt) => [attempt.entry.id, attempt]))
+  const columns = editable ? 10 : 9
   return (
     <div className="overflow-x-auto">
-      <table className="list-table">
+      <table className="list-table min-w-[46rem]">
         <thead>
           <tr>
             <th>no.</th>
             <th>motor, its state</th>
             <th className="right">base load, W</th>
             <th className="right">bank before, V</th>
+            <th className="right">worst cycle, A</th>
+            <th className="right">highest, W</th>
             <th className="right">lowest at C, V</th>
-            <th className="right">peak, A</th>
+            <th className="right">lowest at B, V</th>
             <th>outcome</th>
             {editable && <th className="no-print" />}
           </tr>
@@ -39,17 +47,20 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
         <tbody>
           {all.map(({ id, reading }) => {
             const why = record.struckWhy.get(id)
+            const attempt = figures.get(id)
+            const shown = open === id
             return (
-              <tr key={id} className={why === undefined ? '' : '[&>td:not(:last-child)]:line-through'}>
-                <td className="figures">{reading.number}</td>
-                <td>
-                  {reading.load}
-                  {reading.state && <span className="text-quiet">, {reading.state}</span>}
-                  {reading.note && <span className="text-quiet">. {reading.note}</span>}
-                  {why !== undefined && !editable && <span className="text-ochre"> taken back: {why}</span>}
-                </td>
-                {[reading.baseLoad, reading.bankBefore, reading.lowestOutput, reading.peakCurrent].map(
-                  (value, i) => (
+              <Fragment key={id}>
+                <tr className={why === undefined ? '' : '[&>td:not(:last-child)]:line-through'}>
+                  <td className="figures">{reading.number}</td>
+                  <td>
+                    {reading.load}
+                    {reading.state && <span className="text-quiet">, {reading.state}</span>}
+                    {reading.leg && <span className="text-quiet">, {reading.leg}</span>}
+                    {reading.note && <span className="text-quiet">. {reading.note}</span>}
+                    {why !== undefined && !editable && <span className="text-ochre"> taken back: {why}</span>}
+                  </td>
+                  {[reading.baseLoad, attempt?.inputBefore ?? reading.bankBefore].map((value, i) => (
                     <td key={i} className="figures right">
                       {value === undefined ? (
                         <span title="not read">–</span>
@@ -57,21 +68,63 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
                         say(value, '', i === 1 ? 4 : 3)
                       )}
                     </td>
-                  ),
-                )}
-                <td className={`font-semibold ${outcomeColour[reading.outcome]}`}>{reading.outcome}</td>
-                {editable && (
-                  <td className="no-print">
-                    {why === undefined ? (
-                      <button type="button" className="plain-link" onClick={() => setTakingBack(id)}>
-                        Take back
-                      </button>
-                    ) : (
-                      <Struck entry={id} why={why} what={`attempt ${reading.number}`} />
+                  ))}
+                  {attempt ? (
+                    [attempt.current, attempt.watts, attempt.lowest, attempt.lowestInput].map((figure, i) => (
+                      <td key={i} className="right">
+                        <Fig of={figure} bare={2} hue={i === 3 ? 'dc' : 'ac'} />
+                      </td>
+                    ))
+                  ) : (
+                    <td colSpan={4} />
+                  )}
+                  <td className={`font-semibold ${outcomeColour[attempt?.outcome ?? reading.outcome]}`}>
+                    {attempt?.outcome ?? reading.outcome}
+                    {attempt && attempt.outcome !== reading.outcome && (
+                      <span className="text-quiet block text-[0.85rem] font-normal">
+                        noted: {reading.outcome}
+                      </span>
                     )}
                   </td>
+                  {editable && (
+                    <td className="no-print whitespace-nowrap">
+                      {why === undefined ? (
+                        <>
+                          <button
+                            type="button"
+                            className="plain-link mr-3"
+                            aria-expanded={shown}
+                            onClick={() => setOpen(shown ? undefined : id)}
+                          >
+                            {shown ? 'Close' : 'Look'}
+                          </button>
+                          <button type="button" className="plain-link" onClick={() => setTakingBack(id)}>
+                            Take back
+                          </button>
+                        </>
+                      ) : (
+                        <Struck entry={id} why={why} what={`attempt ${reading.number}`} />
+                      )}
+                    </td>
+                  )}
+                </tr>
+                {attempt?.culprit && (
+                  <tr>
+                    <td />
+                    <td colSpan={columns - 1} className="pb-2">
+                      {attempt.culprit.sentence} <span className="text-quiet">{attempt.culprit.todo}</span>
+                    </td>
+                  </tr>
                 )}
-              </tr>
+                {attempt && shown && (
+                  <tr>
+                    <td />
+                    <td colSpan={columns - 1} className="pb-3">
+                      <AttemptDetail attempt={attempt} />
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
             )
           })}
         </tbody>

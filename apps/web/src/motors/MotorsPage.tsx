@@ -1,21 +1,60 @@
+import { nameOfWho, readingsOf, trendsOf, type Analysis } from '@even-watt/core'
+import { OddityNotices } from '../oddities/OddityNotices'
 import { BankForSurge } from '../schedule/BankForSurge'
 import { StageHead } from '../trials/StageHead'
+import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
+import { AddWave } from '../waveform/AddWave'
 import { AttemptForm } from './AttemptForm'
 import { AttemptTable } from './AttemptTable'
 
-/** Attempts at starting motors, typed in. */
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
+
+/** The answer: what started, and of each that did not, who stopped it. */
+function answerOf({ motors: { attempts } }: Analysis): string {
+  const names = (chosen: typeof attempts) =>
+    [...new Set(chosen.map(({ entry }) => entry.reading.load))].join(', ')
+  const started = attempts.filter(({ outcome }) => outcome === 'started')
+  const failed = attempts.filter(({ outcome }) => outcome !== 'started')
+  return [
+    started.length && `It started ${names(started)}.`,
+    ...failed.map(
+      ({ entry, outcome, culprit }) =>
+        `${capital(entry.reading.load)} (attempt ${entry.reading.number}) ${outcome}: ${nameOfWho[culprit?.who ?? 'cannot tell']}.`,
+    ),
+  ]
+    .filter(Boolean)
+    .join(' ')
+}
+
+/** Attempts at starting machines: who stopped each that failed, and what a start did in time. */
 export function MotorsPage() {
   const { analysis, view } = useTrial()
+  const attempts = readingsOf(analysis.record, 'motors')
+  const oddities = useOddities().filter(({ at }) => attempts.some(({ id }) => id === at.entry))
+  const trends = trendsOf(analysis.motors.attempts)
+  const last = attempts.at(-1)
   return (
     <>
-      <StageHead />
+      <StageHead title="Motors" />
+      <p className="mb-2 max-w-4xl">{answerOf(analysis)}</p>
+      {trends.map((sentence) => (
+        <p key={sentence} className="mb-2 max-w-4xl">
+          {sentence}
+        </p>
+      ))}
       <p className="text-quiet mb-2">
-        Motors restart by themselves after a trip: keep clear, unplug before touching. Change one thing
-        between attempts.
+        Motors restart by themselves after a trip: keep clear, unplug before touching. From light to heavy,
+        and one thing changed between attempts.
       </p>
       <BankForSurge />
+      <OddityNotices oddities={oddities} />
       <AttemptTable record={view.record} analysis={analysis} editable />
+      {last && (
+        <div className="mt-3">
+          <AddWave belongsTo={{ about: last.id }} words={`a capture of attempt ${last.reading.number}`} />
+        </div>
+      )}
       <AttemptForm key={analysis.record.revision.number} />
     </>
   )

@@ -7,7 +7,13 @@ export const motors: Stage = {
   pages: [
     {
       path: 'motors',
+      tab: 'Starts',
       load: async () => ({ default: (await import('./MotorsPage')).MotorsPage }),
+    },
+    {
+      path: 'will-it-start',
+      tab: 'Will it start mine?',
+      load: async () => ({ default: (await import('./WillStartPage')).WillStartPage }),
     },
   ],
   state: ({ analysis }) => {

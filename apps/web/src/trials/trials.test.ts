@@ -33,8 +33,9 @@ describe('the work order', () => {
       rig: { said: '2 revisions', done: 'whole' },
       'no-load': { said: '10.4 W idle', done: 'whole' },
       ladder: { said: '7 steps', done: 'whole' },
-      motors: { said: '3 attempts', done: 'whole' },
-      findings: { said: '5 of 8 claims decided', done: 'part' },
+      limits: { said: '11 tests', done: 'whole' },
+      motors: { said: '6 attempts', done: 'whole' },
+      findings: { said: '8 of 8 claims decided', done: 'whole' },
     })
     expect(said(stateOf(1))['ladder']).toEqual({ said: '2 steps, no curve yet', done: 'part' })
   })
@@ -44,6 +45,7 @@ describe('the work order', () => {
     expect(empty).toMatchObject({
       'no-load': { said: 'not read', done: 'none' },
       ladder: { said: 'no step yet', done: 'none' },
+      limits: { said: 'not tested', done: 'none' },
       motors: { said: 'none yet', done: 'none' },
       findings: { done: 'none' },
     })

@@ -11,7 +11,6 @@ import {
   pathLosses,
   peakOf,
   rangeAbove,
-  readingsOf,
   viewTrial,
   type Analysis,
   type Derived,
@@ -103,11 +102,16 @@ describe('the Ottrel', () => {
     expect(unit?.difference.significant).toBe(false)
   })
 
-  it('started the small pump, the primed one late, and not the winch', () => {
-    expect(readingsOf(good.record, 'motors').map((entry) => entry.reading.outcome)).toEqual([
+  it('started what it could, and each that failed has its own culprit', () => {
+    expect(
+      good.motors.attempts.map(({ outcome, culprit }) => [outcome, culprit?.who].filter(Boolean).join(': ')),
+    ).toEqual([
       'started',
-      'started late',
-      'tripped',
+      'stalled: machine',
+      'started late: supply',
+      'started',
+      'tripped: unit',
+      'tripped: protection',
     ])
   })
 })

@@ -1,6 +1,8 @@
 import type { Random } from '../random'
 import type { Wave } from './outlet'
 
+const { round, max, min } = Math
+
 /** A scope or sound card with the errors it was born with. */
 export interface Scope {
   readonly name: string
@@ -40,17 +42,26 @@ export function sample(
   turning: Turning,
   { seconds, random, channel = 0 }: { seconds: number; random: Random; channel?: number },
 ): Float64Array {
-  const count = Math.round(scope.rate * seconds)
-  const late = channel * scope.skew
   let peak = 1e-9
   for (let i = 0; i < 400; i++) peak = Math.max(peak, Math.abs(wave(i / 400)))
+  const late = channel * scope.skew
+  return digitised(scope, (t) => wave(turning(t - late)), { seconds, peak, random })
+}
+
+/** Anything that runs in time, as the converter of a scope reads it on the range that holds its peak. */
+export function digitised(
+  scope: Scope,
+  truth: (seconds: number) => number,
+  { seconds, peak, random }: { seconds: number; peak: number; random: Random },
+): Float64Array {
   const range = rangeOver(peak)
   const step = range / 2 ** (scope.bits - 1)
   const factor = 1 + (scope.gain * scope.percent) / 100
   const last = 2 ** (scope.bits - 1)
-  return Float64Array.from({ length: count }, (_, i) => {
-    const truth = wave(turning(i / scope.rate - late))
-    const code = Math.round((truth * factor + scope.offset * range) / step + scope.noise * random.normal())
-    return step * Math.max(-last, Math.min(last - 1, code))
+  return Float64Array.from({ length: Math.round(scope.rate * seconds) }, (_, i) => {
+    const code = round(
+      (truth(i / scope.rate) * factor + scope.offset * range) / step + scope.noise * random.normal(),
+    )
+    return step * max(-last, min(last - 1, code))
   })
 }

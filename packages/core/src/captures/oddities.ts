@@ -59,11 +59,11 @@ const coarse = 50
 const noisy = 0.01
 
 /** 32: too coarse or aliased for harmonics, or its floor hides a small THD. */
-export const noticeTooCoarse = eachWave(({ volts, entry }) => {
+export const noticeTooCoarse = eachWave(({ volts, entry, inTime }) => {
   const { name, figures } = entry.reading
   const { aliased, frequency, rate, cycles, uneven } = figures
   const perCycle = frequency ? rate / frequency.value : undefined
-  if (entry.reading.picture) return undefined
+  if (entry.reading.picture || inTime) return undefined
   const odd = aliased
     ? `${name} holds much that is as quick as its samples.`
     : perCycle !== undefined && perCycle < coarse

@@ -15,6 +15,8 @@ export interface SeenWave {
   readonly carried: boolean
   readonly P: Derived
   readonly V_B: Derived
+  /** Of a start or an overload: what it did in time is asked of it, not its harmonics. */
+  readonly inTime: boolean
   /** Amplitudes so far from what was read that a factor must be wrong. */
   readonly far: readonly Far[]
 }
@@ -24,14 +26,29 @@ const notRead = { missing: 'It was not read.' }
 /** The waves that were captured on one rig, without load first, then by the step; references and loose ones last. */
 export function seenWaves({ record, noLoad, ladder }: Analysis): SeenWave[] {
   const idle = readingsOf(record, 'no load').filter(({ reading }) => reading.mode === 'on')
+  const timed = new Set(
+    [...readingsOf(record, 'motors'), ...readingsOf(record, 'limit')].map(
+      ({ id }) => id as string | undefined,
+    ),
+  )
   const seen = (
     captures: readonly EntryOf<'capture'>[],
-    at: Omit<SeenWave, 'entry' | 'volts' | 'far'>,
+    at: Omit<SeenWave, 'entry' | 'volts' | 'far' | 'inTime'>,
     beside: Parameters<typeof farAmong>[1],
   ) =>
     captures.flatMap((entry): SeenWave[] => {
       const volts = channelOf(entry.reading, 'V_C')
-      return volts ? [{ ...at, entry, volts, far: beside.length ? farAmong(entry, beside, record) : [] }] : []
+      return volts
+        ? [
+            {
+              ...at,
+              entry,
+              volts,
+              inTime: timed.has(entry.reading.about),
+              far: beside.length ? farAmong(entry, beside, record) : [],
+            },
+          ]
+        : []
     })
   const atIdle = seen(
     capturesOf(record, idle),

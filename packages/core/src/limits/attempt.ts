@@ -4,6 +4,7 @@ import { deriveStep, isCarried, type StepFigures } from '../ladder'
 import { expanded } from '../meters'
 import type { Analysis } from '../trials'
 import { claimOf, claimValue } from '../units'
+import { overloadsOf, type Overload } from './overload'
 
 /** What was tried at one step, carried or not: a step that was carried and then tripped is two. */
 export interface Attempt {
@@ -19,6 +20,8 @@ export interface Attempt {
   readonly at: string
   /** How far the output is outside the unit's own regulation claim, beyond uncertainty. */
   readonly outOfRegulation: Figure | undefined
+  /** A device in the path that was found open. */
+  readonly opened: Overload['opened']
 }
 
 export const isMotor = ({ kind }: StepFigures): boolean =>
@@ -41,8 +44,16 @@ export function partsOf(step: StepFigures, { ladder }: Analysis): Part[] {
   ]
 }
 
+/** All that was tried on one rig: the steps of its ladder, and what was raised until something gave up. */
+export const allAttempts = (evidence: Evidence): Attempt[] => [
+  ...evidence.analysis.ladder.steps.flatMap((step) => attemptsOf(step, evidence)),
+  ...overloadsOf(evidence.analysis).flatMap(({ step, opened }) =>
+    attemptsOf(step, evidence).map((attempt) => ({ ...attempt, opened })),
+  ),
+]
+
 /** The attempts of one step, those with output power. */
-export const attemptsOf = (step: StepFigures, evidence: Evidence): Attempt[] =>
+const attemptsOf = (step: StepFigures, evidence: Evidence): Attempt[] =>
   partsOf(step, evidence.analysis).flatMap(({ figures, readings }): Attempt[] => {
     const power = evidence.claim.unit === 'VA' ? figures.S : figures.P_C
     if (!isFigure(power)) return []
@@ -58,6 +69,7 @@ export const attemptsOf = (step: StepFigures, evidence: Evidence): Attempt[] =>
         carried: readings.every(isCarried),
         at: readings.at(-1)?.at ?? '',
         outOfRegulation: outOfRegulation(figures, evidence),
+        opened: undefined,
       },
     ]
   })

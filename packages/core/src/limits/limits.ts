@@ -29,8 +29,14 @@ export function limitedBy(attempts: readonly Attempt[], analysis: Analysis, look
 }
 
 /** Tripped with more current than a fuse, breaker or BMS carries for that long: the rig's protection, not the unit. */
-export const tripsOnProtection: Look = ({ step, end, held, alarm }, { record }) => {
+export const tripsOnProtection: Look = ({ step, end, held, alarm, opened }, { record }) => {
   const I = step.read.I
+  if (opened)
+    return {
+      limiter: 'protection',
+      why: `The ${opened} opened.`,
+      wouldShow: 'Protection and cable for this current would show it.',
+    }
   if (end !== 'tripped' || alarm === 'overload' || !isFigure(I)) return undefined
   const over = weakestLinks(record.revision.rig, I.x.value).find(
     ({ kind, margin, allowed }) =>

@@ -1,9 +1,9 @@
 import { isFigure, sayDuration, sayFigure } from '../figures'
 import { eachStep, isCarried, placeOfStep, type StepFigures } from '../ladder'
-import { contradict, expanded, subtract } from '../meters'
+import { contradict, expanded, isSlow, subtract } from '../meters'
 import type { Notice, OddityContext } from '../oddities'
-import { isSlow } from './slowMeter'
 import { claimValue, sayClaim } from '../units'
+import { overloadsOf } from './overload'
 
 /** Whether a ladder goes on upwards: more is planned, or its highest step is the last thing that was captured. */
 function goesOn({ analysis: { ladder, record }, plan }: OddityContext): boolean {
@@ -47,7 +47,8 @@ export const noticeDcAgainstAc: Notice = (context) => {
 
 /** 28: different tests that ended at the same watts. */
 export const noticeEqualCeilings: Notice = ({ analysis }) => {
-  const ended = analysis.ladder.steps.filter((step) =>
+  const all = [...analysis.ladder.steps, ...overloadsOf(analysis).map(({ step }) => step)]
+  const ended = all.filter((step) =>
     step.step.readings.some(
       (entry) =>
         entry.reading.end === 'alarmed' ||

@@ -1,14 +1,12 @@
 import { decides, isFigure, sayDuration, sayFigure } from '../figures'
 import { judge, notShown, notTested, undecided, type Evidence, type Judge, type Verdict } from '../findings'
 import { expanded } from '../meters'
-import { readingsOf } from '../trials'
 import { claimValue, sayClaim } from '../units'
-import { attemptsOf, isMotor, type Attempt } from './attempt'
+import { allAttempts, isMotor, type Attempt } from './attempt'
 import { alarmsOnSupply, limitedBy, stoppedByJoint, tripsOnProtection, type Limit } from './limits'
-import { tooSlow } from './slowMeter'
 
 /** What is asked of an attempt at a power claim. */
-interface Asked {
+export interface Asked {
   readonly evidence: Evidence
   /** W, or VA. */
   readonly wanted: number
@@ -37,40 +35,10 @@ export const judgeContinuous: Judge = (evidence) =>
     ({ step }) => !isMotor(step),
   )
 
-/** Surge from resistive steps of the ladder, at the claim's own time; a claim without one is held to one second. */
-export const judgeSurge: Judge = (evidence) => {
-  const { analysis, claim } = evidence
-  const hold = claim.duration ?? 1
-  const asked = { evidence, wanted: claimValue(claim), hold, shortEnough: hold <= 5, timed: true }
-  const verdict = judgePower(asked, (attempt) => !tooSlow(attempt, hold, evidence))
-  if (verdict.outcome !== 'not tested' && verdict.limiter !== 'load') return verdict
-  if (evidence.limiter) return verdict
-  const slow = analysis.ladder.steps
-    .flatMap((step) => attemptsOf(step, evidence))
-    .find((attempt) => attempt.power.x.value >= asked.wanted && tooSlow(attempt, hold, evidence))
-  if (slow)
-    return notShown(
-      evidence,
-      'meter',
-      `${sayFigure(slow.power)} was read, but its meter is too slow for ${sayDuration(hold)}.`,
-      'A capture, or a meter that reads several times in that time, would show it.',
-      slow.power,
-    )
-  if (readingsOf(analysis.record, 'motors').length) {
-    return notShown(
-      evidence,
-      'meter',
-      'Motors were started, but typed extremes are shorter than a meter’s update and give no watts over time.',
-      'A capture of a start, or a resistive step of that power, would show it.',
-    )
-  }
-  return notTested('Surge was not tested: no step of that power, and no capture of a motor start.')
-}
-
-function judgePower(asked: Asked, counts: (attempt: Attempt) => boolean): Verdict {
+export function judgePower(asked: Asked, counts: (attempt: Attempt) => boolean): Verdict {
   const { evidence, wanted } = asked
-  const { claim, analysis } = evidence
-  const all = analysis.ladder.steps.flatMap((step) => attemptsOf(step, evidence)).filter(counts)
+  const { claim } = evidence
+  const all = allAttempts(evidence).filter(counts)
   if (!all.length)
     return notTested(
       `${sayClaim(claim)} was not tested: no step has output ${claim.unit === 'VA' ? 'VA' : 'watts'}.`,

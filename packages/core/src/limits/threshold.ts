@@ -2,7 +2,11 @@ import { decides, sayFigure, type Figure } from '../figures'
 import { judge, notTested, type Judge } from '../findings'
 import { expanded } from '../meters'
 import { claimValue, sayClaim } from '../units'
+import { onMeter } from '../motors'
+import { readFigures } from '../evidence'
+import { scopeOf, type Analysis } from '../trials'
 import { partsOf } from './attempt'
+import { testsOf } from './overload'
 
 const verbs = { alarm: ['warns', 'warn'], cutoff: ['stops', 'stop'] } as const
 
@@ -24,10 +28,8 @@ export const judgeThreshold =
         )
         return [{ V_B: read.V_B, low }]
       })
-    const did = extreme(
-      seen.filter(({ low }) => low).map(({ V_B }) => V_B),
-      1,
-    )
+    const tried = triedOn(analysis, what)
+    const did = extreme([...seen.filter(({ low }) => low).map(({ V_B }) => V_B), ...tried], 1)
     const didNot = extreme(
       seen.filter(({ low }) => !low).map(({ V_B }) => V_B),
       -1,
@@ -52,6 +54,17 @@ export const judgeThreshold =
     if (bad && clears(bad) < -expanded(bad.x)) return { outcome: 'not met', figure: bad, sentence: said }
     return notTested(`The ${what} voltage was not tested closely enough. ${said} ${lower}`)
   }
+
+/** Volts at the terminals at which it was seen to warn or stop while the input was lowered on purpose. */
+const triedOn = (analysis: Analysis, what: 'alarm' | 'cutoff'): Figure[] =>
+  testsOf(analysis.record, 'threshold').flatMap(({ entry, reading }) => {
+    if (reading.which !== what) return []
+    const { record, ladder } = analysis
+    const values = [onMeter('V_B', reading.V_B, record.revision)]
+    const where = `${entry.id}|${scopeOf(record)}`
+    const { V_B } = readFigures([{ entry: entry.id, values }], ladder.context, ladder.context.spreads, where)
+    return decides(V_B) ? [V_B] : []
+  })
 
 /** The highest, or with −1 the lowest. */
 const extreme = (figures: readonly Figure[], sign: 1 | -1): Figure | undefined =>

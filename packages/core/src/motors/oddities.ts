@@ -1,8 +1,8 @@
 import type { Chemistry } from '@even-watt/contract'
-import { say } from '../figures'
+import { isFigure, say } from '../figures'
 import type { Notice, Oddity } from '../oddities'
-import { surgeAbove } from '../schedule'
-import { bankNominal } from '../supply'
+import { weakestLinks } from '../rigs'
+import { bankNominal, surgeAbove } from '../supply'
 import { readingsOf } from '../trials'
 
 /**
@@ -55,6 +55,8 @@ export const noticeTwoChanges: Notice = ({ analysis }) => {
     const changed = [
       (a.state ?? '') !== (b.state ?? '') && 'its state',
       (a.baseLoad ?? 0) !== (b.baseLoad ?? 0) && 'the base load',
+      (a.assist ?? 1) !== (b.assist ?? 1) && 'the soft starter',
+      a.leg !== b.leg && 'the leg',
       volts && Math.abs((a.bankBefore ?? 0) / (b.bankBefore ?? 1) - 1) > sameVolts && 'the bank',
     ].filter((one) => one !== false)
     if (changed.length < 2) return []
@@ -65,6 +67,53 @@ export const noticeTwoChanges: Notice = ({ analysis }) => {
         why: 'Which of them made the difference is not shown.',
         todo: 'Repeat it with one of them as before.',
         at: { revision: analysis.record.revision.number, entry: later.id },
+      },
+    ]
+  })
+}
+
+/** 22: extremes of a start that were kept by a meter too slow for it. */
+export const noticeSlowExtremes: Notice = ({ analysis }) =>
+  analysis.motors.attempts.flatMap(({ entry, seen, lowest, lowestInput, current }): Oddity[] => {
+    if (seen) return []
+    const slow = [lowest, lowestInput, current]
+      .filter(isFigure)
+      .find(({ refused }) => refused?.why.includes('a second'))
+    if (!slow?.refused) return []
+    return [
+      {
+        number: 22,
+        odd: `Attempt ${entry.reading.number}: ${slow.symbol} cannot be told, for ${slow.refused.why}`,
+        why: 'The extreme lay between its readings, or was averaged away.',
+        todo: slow.refused.todo,
+        at: { revision: analysis.record.revision.number, entry: entry.id },
+      },
+    ]
+  })
+
+/** Share by which a rating is exceeded before that is odd, and s that a device of no known curve bears it. */
+const beyondRating = -0.1
+const unknownCurve = 10
+
+/** 23: a start’s current that a fuse, breaker or BMS should not have carried for so long. */
+export const noticeDeviceHeld: Notice = ({ analysis }) => {
+  const { rig, number } = analysis.record.revision
+  return analysis.motors.attempts.flatMap(({ entry, inputCurrent, lasted, culprit }): Oddity[] => {
+    if (inputCurrent === undefined || lasted === undefined || culprit?.who === 'protection') return []
+    const over = weakestLinks(rig, inputCurrent).find(
+      ({ kind, margin, allowed }) =>
+        ['fuse', 'breaker', 'BMS'].includes(kind) &&
+        (margin ?? 0) < beyondRating &&
+        (allowed ?? unknownCurve) < lasted,
+    )
+    if (!over) return []
+    return [
+      {
+        number: 23,
+        odd: `Attempt ${entry.reading.number} took ${say(inputCurrent, 'A')} for ${say(lasted, 's', 2)} through the ${over.name}, rated ${say(over.continuous ?? 0, 'A')}.`,
+        why: 'It should have opened: the current, the rating or the time is not what it says.',
+        todo: 'Check the clamp’s factor, and what is printed on the device.',
+        at: { revision: number, entry: entry.id },
       },
     ]
   })

@@ -1,11 +1,9 @@
 import type { Block, PlacedPart } from '@even-watt/contract'
-import { full, secondsToCharge, taperFrom, underPower } from '../supply'
+import { full, secondsToCharge, surgeAbove, taperFrom, underPower } from '../supply'
 import { contentOf, isPowered } from './content'
 import { coolEnough, drainRate, leastCharge, secondsDownTo, secondsToCool, type Course } from './course'
 import type { Piece, ScheduleQuestion } from './question'
 
-/** Surge tests want more than this in the bank; their repeat wants less than the other (docs/method/schedule.md). */
-export const surgeAbove = 0.8
 export const surgeBelow = 0.3
 
 /** A stretch that a rule asks for. */

@@ -1,7 +1,7 @@
 import type { Block, BlockKind, LadderPlanned, RunEvent } from '@even-watt/contract'
 import fc from 'fast-check'
 import { bankOf, ladderEntry, noLoadEntry, revisionOf, trialOf, uuid } from '../../test/makers'
-import { bankDeliverable, full } from '../supply'
+import { bankDeliverable, full, surgeAbove } from '../supply'
 import { viewTrial } from '../view'
 import {
   alreadyStanding,
@@ -11,7 +11,6 @@ import {
   leastCharge,
   overdue,
   scheduleOf,
-  surgeAbove,
   surgeBelow,
   type Logged,
   type Scheduled,

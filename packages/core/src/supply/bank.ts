@@ -205,3 +205,6 @@ function usualLink({ join }: Bank): number {
   const closed = known.filter((link) => link !== null)
   return closed.length ? sum(closed) / closed.length : 0.0004
 }
+
+/** Surge tests want more than this in the bank; their repeat wants less than the other (docs/method/schedule.md). */
+export const surgeAbove = 0.8

@@ -57,6 +57,10 @@ const allowed: Record<Parameters<typeof claimValue>[0]['quantity'], readonly str
   frequency: ['Hz', '%'],
   'alarm voltage': ['V'],
   'cutoff voltage': ['V'],
+  'overload trip': ['W', 'kW', '%'],
+  recovery: ['s', 'ms'],
+  'start-up time': ['s', 'ms'],
+  'soft start': ['s', 'ms'],
   'transfer time': ['s', 'ms'],
   energy: ['Wh', 'Ah'],
 }

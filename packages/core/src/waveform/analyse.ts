@@ -7,6 +7,7 @@ import { Basis } from './basis'
 import { amplitudeOf, meanProduct, phaseOf } from './components'
 import { Folding, type MeanCycle } from './cycle'
 import { evened } from './evened'
+import { courseOf } from './course'
 import { plateauOf } from './plateau'
 import { harmonicsAt, type Sampled, type SampledChannel } from './samples'
 import { cyclesOf, wanders, type Cycles, type Window } from './windows'
@@ -27,16 +28,21 @@ const keptPoints = 128
 
 /**
  * All figures of a capture (docs/method/waveform.md): of each channel RMS, mean, peaks; where it holds two whole cycles,
- * frequency, harmonics, THD with its floor, class, plateau, mean cycle; of volts and amperes together the mean power. Channels
- * hold V and A, as many samples each, at least two.
+ * frequency, harmonics, THD with its floor, class, plateau, mean cycle; of volts and amperes together the mean power; of a tenth
+ * of a second and more the course. Channels hold V and A, as many samples each, at least two.
  */
-export function analyseCapture(
-  { dt, times, channels }: Sampled,
-  progress: Progress = () => undefined,
-): Analysed {
+export function analyseCapture(sampled: Sampled, progress: Progress = () => undefined): Analysed {
+  const { dt, times, channels } = sampled
   const rate = 1 / dt
   const samples = channels[0]?.x.length ?? 0
-  const shared = { rate, samples, seconds: samples * dt, uneven: times !== undefined }
+  const course = courseOf(sampled)
+  const shared = {
+    rate,
+    samples,
+    seconds: samples * dt,
+    uneven: times !== undefined,
+    ...(course && { course }),
+  }
   const leader = channels.find((channel) => !isDc(channel)) ?? channels[0]
   const found = times || !leader ? undefined : cyclesOf(leader.x, rate)
   progress(0.4)

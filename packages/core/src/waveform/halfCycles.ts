@@ -1,3 +1,5 @@
+import { cycleStarts, summed } from './running'
+
 /** RMS refreshed each half cycle (IEC 61000-4-30): over one whole cycle that begins at each half of one. */
 export interface HalfCycles {
   /** Of the middle of each cycle, s. */
@@ -8,17 +10,11 @@ export interface HalfCycles {
 /** U_rms(1/2) of samples with a step of `dt` s at the frequency in Hz; nothing of less than a cycle. */
 export function halfCycleRms(x: Float64Array, dt: number, frequency: number): HalfCycles {
   const cycle = 1 / frequency / dt
-  const sums = new Float64Array(x.length + 1)
-  for (let i = 0; i < x.length; i++) sums[i + 1] = (sums[i] as number) + (x[i] as number) ** 2
-  const upTo = (at: number) => {
-    const i = Math.min(x.length - 1, Math.floor(at))
-    return (sums[i] as number) + (at - i) * (x[i] as number) ** 2
-  }
-  const count = Math.max(0, Math.floor((x.length - cycle) / (cycle / 2)) + 1)
-  const from = Array.from({ length: count }, (_, i) => (i * cycle) / 2).filter((at) => at + cycle <= x.length)
+  const upTo = summed(x.length, (i) => (x[i] as number) ** 2)
+  const starts = cycleStarts(x.length, cycle)
   return {
-    times: Float64Array.from(from, (at) => (at + cycle / 2) * dt),
-    rms: Float64Array.from(from, (at) => Math.sqrt(Math.max(0, (upTo(at + cycle) - upTo(at)) / cycle))),
+    times: Float64Array.from(starts, (at) => (at + cycle / 2) * dt),
+    rms: Float64Array.from(starts, (at) => Math.sqrt(Math.max(0, (upTo(at + cycle) - upTo(at)) / cycle))),
   }
 }
 

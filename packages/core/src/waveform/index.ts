@@ -1,4 +1,5 @@
 export { analyseCapture, type Analysed } from './analyse'
+export { courseOf } from './course'
 export { reasonsFor } from './classify'
 export { powerTerms, skewEffect } from './power'
 export { type Sampled } from './samples'

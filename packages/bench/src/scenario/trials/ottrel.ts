@@ -1,6 +1,7 @@
 import type {
   Block,
   Entry,
+  EntryOf,
   Revision,
   StoredMeter,
   StoredRig,
@@ -10,13 +11,14 @@ import type {
 import { placed } from '@even-watt/core'
 import type { BenchModel } from '../../ladder/operate'
 import type { LoadModel } from '../../loads/law'
-import { start, type MotorModel } from '../../motors/start'
 import { seeded } from '../../random'
 import { BenchHand, misread } from '../capture'
 import { shelf } from '../loads'
+import { machines, unitLimits } from '../machines'
 import { stationMeters as m } from '../meters'
 import { ladderByHand, Planner } from '../plans'
 import { bankTruth, pathTruth, stationRigs } from '../rigs'
+import { attempt } from '../starts'
 import { stationUnits, unitModels } from '../units'
 import { captureInput, captureOutlet, keepCapture, specifiedAs, stationScope, type Files } from '../waves'
 import { asSound, asTable } from '../../waveform/files'
@@ -39,37 +41,6 @@ const ladderLoads = [
   [shelf.ovenLow, shelf.waxBath],
   [shelf.rod, shelf.plateLow, shelf.mat],
 ]
-
-const pump: MotorModel = { name: 'filtration vacuum pump', watts: 180, inrush: 7, powerFactor: 0.75 }
-const transfer: MotorModel = { name: 'transfer pump', watts: 370, inrush: 6, powerFactor: 0.75 }
-const winch: MotorModel = { name: 'capacitor-start winch', watts: 1100, inrush: 6.5, powerFactor: 0.85 }
-
-const startMotor = (
-  hand: BenchHand,
-  bench: BenchModel,
-  revision: number,
-  number: number,
-  motor: MotorModel,
-  surge: number,
-  state: string,
-  base: number,
-): Entry => {
-  hand.wait(240)
-  return {
-    id: hand.newId(),
-    revision,
-    at: hand.now,
-    kind: 'motors',
-    reading: {
-      number,
-      load: motor.name,
-      state,
-      baseLoad: base,
-      bankBefore: Number((bench.bank.E - 0.1).toFixed(2)),
-      ...start(bench.unit, motor, surge, base),
-    },
-  }
-}
 
 const taped = 'Read on matt tape over the lug.'
 
@@ -173,10 +144,10 @@ export function ottrelTrial(files: Files = new Map()): TrialDocument {
     ...held,
     ...held.slice(0, 1).map((entry) => hand.keep(entry, 14, taped)),
     hand.survey(remade, rig, 2, [shelf.plateHigh], probes),
-    startMotor(hand, remade, 2, 1, pump, 2700, 'line open', 0),
-    startMotor(hand, remade, 2, 2, transfer, 2700, 'primed', 350),
-    startMotor(hand, remade, 2, 3, winch, 2700, 'slack rope', 0),
   )
+  const motorsAt = hand.now
+  const machinesOn = startsOf(files, hand, remade)
+  entries.push(...machinesOn, ...overloadsOf(hand))
   day.note(hold, 'start', holdAt, 0, {}, 2)
   const due = (minutes: number) => new Date(Date.parse(holdAt) + minutes * 60_000).toISOString()
   day.note(
@@ -196,7 +167,7 @@ export function ottrelTrial(files: Files = new Map()): TrialDocument {
     2,
   )
   day.note(hold, 'finish', holdAt, 14, {}, 2)
-  day.note(motors, 'start', holdAt, 15, {}, 2)
+  day.note(motors, 'start', motorsAt, 1, {}, 2)
   day.note(motors, 'finish', hand.now, 1, {}, 2)
   day.note(checks, 'skip', hand.now, 2, { note: 'Nothing to check on this unit.' }, 2)
   day.note(findings, 'start', hand.now, 5, {}, 2)
@@ -249,6 +220,43 @@ type Made = (
   seed: number,
   loads: readonly LoadModel[],
 ) => Entry
+
+/** Machines from light to heavy, each alone and on a base load; the tired bank is L24 at the end of a long day. */
+function startsOf(files: Files, hand: BenchHand, bench: BenchModel): Entry[] {
+  const limits = unitLimits.ottrel
+  const tired: BenchModel = { ...bench, bank: { E: 24.9, R: 0.033 } }
+  const breaker = { rating: 100, seconds: 0.2 }
+  return [
+    ...attempt(files, hand, bench, machines.vacuum, { revision: 2, seed: 4401, conditions: { limits, seconds: 1.4 } }, { number: 1, state: 'line open' }),
+    ...attempt(files, hand, bench, machines.freezer, { revision: 2, seed: 4403, conditions: { limits, seconds: 1.6 } }, { number: 2, state: 'just stopped, pressure up' }),
+    ...attempt(files, hand, tired, machines.transfer, { revision: 2, seed: 4405, conditions: { limits, base: 350, seconds: 2.6 } }, { number: 3, state: 'primed', note: 'Bank at the end of the day.' }),
+    ...attempt(files, hand, bench, machines.transfer, { revision: 2, seed: 4407, conditions: { limits, base: 350, seconds: 2.2 } }, { number: 4, state: 'primed', note: 'Bank charged.' }),
+    ...attempt(files, hand, bench, machines.winch, { revision: 2, seed: 4409, conditions: { limits, seconds: 3 } }, { number: 5, state: 'slack rope', opened: 'the unit' }),
+    ...attempt(files, hand, bench, machines.mill, { revision: 2, seed: 4411, conditions: { limits, base: 700, protection: breaker, seconds: 3 } }, { number: 6, state: 'empty', opened: 'breaker' }),
+  ] // prettier-ignore
+}
+
+/** The tier of its surge claim held, then more until it gave up. */
+function overloadsOf(hand: BenchHand): Entry[] {
+  const made = (reading: EntryOf<'limit'>['reading']): Entry => {
+    hand.wait(300)
+    return { id: hand.newId(), revision: 2, at: hand.now, kind: 'limit', reading }
+  }
+  const by = { test: 'overload', volts: 226.4, inputVolts: 24.42 } as const
+  return [
+    made({ ...by, how: 'timed tier', load: 'kettle + immersion rod', watts: 2731, lasted: 2.5, ended: 'carried', alarmAt: 2731 }),
+    made({ ...by, how: 'raised', load: 'kettle + immersion rod + plate high', watts: 3310, lasted: 0.9, ended: 'overload', volts: 221.9, inputVolts: 24.1, comeback: 'by itself', comebackAfter: 6, baseBefore: 230.9, baseAfter: 230.9 }),
+    made({ test: 'threshold', which: 'alarm', V_B: 21.62, watts: 120, note: 'From a bench supply, lowered slowly.' }),
+    made({ test: 'threshold', which: 'cutoff', V_B: 20.83, watts: 120 }),
+    made({ test: 'threshold', which: 'reconnect', V_B: 24.1, watts: 120 }),
+    made({ test: 'start-up', outcome: 'started', seen: 'watch', startUp: 2.1, softStart: 0.6, load: 'drying plate high', watts: 700 }),
+    made({ test: 'dynamic', from: 60, to: 1060, lowest: 218, highest: 233.8, back: 0.12, lamps: 'steady' }),
+    made({ test: 'function', what: 'Remote switch', result: 'passed' }),
+    made({ test: 'function', what: 'Lamps and display', result: 'passed', note: 'Its display shows whole volts only.' }),
+    made({ test: 'function', what: 'Ground-fault button', result: 'not tried', note: 'It has none.' }),
+    made({ test: 'function', what: 'Reverse polarity', result: 'not tried', note: 'Never tried on purpose.' }),
+  ] // prettier-ignore
+}
 
 /** A wave at no load and at each step of one rig, saved when its first reading was taken. */
 function wavesOf(entries: readonly Entry[], revision: number, make: Made): Entry[] {

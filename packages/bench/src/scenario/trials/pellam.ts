@@ -11,8 +11,11 @@ import type { BenchModel } from '../../ladder/operate'
 import type { LoadModel } from '../../loads/law'
 import { BenchHand } from '../capture'
 import { shelf } from '../loads'
+import { start } from '../../motors/start'
+import { heaters, machines, unitLimits } from '../machines'
 import { stationMeters as m } from '../meters'
 import { bankTruth, pathTruth, stationBanks, stationRigs } from '../rigs'
+import { attempt, captureStarted } from '../starts'
 import { stationUnits, unitModels } from '../units'
 import { captureOutlet, type Files } from '../waves'
 import { document, predictionOf } from './document'
@@ -41,6 +44,15 @@ export function pellamTrial(files: Files = new Map()): TrialDocument {
   ]) {
     entries.push(...hand.step(alone, rig, 1, loads, { repeats: 1 }))
   }
+  const pump = attempt(
+    files,
+    hand,
+    alone,
+    machines.vacuum,
+    { revision: 1, seed: 4501, conditions: { limits: unitLimits.pellam, seconds: 1.6 } },
+    { number: 1, state: 'line open' },
+  )
+  entries.push(...pump)
   const wave = (bench: BenchModel, loads: readonly LoadModel[], read: Entry, name: string, seed: number) =>
     captureOutlet(files, bench, loads, { at: read.at, about: read.id, revision: read.revision, name, seed })
   const trial: Trial = {
@@ -86,6 +98,7 @@ export function pellamTrial(files: Files = new Map()): TrialDocument {
     const watts = loads.reduce((sum, one) => sum + one.watts, 0)
     entries.push(...read, ...read.map((step) => wave(three, loads, step, `step-${watts}.csv`, 4300 + watts)))
   }
+  entries.push(...surgeOf(files, hand, three))
   const second: Revision = {
     number: 2,
     why: 'Two younger batteries added in parallel',
@@ -95,4 +108,18 @@ export function pellamTrial(files: Files = new Map()): TrialDocument {
     meters,
   }
   return document({ ...trial, revisions: [...trial.revisions, second] }, entries)
+}
+
+/** The kettle at once: the unit folds, gives what it has, and switches off. */
+function surgeOf(files: Files, hand: BenchHand, bench: BenchModel): Entry[] {
+  hand.wait(600)
+  const started = start(bench, heaters.kettle, { limits: unitLimits.pellam, seconds: 2.6 })
+  const over: Entry = {
+    id: hand.newId(),
+    revision: 2,
+    at: hand.now,
+    kind: 'limit',
+    reading: { test: 'overload', how: 'raised', load: 'kettle', watts: 1310, lasted: Number(started.lasted.toFixed(1)), ended: 'overload', comeback: 'by switching off and on' },
+  } // prettier-ignore
+  return [over, captureStarted(files, bench, started, { about: over.id, at: over.at, revision: 2, seed: 4511, name: 'kettle.csv' })] // prettier-ignore
 }

@@ -1,0 +1,70 @@
+import type { LimitTest } from '@even-watt/contract'
+import { nameOfTest, readingsOf } from '@even-watt/core'
+import { useState } from 'react'
+import { Verdict } from '../findings/Verdict'
+import { OddityNotices } from '../oddities/OddityNotices'
+import { StageHead } from '../trials/StageHead'
+import { useOddities } from '../trials/useOddities'
+import { useTrial } from '../trials/useTrial'
+import { AddWave } from '../waveform/AddWave'
+import { judgedHere } from './judged'
+import { LimitForm } from './LimitForm'
+import { SeenAlong } from './SeenAlong'
+import { TestList } from './TestList'
+
+/** Where it gives up, and what else it does: each test in a sentence, its promises first. */
+export function LimitsPage() {
+  const { analysis, view } = useTrial()
+  const [test, setTest] = useState<LimitTest>('overload')
+  const tests = readingsOf(analysis.record, 'limit')
+  const findings = view.findings.filter(({ claim }) => judgedHere.has(claim.quantity))
+  const oddities = useOddities().filter(
+    ({ at, number }) => number === 28 || tests.some(({ id }) => id === at.entry),
+  )
+  const overload = tests.findLast(({ reading }) => reading.test === 'overload')
+  return (
+    <>
+      <StageHead title="Limits" />
+      {findings.map(({ claim, standing }) => (
+        <p key={claim.id} className="mb-1 max-w-4xl">
+          <Verdict outcome={standing.outcome} /> {standing.sentence}
+        </p>
+      ))}
+      <p className="text-quiet mt-2">
+        It may come back by itself after a trip: stand clear, and switch the load off first. Never try reverse
+        polarity.
+      </p>
+      <OddityNotices oddities={oddities} />
+      {tests.length === 0 && (
+        <p className="mt-2 max-w-prose">
+          No limit is tested on this rig yet. Raise the load until something gives up, and note what it was,
+          at how many watts and after how long.
+        </p>
+      )}
+      <TestList record={view.record} analysis={analysis} editable />
+      <SeenAlong analysis={analysis} />
+      {overload && (
+        <div className="mt-3">
+          <AddWave belongsTo={{ about: overload.id }} words="a capture of the last overload" />
+        </div>
+      )}
+      <section className="no-print mt-5">
+        <h2>Add a test</h2>
+        <div className="flex flex-wrap gap-x-5 gap-y-1" role="group" aria-label="What was tested">
+          {(Object.keys(nameOfTest) as LimitTest[]).map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={one === test}
+              className={one === test ? 'font-bold' : 'plain-link'}
+              onClick={() => setTest(one)}
+            >
+              {nameOfTest[one]}
+            </button>
+          ))}
+        </div>
+        <LimitForm key={`${analysis.record.revision.number} ${test}`} test={test} />
+      </section>
+    </>
+  )
+}

@@ -1,0 +1,60 @@
+import type { Random } from '../random'
+import { digitised, type Scope } from '../waveform/scope'
+import type { Started } from './start'
+
+const { sin, cos, floor, min, max, PI, SQRT2 } = Math
+
+/** Share of a raised cosine by which the input current pulses at twice the output's frequency. */
+const pulsing = 0.55
+
+/** What a logger with four channels writes of a start: volts and amperes of the outlet, volts and amperes of the input. */
+export function recorded(
+  { dt, moments }: Started,
+  scope: Scope,
+  random: Random,
+  { frequency, behind }: { readonly frequency: number; readonly behind: number },
+): Readonly<Record<'V_C' | 'I_C' | 'V_B' | 'I', Float64Array>> {
+  const seconds = moments.length * dt
+  const at = (t: number) =>
+    moments[min(moments.length - 1, max(0, floor(t / dt)))] as (typeof moments)[number]
+  const start = random.next()
+  const angle = (t: number) => 2 * PI * (start + frequency * t)
+  const peak = (of: (one: (typeof moments)[number]) => number) =>
+    moments.reduce((most, one) => max(most, of(one)), 1e-6)
+  const pulse = (t: number) => 1 - pulsing * cos(2 * angle(t))
+  const channel = (truth: (t: number) => number, top: number) =>
+    digitised(scope, truth, { seconds, peak: top, random })
+  return {
+    V_C: channel((t) => SQRT2 * at(t).V * sin(angle(t)), SQRT2 * peak(({ V }) => V)),
+    I_C: channel((t) => SQRT2 * at(t).I * sin(angle(t) - at(t).lag), SQRT2 * peak(({ I }) => I)),
+    V_B: channel(
+      (t) => at(t).V_B - behind * at(t).I_B * (pulse(t) - 1),
+      peak(({ V_B }) => V_B),
+    ),
+    I: channel((t) => at(t).I_B * pulse(t), (1 + pulsing) * peak(({ I_B }) => I_B)),
+  }
+}
+
+/** Lowest volts and highest amperes that a meter keeps, which takes a mean `rate` times a second: it misses what is shorter. */
+export function keptByMeter(
+  { dt, moments }: Started,
+  rate: number,
+  random: Random,
+): { readonly lowestOutput: number; readonly peakCurrent: number; readonly lowestInput: number } {
+  const width = max(1, Math.round(1 / (rate * dt)))
+  const begins = floor(random.next() * width)
+  const means = (of: (one: (typeof moments)[number]) => number) => {
+    const kept: number[] = []
+    for (let i = begins; i + width <= moments.length; i += width) {
+      let sum = 0
+      for (let k = i; k < i + width; k++) sum += of(moments[k] as (typeof moments)[number])
+      kept.push(sum / width)
+    }
+    return kept
+  }
+  return {
+    lowestOutput: min(...means(({ V }) => V)),
+    peakCurrent: max(...means(({ I }) => I)),
+    lowestInput: min(...means(({ V_B }) => V_B)),
+  }
+}

@@ -1,0 +1,192 @@
+import type { Course, EntryOf, LimitReading } from '@even-watt/contract'
+import { surgeCurveOf, willItStart, startGround, sayTest } from '.'
+import { meterOf, motorEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../../test/makers'
+import { claimOf, stepOf, verdictOn } from '../../test/verdicts'
+import { viewTrial } from '../view'
+
+const step = 0.01
+const assignments = (['V_C', 'I_C', 'V_B', 'P_C'] as const).map((quantity) => ({ quantity, meter: uuid(1) }))
+const rig = rigOf({ assignments })
+const alarm = claimOf({ id: uuid(31), quantity: 'alarm voltage', value: 21.6, unit: 'V' })
+let made = 900
+
+/** An entry and a capture of it: watts over time at some volts and power factor. */
+function captured(
+  entry: EntryOf<'motors'> | EntryOf<'limit'>,
+  watts: (t: number) => number,
+  {
+    volts = 228,
+    V_B = 25,
+    factor = 1,
+    seconds = 12,
+  }: { volts?: number; V_B?: number; factor?: number; seconds?: number } = {},
+): EntryOf<'capture'> {
+  const before = 20
+  const P = Array.from({ length: Math.round(seconds / step) }, (_, i) => watts((i + 0.5) * step))
+  const pad = (value: number, of: readonly number[]) => [
+    ...Array.from({ length: before }, () => value),
+    ...of,
+  ]
+  const all = pad(0, P)
+  const course: Course = {
+    from: 0.01, step, cycle: 0.02, windows: [], P: all,
+    V_C: pad(230, P.map(() => volts)), I_C: pad(0, P.map((W) => W / volts / factor)), V_B: pad(26.3, P.map(() => V_B)),
+  } // prettier-ignore
+  // As the samples give them: sums over the watts.
+  const windows = [0.1, 0.5, 1, 2, 5, 10].flatMap((T) => {
+    const n = Math.round(T / step)
+    if (n > all.length) return []
+    let best = 0
+    for (let i = 0; i + n <= all.length; i++)
+      best = Math.max(best, all.slice(i, i + n).reduce((a, b) => a + b, 0) / n)
+    return [{ seconds: T, W: best, lowest: volts }]
+  })
+  made += 1
+  return {
+    id: uuid(60_000 + made), revision: 1, at: entry.at, kind: 'capture',
+    reading: {
+      sha256: 'b'.repeat(64), size: 1, name: 'c.csv', type: 'text/csv', about: entry.id,
+      instrument: { name: 'logger', percent: 2 },
+      recipe: { rate: 2000, channels: [{ column: 0, quantity: 'V_C', factor: 1 }] },
+      figures: { rate: 2000, samples: 1000, seconds: seconds + 0.2, uneven: false, aliased: false, cycles: 0, channels: [{ quantity: 'V_C', rms: 228, meanAbsolute: 200, max: 325, min: -325, dc: 0, noise: 0, clipped: false }], course: { ...course, windows } },
+    },
+  } // prettier-ignore
+}
+const limit = (reading: LimitReading): EntryOf<'limit'> => {
+  made += 1
+  return { id: uuid(made), revision: 1, at: '2026-03-12T12:00:00.000Z', kind: 'limit', reading }
+}
+const overload = (patch: Partial<Extract<LimitReading, { test: 'overload' }>> = {}) =>
+  limit({ test: 'overload', how: 'raised', load: 'kettle', watts: 2600, lasted: 12, ended: 'overload', volts: 228, inputVolts: 25, ...patch }) // prettier-ignore
+/** The method's example: 2600 W for 0.3 s, then 400 + 2200·e^(−(t − 0.3)/0.8). */
+const example = (t: number) => (t < 0.3 ? 2600 : 400 + 2200 * Math.exp(-(t - 0.3) / 0.8))
+const surge = (patch: object = {}) => ({ quantity: 'surge power', value: 2700, ...patch }) as const
+const on = (patch: object, entries: Parameters<typeof verdictOn>[1]) =>
+  verdictOn(surge(patch), entries, { rig, unit: { claims: [alarm] }, meters: [meterOf({ updateRate: 3 })] })
+
+describe('surge power from what was captured', () => {
+  it('without a time is not met at any window, each of them said', () => {
+    const test = overload({ watts: 500 })
+    const verdict = on({}, [test, captured(test, example)])
+    expect(verdict.outcome).toBe('not met')
+    expect(verdict.sentence).toContain('No time is stated')
+    for (const part of ['0.1 s: 2600 W', '1 s: 2086 W', '2 s: 1505 W', '5 s: 883 W', '10 s: 642 W'])
+      expect(verdict.sentence).toContain(part)
+    expect(verdict.sentence).toContain('carried over none of them')
+  })
+
+  it('is met at its own time only', () => {
+    const test = overload({ watts: 500 })
+    const shot = captured(test, example)
+    expect(on({ value: 1400, duration: 2 }, [test, shot]).outcome).toBe('met')
+    expect(on({ value: 1400, duration: 5 }, [test, shot]).outcome).toBe('not met')
+  })
+
+  it('is not shown where the load wanted no more: a light start says nothing of 2700 W', () => {
+    const pump = motorEntry({ outcome: 'started' })
+    const light = captured(pump, (t) => (t < 0.4 ? 1100 : 240))
+    expect(on({ duration: 2 }, [pump, light])).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+  })
+
+  it('is the supply’s where the terminals fell, and never met with the volts under 90 %', () => {
+    const winch = motorEntry({ outcome: 'tripped' })
+    const low = captured(winch, (t) => (t < 2 ? 2300 : 0), { V_B: 21, volts: 228 })
+    expect(on({ duration: 1 }, [winch, low])).toMatchObject({ outcome: 'not shown', limiter: 'supply' })
+    const sagging = captured(winch, (t) => (t < 3 ? 3000 : 200), { volts: 190 })
+    expect(on({ duration: 1 }, [winch, sagging]).outcome).toBe('not met')
+  })
+
+  it('in watts is not judged by a load of a poor power factor that filled the unit with current', () => {
+    const winch = motorEntry({ outcome: 'stalled' })
+    const reactive = captured(winch, () => 1900, { volts: 180, factor: 0.6 })
+    expect(on({ duration: 1 }, [winch, reactive])).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+  })
+
+  it('is never met by a meter that is slower than its time', () => {
+    for (const lasted of [0.2, 0.5, 0.65]) {
+      const verdict = on({ duration: lasted }, [overload({ watts: 2900, lasted, ended: 'carried' })])
+      expect(verdict).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
+    }
+    expect(on({ duration: 2 }, [overload({ watts: 2900, lasted: 2, ended: 'carried' })]).outcome).toBe('met')
+  })
+})
+
+describe('an overload', () => {
+  it('judges like a step: what the unit gave up at, and what a fuse ended', () => {
+    const continuous = { value: 1400 }
+    const judged = (patch: object) => verdictOn(continuous, [overload({ watts: 1380, lasted: 60, ...patch })], { rig, unit: { claims: [alarm] } }) // prettier-ignore
+    expect(judged({}).outcome).toBe('not met')
+    expect(judged({ ended: 'breaker' })).toMatchObject({ outcome: 'not shown', limiter: 'protection' })
+    expect(judged({ ended: 'low input', inputVolts: 21.5 })).toMatchObject({ outcome: 'not shown', limiter: 'supply' }) // prettier-ignore
+    expect(judged({ ended: 'not known' }).outcome).toBe('not shown')
+  })
+
+  it('says whether the base step came back as it was', () => {
+    const said = (baseAfter: number) => {
+      const entry = overload({ baseBefore: 230.9, baseAfter })
+      const [analysis] = viewTrial(trialOf([revisionOf({ rig })]), [entry]).analyses
+      return analysis ? sayTest(entry, analysis) : ''
+    }
+    expect(said(230.9)).toContain('as before')
+    expect(said(221)).toContain('not as it was')
+  })
+
+  it('decides trip point, recovery and start-up, and by eye decides nothing', () => {
+    const of = (quantity: 'overload trip' | 'recovery' | 'start-up time', value: number, unit: 'W' | '%' | 's', entries: EntryOf<'limit'>[], more = {}) =>
+      verdictOn({ quantity, value, unit, comparator: 'at most', ...more }, entries, { rig, unit: { claims: [claimOf({ id: uuid(33) })] } }) // prettier-ignore
+    const trip = overload({ watts: 1800, comeback: 'by itself', comebackAfter: 6 })
+    expect(of('overload trip', 2100, 'W', [trip]).outcome).toBe('met')
+    expect(of('overload trip', 120, '%', [trip]).outcome).toBe('not met')
+    expect(of('recovery', 10, 's', [trip]).outcome).toBe('met')
+    expect(of('recovery', 10, 's', [overload({ comeback: 'by switching off and on' })]).outcome).toBe('not tested') // prettier-ignore
+    const up = (seen: 'watch' | 'by eye') =>
+      limit({ test: 'start-up', outcome: 'started', seen, startUp: 2.1 })
+    expect(of('start-up time', 3, 's', [up('watch')]).outcome).toBe('met')
+    expect(of('start-up time', 3, 's', [up('by eye')]).outcome).toBe('not tested')
+  })
+})
+
+describe('alarm and cutoff', () => {
+  it('are judged by what was seen when the input was lowered', () => {
+    const seen = limit({ test: 'threshold', which: 'alarm', V_B: 21.9 })
+    const at = (value: number) => verdictOn({ quantity: 'alarm voltage', value, unit: 'V' }, [seen, stepOf(300)], { rig }) // prettier-ignore
+    expect(at(21.6).outcome).toBe('met')
+    expect(at(21.6).sentence).toContain('It warns with 21.9')
+  })
+})
+
+describe('will it start mine', () => {
+  const machine = (watts: number) => ({ name: 'm', kind: 'induction motor' as const, volts: 230, settings: [{ id: uuid(1), name: '', watts }], inrush: 6, powerFactor: 0.75, loud: false }) // prettier-ignore
+  const ground = (entries: Parameters<typeof viewTrial>[1]) => {
+    const [analysis] = viewTrial(
+      trialOf([revisionOf({ rig, unit: unitOf({ claims: [alarm] }) })]),
+      entries,
+    ).analyses
+    if (!analysis) throw new Error('no analysis')
+    return startGround(analysis)
+  }
+  const test = overload({ watts: 500 })
+  const shown = ground([test, captured(test, () => 2600)])
+
+  it('yes up to what was carried, no beyond what it gave out at, close between', () => {
+    expect(willItStart(machine(200), shown).answer).toBe('yes')
+    expect(willItStart(machine(370), shown).answer).toBe('close')
+    expect(willItStart(machine(900), shown).answer).toBe('no')
+  })
+  it('less beside a base load, and not shown where nothing was carried', () => {
+    expect(willItStart(machine(300), shown).answer).toBe('yes')
+    expect(willItStart(machine(300), shown, 900).answer).toBe('close')
+    expect(willItStart(machine(200), ground([])).answer).toBe('not shown')
+  })
+  it('as it was tried, where it was', () => {
+    const did = ground([motorEntry({ load: 'M', outcome: 'started' })])
+    expect(willItStart(machine(900), did)).toMatchObject({ answer: 'yes', why: 'It started it (attempt 1).' })
+    const not = ground([motorEntry({ load: 'm', outcome: 'tripped', opened: 'breaker' })])
+    expect(willItStart(machine(900), not)).toMatchObject({ answer: 'no', onStiff: 'not shown' })
+  })
+  it('draws a curve that never rises with time, from one capture', () => {
+    const { points } = surgeCurveOf(shown.analysis)
+    points.slice(1).forEach((point, i) => expect(point.W.x.value).toBeLessThanOrEqual((points[i]?.W.x.value ?? 0) + 1e-6)) // prettier-ignore
+    expect(points.length).toBeGreaterThan(4)
+  })
+})

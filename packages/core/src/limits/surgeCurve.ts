@@ -1,0 +1,203 @@
+import type { Course, EntryOf } from '@even-watt/contract'
+import { farAmong, readFigures } from '../evidence'
+import { decides, isFigure, type Figure } from '../figures'
+import { capturedValue, type AttemptFigures } from '../motors'
+import { readingsOf, scopeOf, type Analysis } from '../trials'
+import { nominalAt } from '../units'
+import { isSlow } from '../meters'
+import { overloadsOf } from './overload'
+import { partsOf } from './attempt'
+
+/** Windows of the curve beyond one cycle, s (docs/method/surge.md). */
+export const windows = [0.1, 0.5, 1, 2, 5, 10, 60] as const
+
+/** Something that was carried for a time: a capture, a step, an overload. */
+export interface SurgeSource {
+  readonly words: string
+  readonly entry: string
+  /** s that it lasted. */
+  readonly seconds: number
+  /** Who ended it or held it back; undefined: the load wanted no more. */
+  readonly endedBy: 'unit' | 'supply' | 'protection' | 'machine' | 'unknown' | undefined
+  /** The best mean over a window, s; undefined: it is shorter than that. */
+  readonly over: (seconds: number) => SurgePoint | undefined
+}
+
+export interface SurgePoint {
+  readonly seconds: number
+  readonly W: Figure
+  /** VA of the same stretch; undefined where they are not known. */
+  readonly VA: number | undefined
+  /** Whether the output stood under 90 % of nominal somewhere in it: then it did not carry this. */
+  readonly hollow: boolean
+  readonly source: Pick<SurgeSource, 'words' | 'entry' | 'endedBy'>
+}
+
+export interface SurgeCurve {
+  readonly sources: readonly SurgeSource[]
+  /** The best of all sources over each window: what was carried with its volts, and what was given while they sagged. */
+  readonly points: readonly SurgePoint[]
+  readonly sagged: readonly SurgePoint[]
+}
+
+const carriedAt = 0.9
+
+/** The surge-duration curve of one rig: the highest mean watts over each window, of everything that was carried on it. */
+export function surgeCurveOf(analysis: Analysis): SurgeCurve {
+  const sources = [...fromCaptures(analysis), ...fromSteps(analysis)]
+  const cycle = 1 / analysis.record.revision.unit.outputFrequency
+  const all = [cycle, ...windows].map((seconds) => sources.flatMap((source) => source.over(seconds) ?? []))
+  const best = (hollow: boolean) => all.flatMap((points) => bestOf(points, hollow) ?? [])
+  return { sources, points: best(false), sagged: best(true) }
+}
+
+/** The highest of some points that carried, or of those that sagged. */
+export const bestOf = (points: readonly SurgePoint[], hollow: boolean): SurgePoint | undefined =>
+  points
+    .filter((point) => point.hollow === hollow && decides(point.W))
+    .reduce<SurgePoint | undefined>(
+      (most, one) => (!most || one.W.x.value > most.W.x.value ? one : most),
+      undefined,
+    )
+
+function fromCaptures(analysis: Analysis): SurgeSource[] {
+  const { record, motors, ladder } = analysis
+  const attempts = new Map(motors.attempts.map((attempt) => [attempt.entry.id, attempt]))
+  const overloads = new Map(overloadsOf(analysis).map((one) => [one.entry.id, one]))
+  const steps = new Map(
+    ladder.steps.flatMap((step) => step.step.readings.map((reading) => [reading.id, step] as const)),
+  )
+  return readingsOf(record, 'capture').flatMap((capture): SurgeSource[] => {
+    const { about, reference, picture, figures } = capture.reading
+    const { course } = figures
+    if (!course?.P || !course.windows.length || reference || picture || about === undefined) return []
+    const attempt = attempts.get(about)
+    const overload = overloads.get(about)
+    const step = steps.get(about)
+    if (step && farAmong(capture, step.step.readings, record).length) return []
+    const words = attempt
+      ? `${attempt.entry.reading.load}, attempt ${attempt.entry.reading.number}`
+      : (overload?.reading.load ?? step?.load ?? capture.reading.name)
+    const endedBy = attempt
+      ? endOf(attempt)
+      : overload &&
+        (overload.reading.ended === 'overload' ? 'unit' : overload.opened ? 'protection' : undefined)
+    return [fromCourse(course, { words, entry: about, endedBy }, capture, analysis)]
+  })
+}
+
+const endOf = ({
+  culprit,
+  outcome,
+}: AttemptFigures & { culprit?: Analysis['motors']['attempts'][number]['culprit'] }) =>
+  culprit
+    ? culprit.who === 'cannot tell'
+      ? 'unknown'
+      : culprit.who
+    : outcome === 'started'
+      ? undefined
+      : 'unknown'
+
+function fromCourse(
+  course: Course,
+  source: Pick<SurgeSource, 'words' | 'entry' | 'endedBy'>,
+  capture: EntryOf<'capture'>,
+  analysis: Analysis,
+): SurgeSource {
+  const { record, ladder } = analysis
+  const where = `${capture.id}|${scopeOf(record)}`
+  const figure = (watts: number) =>
+    readFigures(
+      [{ entry: capture.id, values: [capturedValue('P_C', watts, capture)] }],
+      ladder.context,
+      ladder.context.spreads,
+      where,
+    ).P_C
+  const seconds = capture.reading.figures.seconds
+  const first = course.V_C?.[0] ?? 0
+  const { phase, outputVoltage } = record.revision.unit
+  const nominal = phase === 'split' && first < 0.75 * outputVoltage ? outputVoltage / 2 : outputVoltage
+  return {
+    ...source,
+    seconds,
+    over: (window) => {
+      if (window > seconds) return undefined
+      const best = stretchOf(course, window)
+      const W = best && figure(best.watts)
+      if (!best || !W || !isFigure(W)) return undefined
+      return { seconds: window, W, VA: best.VA, hollow: best.lowest < carriedAt * nominal, source }
+    },
+  }
+}
+
+/** Points of a course within a window with the highest mean watts: its watts, VA, and lowest volts. */
+function stretchOf(
+  { P = [], V_C = [], I_C = [], step, cycle, windows: exact }: Course,
+  window: number,
+): { watts: number; VA: number; lowest: number } | undefined {
+  // A point stands for one cycle: so many of them lie within the window.
+  const width = Math.max(1, Math.round((window - cycle) / step) + 1)
+  if (width > P.length) return undefined
+  const mean = (at: number, values: (k: number) => number) => {
+    let sum = 0
+    for (let k = at; k < at + width; k++) sum += values(k)
+    return sum / width
+  }
+  let best = { watts: -Infinity, at: 0 }
+  for (let at = 0; at + width <= P.length; at++) {
+    const watts = mean(at, (k) => P[k] as number)
+    if (watts > best.watts) best = { watts, at }
+  }
+  // From the samples themselves where this window was summed over them.
+  const known = exact.find(({ seconds }) => Math.abs(seconds / window - 1) < 0.05)
+  return {
+    watts: known?.W ?? best.watts,
+    VA: mean(best.at, (k) => (V_C[k] ?? 0) * (I_C[k] ?? 0)),
+    lowest: known?.lowest ?? Math.min(...V_C.slice(best.at, best.at + width)),
+  }
+}
+
+function fromSteps(analysis: Analysis): SurgeSource[] {
+  const { record, ladder } = analysis
+  const { meters } = record.revision
+  const parts = [
+    ...ladder.steps.flatMap((step) => partsOf(step, analysis)),
+    ...overloadsOf(analysis).map(({ step }) => ({ figures: step, readings: step.step.readings })),
+  ]
+  return parts.flatMap(({ figures, readings }): SurgeSource[] => {
+    const { P_C, read } = figures
+    const held = Math.max(0, ...readings.map(({ reading }) => reading.held ?? 0))
+    const [first] = readings
+    if (!isFigure(P_C) || !(held > 0) || !first) return []
+    const used = readings.flatMap(({ reading }) =>
+      reading.values
+        .filter(({ quantity }) => quantity === 'P_C' || quantity === 'I_C')
+        .map(({ meter }) => meter),
+    )
+    const slowest = used.map((id) => meters.find((meter) => meter.id === id))
+    const ended = readings.find(({ reading }) => reading.end === 'tripped')?.reading
+    const source = {
+      words: figures.load,
+      entry: first.id,
+      endedBy: ended && (ended.alarm === 'overload' ? ('unit' as const) : ('unknown' as const)),
+    }
+    const hollow =
+      isFigure(read.V_C) && read.V_C.x.value < carriedAt * nominalAt(record.revision.unit, read.V_C)
+    return [
+      {
+        ...source,
+        seconds: held,
+        over: (window) =>
+          window > held || slowest.some((meter) => isSlow(meter, held))
+            ? undefined
+            : {
+                seconds: window,
+                W: P_C,
+                VA: isFigure(figures.S) ? figures.S.x.value : undefined,
+                hollow,
+                source,
+              },
+      },
+    ]
+  })
+}

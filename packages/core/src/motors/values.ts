@@ -1,0 +1,88 @@
+import type { EntryOf, Quantity, Revision, StoredMeter, Value } from '@even-watt/contract'
+import { isFigure, type Derived } from '../figures'
+import { isSlow } from '../meters'
+import { instrumentId } from '../waveform/kept'
+import type { SeenStart } from './start'
+
+/** Shares of the usual volts under which output or input are gone: that tells that something opened, not how far it fell. */
+export const outputGone = 0.1
+export const inputGone = 0.5
+
+/** The meter that hangs on a quantity of the rig. */
+function hung(quantity: Quantity, { rig, meters }: Revision): StoredMeter | undefined {
+  const assigned = rig.assignments.find((one) => one.quantity === quantity)
+  return meters.find(({ id }) => id === assigned?.meter)
+}
+
+export function onMeter(quantity: Quantity, value: number, revision: Revision): Value {
+  const meter = hung(quantity, revision)
+  return { quantity, value, grade: 'measured', ...(meter ? { meter: meter.id } : {}) }
+}
+
+/** What was typed of an attempt, each on the meter that hangs there; what went to nothing is no lowest value. */
+export function typedValues({ reading }: EntryOf<'motors'>, revision: Revision): Value[] {
+  const { inputVoltage, outputVoltage } = revision.unit
+  const unless = (value: number | undefined, least: number) => ((value ?? 0) < least ? undefined : value)
+  const typed: [Quantity, number | undefined][] = [
+    ['I_C', reading.peakCurrent],
+    ['P_C', reading.seenWatts],
+    ['V_C', unless(reading.lowestOutput, (outputGone * outputVoltage) / 2)],
+    ['V_B', unless(reading.lowestInput, inputGone * inputVoltage)],
+  ]
+  return typed.flatMap(([quantity, value]) =>
+    value === undefined ? [] : [onMeter(quantity, value, revision)],
+  )
+}
+
+const ranges = {
+  V_C: 'AC voltage',
+  I_C: 'AC current',
+  P_C: 'active power',
+  V_B: 'DC voltage',
+  I: 'DC current',
+} as const
+
+/** Something that a capture shows, as a value on its instrument. */
+export const capturedValue = (
+  quantity: keyof typeof ranges,
+  value: number,
+  { reading: { instrument }, at }: EntryOf<'capture'>,
+): Value => ({
+  quantity,
+  value,
+  grade: 'measured',
+  meter: instrumentId(instrument.name),
+  range: ranges[quantity],
+  at,
+})
+
+export function seenValues(seen: SeenStart, capture: EntryOf<'capture'>): Value[] {
+  const found = {
+    I_C: seen.worst,
+    P_C: seen.watts,
+    V_C: seen.lowest,
+    V_B: seen.lowestInput,
+    I: seen.highestInput,
+  }
+  return (Object.keys(found) as (keyof typeof found)[]).flatMap((quantity) => {
+    const value = found[quantity]
+    return value === undefined ? [] : [capturedValue(quantity, value, capture)]
+  })
+}
+
+/** A meter that reads too seldom for what lasted so shortly shows something beside the extreme: that decides nothing. */
+export const unlessSlow =
+  (lasted: number | undefined, byClamp: boolean, revision: Revision) =>
+  (figure: Derived, quantity: Quantity): Derived => {
+    if (!isFigure(figure) || (quantity === 'I_C' && byClamp)) return figure
+    const meter = hung(quantity, revision)
+    if (lasted !== undefined && !isSlow(meter, lasted)) return figure
+    const rate = meter?.updateRate === undefined ? 'a few times' : `${meter.updateRate} times`
+    return {
+      ...figure,
+      refused: {
+        why: `${meter?.name ?? 'its meter'} reads ${rate} a second, ${lasted === undefined ? 'and how long it lasted is not noted.' : 'too seldom for so short a time.'}`,
+        todo: 'Capture it on a scope, or use a clamp with an inrush mode.',
+      },
+    }
+  }
