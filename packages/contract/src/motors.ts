@@ -17,7 +17,7 @@ export const caughtBy = ['min/max', 'inrush clamp', 'watched'] as const
 export const openedBy = ['nothing', 'fuse', 'breaker', 'BMS', 'the unit'] as const
 
 export const legs = ['L1', 'L2', 'both'] as const
-export const Leg = oneOf('Leg', legs)
+const Leg = oneOf('Leg', legs)
 
 /** One attempt at starting a motor: by eye, from a meter's extremes, or with the captures that name it. */
 export const MotorAttempt = z

@@ -1,5 +1,6 @@
 import { caughtBy, legs, MotorAttempt, openedBy, startOutcomes } from '@even-watt/contract'
 import { readingsOf } from '@even-watt/core'
+import { useEffect } from 'react'
 import { api } from '../api/api'
 import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
@@ -22,7 +23,7 @@ const startable = new Set(['induction motor', 'brush motor', 'microwave', 'elect
 const notNoted = ['', 'not noted'] as const
 
 /** One attempt: what was tried and how it ended; what a meter kept of it, where one did. */
-export function AttemptForm() {
+export function AttemptForm({ chosen }: { chosen: string | undefined }) {
   const { analysis } = useTrial()
   const { data: shelf = [] } = api.useLoadsQuery()
   const split = analysis.record.revision.unit.phase === 'split'
@@ -44,7 +45,12 @@ export function AttemptForm() {
     entry: (reading) => ({ kind: 'motors', reading }),
     next: ({ number, load }) => ({ number: String(number + 1), load }),
   })
-  const { field } = state
+  const { field, form } = state
+  useEffect(() => {
+    if (chosen === undefined) return
+    form.setValue('load', chosen, { shouldDirty: true })
+    form.setFocus('load')
+  }, [chosen, form])
   return (
     <CaptureForm title="Add an attempt" state={state}>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-5">

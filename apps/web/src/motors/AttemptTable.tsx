@@ -29,17 +29,17 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
   const columns = editable ? 10 : 9
   return (
     <div className="overflow-x-auto">
-      <table className="list-table min-w-[46rem]">
+      <table className="list-table md:min-w-[46rem]">
         <thead>
           <tr>
             <th>no.</th>
             <th>motor, its state</th>
-            <th className="right">base load, W</th>
-            <th className="right">bank before, V</th>
-            <th className="right">worst cycle, A</th>
-            <th className="right">highest, W</th>
-            <th className="right">lowest at C, V</th>
-            <th className="right">lowest at B, V</th>
+            <th className="right max-md:hidden">base load, W</th>
+            <th className="right max-md:hidden">bank before, V</th>
+            <th className="right max-md:hidden">worst cycle, A</th>
+            <th className="right max-md:hidden">highest, W</th>
+            <th className="right max-md:hidden">lowest at C, V</th>
+            <th className="right max-md:hidden">lowest at B, V</th>
             <th>outcome</th>
             {editable && <th className="no-print" />}
           </tr>
@@ -61,7 +61,7 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
                     {why !== undefined && !editable && <span className="text-ochre"> taken back: {why}</span>}
                   </td>
                   {[reading.baseLoad, attempt?.inputBefore ?? reading.bankBefore].map((value, i) => (
-                    <td key={i} className="figures right">
+                    <td key={i} className="figures right max-md:hidden">
                       {value === undefined ? (
                         <span title="not read">–</span>
                       ) : (
@@ -71,12 +71,12 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
                   ))}
                   {attempt ? (
                     [attempt.current, attempt.watts, attempt.lowest, attempt.lowestInput].map((figure, i) => (
-                      <td key={i} className="right">
+                      <td key={i} className="right max-md:hidden">
                         <Fig of={figure} bare={2} hue={i === 3 ? 'dc' : 'ac'} />
                       </td>
                     ))
                   ) : (
-                    <td colSpan={4} />
+                    <td colSpan={4} className="max-md:hidden" />
                   )}
                   <td className={`font-semibold ${outcomeColour[attempt?.outcome ?? reading.outcome]}`}>
                     {attempt?.outcome ?? reading.outcome}
@@ -87,7 +87,7 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
                     )}
                   </td>
                   {editable && (
-                    <td className="no-print whitespace-nowrap">
+                    <td className="no-print md:whitespace-nowrap">
                       {why === undefined ? (
                         <>
                           <button

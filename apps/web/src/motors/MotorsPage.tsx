@@ -1,4 +1,6 @@
 import { nameOfWho, readingsOf, trendsOf, type Analysis } from '@even-watt/core'
+import { lazy, Suspense, useMemo, useState } from 'react'
+import { api } from '../api/api'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { BankForSurge } from '../schedule/BankForSurge'
 import { StageHead } from '../trials/StageHead'
@@ -7,6 +9,12 @@ import { useTrial } from '../trials/useTrial'
 import { AddWave } from '../waveform/AddWave'
 import { AttemptForm } from './AttemptForm'
 import { AttemptTable } from './AttemptTable'
+import { TryNext } from './TryNext'
+import { untriedFrom } from './tryNext'
+
+const StartsAtArmsLength = lazy(async () => ({
+  default: (await import('./StartsAtArmsLength')).StartsAtArmsLength,
+}))
 
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 
@@ -30,13 +38,26 @@ function answerOf({ motors: { attempts } }: Analysis): string {
 /** Attempts at starting machines: who stopped each that failed, and what a start did in time. */
 export function MotorsPage() {
   const { analysis, view } = useTrial()
+  const { data: shelf } = api.useLoadsQuery()
+  const [chosen, setChosen] = useState<string>()
+  const [large, setLarge] = useState(false)
+  const untried = useMemo(() => untriedFrom(shelf ?? [], analysis), [shelf, analysis])
   const attempts = readingsOf(analysis.record, 'motors')
   const oddities = useOddities().filter(({ at }) => attempts.some(({ id }) => id === at.entry))
   const trends = trendsOf(analysis.motors.attempts)
   const last = attempts.at(-1)
   return (
     <>
-      <StageHead title="Motors" />
+      <StageHead title="Motors">
+        <button type="button" className="action" onClick={() => setLarge(true)}>
+          Arm’s length
+        </button>
+      </StageHead>
+      {large && (
+        <Suspense fallback={null}>
+          <StartsAtArmsLength untried={untried} onClose={() => setLarge(false)} />
+        </Suspense>
+      )}
       <p className="mb-2 max-w-4xl">{answerOf(analysis)}</p>
       {trends.map((sentence) => (
         <p key={sentence} className="mb-2 max-w-4xl">
@@ -55,7 +76,8 @@ export function MotorsPage() {
           <AddWave belongsTo={{ about: last.id }} words={`a capture of attempt ${last.reading.number}`} />
         </div>
       )}
-      <AttemptForm key={analysis.record.revision.number} />
+      <TryNext untried={untried} onTake={setChosen} />
+      <AttemptForm key={analysis.record.revision.number} chosen={chosen} />
     </>
   )
 }

@@ -19,7 +19,7 @@ function captured(
     V_B = 25,
     factor = 1,
     seconds = 12,
-  }: { volts?: number; V_B?: number; factor?: number; seconds?: number } = {},
+  }: { volts?: number | ((t: number) => number); V_B?: number; factor?: number; seconds?: number } = {},
 ): EntryOf<'capture'> {
   const before = 20
   const P = Array.from({ length: Math.round(seconds / step) }, (_, i) => watts((i + 0.5) * step))
@@ -27,10 +27,11 @@ function captured(
     ...Array.from({ length: before }, () => value),
     ...of,
   ]
+  const V = P.map((_, i) => (typeof volts === 'number' ? volts : volts((i + 0.5) * step)))
   const all = pad(0, P)
   const course: Course = {
     from: 0.01, step, cycle: 0.02, windows: [], P: all,
-    V_C: pad(230, P.map(() => volts)), I_C: pad(0, P.map((W) => W / volts / factor)), V_B: pad(26.3, P.map(() => V_B)),
+    V_C: pad(230, V), I_C: pad(0, P.map((W, i) => W / (V[i] ?? 1) / factor)), V_B: pad(26.3, P.map(() => V_B)),
   } // prettier-ignore
   // As the samples give them: sums over the watts.
   const windows = [0.1, 0.5, 1, 2, 5, 10].flatMap((T) => {
@@ -39,7 +40,7 @@ function captured(
     let best = 0
     for (let i = 0; i + n <= all.length; i++)
       best = Math.max(best, all.slice(i, i + n).reduce((a, b) => a + b, 0) / n)
-    return [{ seconds: T, W: best, lowest: volts }]
+    return [{ seconds: T, W: best, lowest: Math.min(...V) }]
   })
   made += 1
   return {
@@ -86,6 +87,14 @@ describe('surge power from what was captured', () => {
     const pump = motorEntry({ outcome: 'started' })
     const light = captured(pump, (t) => (t < 0.4 ? 1100 : 240))
     expect(on({ duration: 2 }, [pump, light])).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+  })
+
+  it('is not shown where the unit folded for less than the time, and then the load wanted no more', () => {
+    const pump = motorEntry({ outcome: 'started' })
+    const folded = (t: number) => (t < 0.6 ? 160 : 227)
+    const shot = captured(pump, (t) => (t < 0.6 ? 2200 : 480), { volts: folded })
+    expect(on({ duration: 2 }, [pump, shot])).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+    expect(on({ duration: 0.5 }, [pump, shot]).outcome).toBe('not met')
   })
 
   it('is the supply’s where the terminals fell, and never met with the volts under 90 %', () => {

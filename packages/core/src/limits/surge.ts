@@ -1,19 +1,20 @@
 import { say, sayDuration, sayFigure } from '../figures'
 import { judge, notShown, notTested, type Evidence, type Judge, type Verdict } from '../findings'
 import { claimValue, sayClaim } from '../units'
+import { surgeWindows } from '../waveform/limits'
 import { remembering } from '../remember'
 import type { RevisionRecord } from '../trials'
 import { allAttempts } from './attempt'
 import { judgePower } from './power'
 import { tooSlow } from './slowMeter'
-import { bestOf, surgeCurveOf, windows, type SurgeCurve, type SurgePoint } from './surgeCurve'
+import { bestOf, surgeCurveOf, type SurgeCurve, type SurgePoint } from './surgeCurve'
 
 /** s for which a peak is asked of which no time is stated: about what a motor takes to start. */
 const unstated = 1
 
 const same = remembering<RevisionRecord, SurgeCurve>()
 
-export const curveOf = ({ analysis }: Pick<Evidence, 'analysis'>): SurgeCurve =>
+const curveOf = ({ analysis }: Pick<Evidence, 'analysis'>): SurgeCurve =>
   same(analysis.record, [], () => surgeCurveOf(analysis))
 
 /**
@@ -58,7 +59,7 @@ function fromCurve(evidence: Evidence, hold: number): Verdict | undefined {
     .filter((one) => one !== undefined)
     .sort((a, b) => b.W.x.value - a.W.x.value)[0]
   if (!most) return undefined
-  const gaveOut = captured.filter(({ source }) => source.endedBy === 'unit')
+  const gaveOut = captured.filter(({ source }) => source.endedBy === 'unit' && source.limited >= hold)
   const fullest = [...gaveOut].sort((a, b) => voltAmperes(b) - voltAmperes(a))[0]
   if (fullest && !evidence.limiter) {
     const W = fullest.W.x.value
@@ -110,7 +111,7 @@ function withWindows(verdict: Verdict, evidence: Evidence): Verdict {
   if (claim.duration !== undefined || claim.unit === 'VA' || verdict.outcome === 'not tested') return verdict
   const { sources } = curveOf(evidence)
   const wanted = claimValue(claim)
-  const rows = windows.flatMap((seconds) => {
+  const rows = surgeWindows.flatMap((seconds) => {
     const all = sources.flatMap((source) => source.over(seconds) ?? [])
     const [best, sagged] = [bestOf(all, false), bestOf(all, true)]
     return best || sagged ? [{ seconds, best, sagged }] : []

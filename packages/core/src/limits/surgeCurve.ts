@@ -4,21 +4,21 @@ import { decides, isFigure, type Figure } from '../figures'
 import { capturedValue, type AttemptFigures } from '../motors'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
 import { nominalAt } from '../units'
+import { surgeWindows } from '../waveform/limits'
 import { isSlow } from '../meters'
 import { overloadsOf } from './overload'
 import { partsOf } from './attempt'
 
-/** Windows of the curve beyond one cycle, s (docs/method/surge.md). */
-export const windows = [0.1, 0.5, 1, 2, 5, 10, 60] as const
-
 /** Something that was carried for a time: a capture, a step, an overload. */
-export interface SurgeSource {
+interface SurgeSource {
   readonly words: string
   readonly entry: string
   /** s that it lasted. */
   readonly seconds: number
   /** Who ended it or held it back; undefined: the load wanted no more. */
   readonly endedBy: 'unit' | 'supply' | 'protection' | 'machine' | 'unknown' | undefined
+  /** s for which the unit was at its limit; Infinity where it gave up for good. Beyond that the load wanted no more. */
+  readonly limited: number
   /** The best mean over a window, s; undefined: it is shorter than that. */
   readonly over: (seconds: number) => SurgePoint | undefined
 }
@@ -30,7 +30,7 @@ export interface SurgePoint {
   readonly VA: number | undefined
   /** Whether the output stood under 90 % of nominal somewhere in it: then it did not carry this. */
   readonly hollow: boolean
-  readonly source: Pick<SurgeSource, 'words' | 'entry' | 'endedBy'>
+  readonly source: Pick<SurgeSource, 'words' | 'entry' | 'endedBy' | 'limited'>
 }
 
 export interface SurgeCurve {
@@ -46,7 +46,9 @@ const carriedAt = 0.9
 export function surgeCurveOf(analysis: Analysis): SurgeCurve {
   const sources = [...fromCaptures(analysis), ...fromSteps(analysis)]
   const cycle = 1 / analysis.record.revision.unit.outputFrequency
-  const all = [cycle, ...windows].map((seconds) => sources.flatMap((source) => source.over(seconds) ?? []))
+  const all = [cycle, ...surgeWindows].map((seconds) =>
+    sources.flatMap((source) => source.over(seconds) ?? []),
+  )
   const best = (hollow: boolean) => all.flatMap((points) => bestOf(points, hollow) ?? [])
   return { sources, points: best(false), sagged: best(true) }
 }
@@ -82,9 +84,18 @@ function fromCaptures(analysis: Analysis): SurgeSource[] {
       ? endOf(attempt)
       : overload &&
         (overload.reading.ended === 'overload' ? 'unit' : overload.opened ? 'protection' : undefined)
-    return [fromCourse(course, { words, entry: about, endedBy }, capture, analysis)]
+    const limited = limitedFor(endedBy, attempt)
+    return [fromCourse(course, { words, entry: about, endedBy, limited }, capture, analysis)]
   })
 }
+
+/** A unit that only folded for a while, and then ran the machine, was at its limit for that while. */
+const limitedFor = (endedBy: SurgeSource['endedBy'], attempt?: AttemptFigures): number =>
+  endedBy !== 'unit'
+    ? 0
+    : attempt?.outcome === 'started' || attempt?.outcome === 'started late'
+      ? (attempt.seen?.under[90] ?? 0)
+      : Infinity
 
 const endOf = ({
   culprit,
@@ -100,7 +111,7 @@ const endOf = ({
 
 function fromCourse(
   course: Course,
-  source: Pick<SurgeSource, 'words' | 'entry' | 'endedBy'>,
+  source: Pick<SurgeSource, 'words' | 'entry' | 'endedBy' | 'limited'>,
   capture: EntryOf<'capture'>,
   analysis: Analysis,
 ): SurgeSource {
@@ -180,6 +191,7 @@ function fromSteps(analysis: Analysis): SurgeSource[] {
       words: figures.load,
       entry: first.id,
       endedBy: ended && (ended.alarm === 'overload' ? ('unit' as const) : ('unknown' as const)),
+      limited: ended?.alarm === 'overload' ? Infinity : 0,
     }
     const hollow =
       isFigure(read.V_C) && read.V_C.x.value < carriedAt * nominalAt(record.revision.unit, read.V_C)

@@ -48,7 +48,10 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
   const asks = `It asks for ${range(low, high)} for about ${sayDuration(seconds)} (${inrush.by})`
   const points = curve.sources.flatMap((source) => source.over(seconds) ?? [])
   const most = Math.max(0, ...points.filter(({ hollow }) => !hollow).map(voltAmperes))
-  const limit = Math.max(0, ...points.filter(({ source }) => source.endedBy === 'unit').map(voltAmperes))
+  const limit = Math.max(
+    0,
+    ...points.filter(({ source }) => source.endedBy === 'unit' && source.limited >= seconds).map(voltAmperes),
+  )
   const byUnit = ((): StartAnswer => {
     if (most > 0 && high <= most)
       return { answer: 'yes', why: `${asks}; ${say(most, 'VA')} was carried for as long.` }

@@ -1,7 +1,7 @@
 import type { Course, EntryOf, Quantity, StartOutcome, Value } from '@even-watt/contract'
 import { readFigures } from '../evidence'
 import { derive, isFigure, say, type Derived } from '../figures'
-import { combine, divide } from '../meters'
+import { add, combine, divide, ownSource, uncertain } from '../meters'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
 import { late, startIn, type NoStart, type SeenStart } from './start'
 import { capturedValue, onMeter, seenValues, typedValues, unlessSlow } from './values'
@@ -87,7 +87,13 @@ function figuresOf(entry: EntryOf<'motors'>, analysis: Analysis): AttemptFigures
     running,
     multiple:
       isFigure(current) && isFigure(running)
-        ? derive('inrush', '×', 'I_worst / I_running', [current, running], divide(current.x, running.x))
+        ? derive(
+            'inrush',
+            '×',
+            'I_worst / I_running',
+            [current, running],
+            add(divide(current.x, running.x), linearity(current.x.value / running.x.value, where)),
+          )
         : { missing: 'Worst and running current were not both read.' },
     watts,
     VA: apparent(worst('V_C'), current, seen),
@@ -125,6 +131,12 @@ function referenceOf({ reading }: EntryOf<'motors'>, { record }: Analysis): Seen
   }
   return undefined
 }
+
+/** Share by which an instrument may differ between its small and its large readings, its common factor aside. */
+const linear = 0.005
+
+const linearity = (multiple: number, where: string) =>
+  uncertain(0, ownSource('linearity', where), linear * multiple)
 
 /** The capture that belongs to an attempt and shows its start; else one that shows none, with why. */
 function captureOf(entry: EntryOf<'motors'>, analysis: Analysis, onStiff?: number) {

@@ -5,7 +5,7 @@ import { instrumentId } from '../waveform/kept'
 import type { SeenStart } from './start'
 
 /** Shares of the usual volts under which output or input are gone: that tells that something opened, not how far it fell. */
-export const outputGone = 0.1
+const outputGone = 0.1
 export const inputGone = 0.5
 
 /** The meter that hangs on a quantity of the rig. */

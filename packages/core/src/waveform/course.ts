@@ -1,11 +1,8 @@
-import { mostCourse } from './limits'
+import { mostCourse, surgeWindows } from './limits'
 import type { Course } from '@even-watt/contract'
 import { risingCrossings } from './crossings'
 import { cycleStarts, highestMean, summed } from './running'
 import type { Sampled, SampledChannel } from './samples'
-
-/** s: windows of the surge-duration curve beyond one cycle (docs/method/surge.md). */
-export const surgeWindows = [0.1, 0.5, 1, 2, 5, 10, 60] as const
 
 /** s under which nothing is told of time. */
 const shortest = 0.1
