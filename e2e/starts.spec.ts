@@ -62,13 +62,13 @@ test('wrong keys get a sentence each, and nothing typed is lost', async ({ page 
     await expect(page.getByText(said)).toBeVisible()
     await page.getByLabel(label, { exact: label === 'Motor' || label === 'Attempt' }).fill({ Motor: 'pump', Attempt: '9', 'Until it ran': '', 'Lowest at C': '' }[label]) // prettier-ignore
   }
-  await page.getByLabel('Highest current').fill('3')
+  await page.getByLabel('Peak current').fill('3')
   await page.getByLabel('Running current').fill('4')
   await capture.click()
   await expect(
     page.getByText('Peak A: it cannot be under the running current; check which is which.'),
   ).toBeVisible()
-  await expect(page.getByLabel('Highest current')).toHaveValue('3')
+  await expect(page.getByLabel('Peak current')).toHaveValue('3')
   await page.goto(`${demoUrl()}/loads`)
   await page.getByRole('link', { name: 'sieve shaker' }).click()
   await page.getByLabel('Horsepower').fill('0.5')

@@ -1,4 +1,4 @@
-import type { StoredRig, TrialPage } from '@even-watt/contract'
+import type { TrialPage } from '@even-watt/contract'
 import { chromium, type Page } from '@playwright/test'
 import { mkdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
@@ -26,7 +26,7 @@ const typeStep = async (page: Page) => {
   }
 }
 
-const shotsOf = (ottrel: string, pellam: string, varnock: string, rig: string): Shot[] => [
+const shotsOf = (ottrel: string, pellam: string, varnock: string): Shot[] => [
   { name: 'bench', path: '/' },
   { name: 'ladder-day', path: `/trials/${ottrel}/ladder?rig=1`, whole: true },
   { name: 'ladder-night', path: `/trials/${ottrel}/ladder`, theme: 'night' },
@@ -59,12 +59,20 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, rig: string): 
   { name: 'look-over', path: `/trials/${ottrel}/look-over` },
   { name: 'rig', path: `/trials/${ottrel}/rig?rig=1` },
   { name: 'supply', path: `/trials/${pellam}/rig/supply?rig=2`, whole: true },
-  { name: 'survey', path: `/trials/${ottrel}/rig/survey?rig=1` },
   { name: 'plan', path: `/trials/${varnock}/plan` },
   { name: 'schedule', path: `/trials/${varnock}/plan/schedule` },
   { name: 'run-sheet', path: `/trials/${ottrel}/plan/sheet`, whole: true },
   { name: 'no-load', path: `/trials/${ottrel}/no-load` },
-  { name: 'motors', path: `/trials/${ottrel}/motors?rig=2` },
+  { name: 'limits', path: `/trials/${pellam}/limits/surge?rig=2`, theme: 'night' },
+  {
+    name: 'motors',
+    path: `/trials/${ottrel}/motors?rig=2`,
+    whole: true,
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Look', exact: true }).nth(2).click()
+    },
+  },
+  { name: 'will-it-start', path: `/trials/${ottrel}/will-it-start?rig=2` },
   { name: 'findings', path: `/trials/${ottrel}/findings` },
   { name: 'report', path: `/trials/${ottrel}/report` },
   {
@@ -81,7 +89,6 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, rig: string): 
       await page.getByLabel('Your initials').fill('M.K.')
     },
   },
-  { name: 'rig-editor', path: `/rigs/${rig}`, theme: 'night' },
 ]
 
 const place = Installation.create()
@@ -100,8 +107,7 @@ try {
   const read = async <T>(path: string) => (await (await fetch(`${place.url}/api/${path}`)).json()) as T
   const { trials } = await read<TrialPage>('trials')
   const idOf = (begins: string) => trials.find((trial) => trial.title.startsWith(begins))?.id ?? ''
-  const rig = (await read<StoredRig[]>('rigs')).find(({ name }) => name.startsWith('L24'))?.id ?? ''
-  for (const shot of shotsOf(idOf('Ottrel'), idOf('Pellam'), idOf('Varnock'), rig)) {
+  for (const shot of shotsOf(idOf('Ottrel'), idOf('Pellam'), idOf('Varnock'))) {
     const context = await browser.newContext({ viewport: shot.size ?? { width: 1280, height: 800 } })
     const page = await context.newPage()
     await page.addInitScript((theme) => localStorage.setItem('theme', theme), shot.theme ?? 'day')

@@ -17,9 +17,10 @@ describe('readings as CSV', () => {
 
   it('have a row for every reading and a column for every meter of a quantity', () => {
     const [header = '', ...body] = rows(pellam)
-    expect(body).toHaveLength(
-      pellam.entries.filter((entry) => entry.kind === 'ladder' || entry.kind === 'no load').length,
-    )
+    const counted = new Set(['ladder', 'no load', 'motors', 'limit'])
+    expect(body).toHaveLength(pellam.entries.filter(({ kind }) => counted.has(kind)).length)
+    expect(header).toContain('lowest V_B [V]')
+    expect(header).toContain('load [W]')
     expect(header).toContain('V_C [V] Bench DMM 2')
     expect(header).toContain('V_C [V] Pocket meter')
     expect(header).not.toContain('P_C')

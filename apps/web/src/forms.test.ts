@@ -58,6 +58,7 @@ describe('forms', () => {
       value: '120',
       unit: '%',
       duration: '',
+      eachLeg: 'no',
       load: 'abc',
       volts: '24 or so',
       room: '104 °F',

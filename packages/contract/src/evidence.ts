@@ -17,7 +17,16 @@ export const quantities = [
   'f',
   'THD',
   'T',
+  'V_L1',
+  'V_L2',
+  'I_L1',
+  'I_L2',
+  'P_L1',
+  'P_L2',
 ] as const
+
+/** Read on one leg of a split phase. */
+export const legQuantities = ['V_L1', 'V_L2', 'I_L1', 'I_L2', 'P_L1', 'P_L2'] as const
 export const Quantity = oneOf('Quantity', quantities)
 export type Quantity = z.infer<typeof Quantity>
 

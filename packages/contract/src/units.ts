@@ -55,6 +55,8 @@ export const Claim = z.object({
   ),
   /** °C of the room that it is stated up to; absent: the label states none. */
   room: z.optional(number('Room, °C', -60, 120)),
+  /** Of a split phase: promised of each leg by itself, not of both together. */
+  eachLeg: z.optional(z.boolean()),
   readWhere: words('Where it was read'),
 })
 export type Claim = z.infer<typeof Claim>

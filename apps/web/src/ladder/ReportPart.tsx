@@ -7,6 +7,7 @@ import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { Circumstances } from './Circumstances'
 import { CurveFigures } from './CurveFigures'
+import { LegTable } from './LegTable'
 import { LadderCharts } from './LadderCharts'
 import { ReportTable } from './ReportTable'
 
@@ -16,6 +17,14 @@ export function ReportPart({ state: { trial, view }, analysis }: ReportProps) {
       <Section title="Ladder">
         <ReportTable analysis={analysis} />
         <Circumstances analysis={analysis} />
+        {analysis.ladder.steps
+          .filter(({ legs }) => legs)
+          .map((step) => (
+            <div key={step.step.id} className="mt-2 break-inside-avoid">
+              <p className="font-semibold">{step.load}, by leg</p>
+              <LegTable figures={step} />
+            </div>
+          ))}
         <TwoMetersTable analysis={analysis} />
         <DisplayTable analysis={analysis} />
         <BarsTable analysis={analysis} />

@@ -18,6 +18,7 @@ import { showValue } from '../ui/readValue'
 import { StepWaves } from '../waveform/StepWaves'
 import { circumstances } from './circumstances'
 import type { Place } from './columns'
+import { LegTable } from './LegTable'
 
 interface Props {
   readonly figures: StepFigures
@@ -72,6 +73,7 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
       })}
       <AttributionBar step={figures} analysis={analysis} />
       <Further figures={figures} />
+      <LegTable figures={figures} />
       <Warm figures={figures} rig={revision.rig} />
       <AsPlanned figures={figures} />
       <ul className="text-[0.95rem]">

@@ -1,14 +1,15 @@
-import type {
-  alarms,
-  ends,
-  EntryOf,
-  fanStates,
-  grades,
-  loadKinds,
-  LoadUse,
-  Quantity,
-  Rig,
-  Value,
+import {
+  legQuantities,
+  type alarms,
+  type ends,
+  type EntryOf,
+  type fanStates,
+  type grades,
+  type loadKinds,
+  type LoadUse,
+  type Quantity,
+  type Rig,
+  type Value,
 } from '@even-watt/contract'
 import { parseNumber, quantities, quantityData } from '@even-watt/core'
 import { readTemperatures, typedTemperatures, type TypedTemperature } from '../evidence/temperatures'
@@ -83,7 +84,7 @@ export const emptyDraft: Draft = {
 }
 
 /** Asked for only where a meter is hung for them. */
-const hungOnly: ReadonlySet<Quantity> = new Set(['I_bank', 'P_B', 'Q_B', 'E_B'])
+const hungOnly: ReadonlySet<Quantity> = new Set(['I_bank', 'P_B', 'Q_B', 'E_B', ...legQuantities])
 
 /** Fields in reading order: those the rig hangs meters on, then the rest, which have no meter. */
 export function fieldsOf(rig: Rig): EntryField[] {

@@ -45,7 +45,7 @@ export function LimitsPage() {
       <SeenAlong analysis={analysis} />
       {overload && (
         <div className="mt-3">
-          <AddWave belongsTo={{ about: overload.id }} words="a capture of the last overload" />
+          <AddWave belongsTo={{ about: overload.id }} words="what was recorded of the last overload" />
         </div>
       )}
       <section className="no-print mt-5">

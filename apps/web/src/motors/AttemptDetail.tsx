@@ -16,7 +16,7 @@ export function AttemptDetail({ attempt }: { attempt: Attempt }) {
     return (
       <>
         <p className="text-quiet mb-1">No capture belongs to this attempt yet.</p>
-        <AddWave belongsTo={{ about: entry.id }} words="a capture of this start" />
+        <AddWave belongsTo={{ about: entry.id }} words="what was recorded of this start" />
       </>
     )
   const { gone, beyond, turns, flickers } = otherEquipment(course, attempt.nominal)

@@ -13,7 +13,7 @@ const numbers = [
   ['lasted', 'Until it ran or gave up', 's'],
   ['lowestOutput', 'Lowest at C', 'V'],
   ['lowestInput', 'Lowest at B', 'V'],
-  ['peakCurrent', 'Highest current', 'A'],
+  ['peakCurrent', 'Peak current', 'A'],
   ['runningCurrent', 'Running current', 'A'],
   ['seenWatts', 'Highest watts seen', 'W'],
   ['assist', 'Soft starter divides by', '×'],
@@ -62,9 +62,9 @@ export function AttemptForm({ chosen }: { chosen: string | undefined }) {
               <option key={id} value={name} />
             ))}
         </datalist>
+        <TextField label="Its state" {...field('state')} placeholder="tank empty" />
         <SelectField label="Outcome" {...field('outcome')} options={same(startOutcomes)} />
         <SelectField label="What opened" {...field('opened')} options={[notNoted, ...same(openedBy)]} />
-        <TextField label="Its state" {...field('state')} placeholder="tank empty" />
         <TextField label="Attempt" {...field('number')} inputMode="numeric" />
         {numbers.map(([name, label, unit]) => (
           <TextField key={name} label={label} unit={unit} {...field(name)} inputMode="decimal" />

@@ -73,7 +73,10 @@ export function MotorsPage() {
       <AttemptTable record={view.record} analysis={analysis} editable />
       {last && (
         <div className="mt-3">
-          <AddWave belongsTo={{ about: last.id }} words={`a capture of attempt ${last.reading.number}`} />
+          <AddWave
+            belongsTo={{ about: last.id }}
+            words={`what was recorded of attempt ${last.reading.number}`}
+          />
         </div>
       )}
       <TryNext untried={untried} onTake={setChosen} />

@@ -1,5 +1,5 @@
 import { openedBy, startOutcomes, type EntryOf } from '@even-watt/contract'
-import { nameOfWho, parseNumber, readingsOf } from '@even-watt/core'
+import { parseNumber, readingsOf } from '@even-watt/core'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useState, type KeyboardEvent } from 'react'
 import { capture } from '../outbox/capture'
@@ -107,7 +107,7 @@ export function StartsAtArmsLength({ untried, onClose }: Props) {
           {at === 0 && done && (
             <p className="max-w-3xl text-2xl" role="status">
               {done.entry.reading.load}, attempt {done.entry.reading.number}: {done.outcome}
-              {done.culprit && `; ${nameOfWho[done.culprit.who]}. ${done.culprit.sentence}`}
+              {done.culprit && `. ${done.culprit.sentence}`}
             </p>
           )}
           {at === 0 && (

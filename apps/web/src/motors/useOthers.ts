@@ -11,7 +11,8 @@ export interface UnitColumn {
   readonly ground: StartGround
 }
 
-/** Trials that are looked at beside this one, at most: the latest. */
+/** Trials that are looked through, the latest first, and units on their rigs that are shown beside this one. */
+const mostTrials = 100
 const mostOthers = 12
 
 /** What the units of other trials have shown, each on its newest rig; undefined while they are fetched. */
@@ -20,14 +21,18 @@ export function useOthers(trial: string): {
   ready: boolean
   failed: boolean
 } {
-  const { data } = api.useTrialsQuery({ by: 'lastAt', limit: mostOthers + 1 })
+  const { data } = api.useTrialsQuery({ by: 'lastAt', limit: mostTrials })
   const dispatch = useAppDispatch()
   const [columns, setColumns] = useState<readonly UnitColumn[]>([])
   const [state, setState] = useState<'fetching' | 'ready' | 'failed'>('fetching')
   useEffect(() => {
     if (!data) return undefined
     let stale = false
-    const lines = data.trials.filter(({ id, entries }) => id !== trial && entries > 0).slice(0, mostOthers)
+    // Of each unit on each rig the latest.
+    const lines = data.trials
+      .filter(({ id, entries }) => id !== trial && entries > 0)
+      .filter(({ unit, rig }, i, all) => all.findIndex((one) => one.unit === unit && one.rig === rig) === i)
+      .slice(0, mostOthers)
     const look = async () => {
       for (const { id } of lines) {
         const document = await dispatch(api.endpoints.document.initiate(id, { subscribe: false })).unwrap()

@@ -89,6 +89,7 @@ export function ClaimFields({ form, errorAt }: FieldsProps<UnitForm>) {
             value: '',
             unit: 'W',
             duration: '',
+            eachLeg: 'no',
             load: '',
             volts: '',
             room: '',
@@ -113,7 +114,9 @@ const conditions = [
 function StatedFor({ at, form, errorAt }: FieldsProps<UnitForm> & { readonly at: number }) {
   const field = fieldOf(form, errorAt)
   const claim = form.getValues(`claims.${at}`)
-  const open = conditions.some(([key]) => claim[key].trim() || errorAt(`claims.${at}.${key}`))
+  const open =
+    claim.eachLeg === 'yes' || conditions.some(([key]) => claim[key].trim() || errorAt(`claims.${at}.${key}`))
+  const split = form.getValues('phase') === 'split'
   return (
     <details className="col-span-full" open={open || undefined}>
       <summary className="text-quiet cursor-pointer text-[0.85rem]">
@@ -130,6 +133,16 @@ function StatedFor({ at, form, errorAt }: FieldsProps<UnitForm> & { readonly at:
             inputMode="decimal"
           />
         ))}
+        {split && (
+          <SelectField
+            label="Promised of"
+            {...field(`claims.${at}.eachLeg`)}
+            options={[
+              ['no', 'both legs together'],
+              ['yes', 'each leg'],
+            ]}
+          />
+        )}
       </div>
     </details>
   )

@@ -31,6 +31,7 @@ export interface ClaimForm {
   value: string
   unit: string
   duration: string
+  eachLeg: string
   load: string
   volts: string
   room: string
@@ -86,6 +87,7 @@ const claimToForm = (claim: Claim): ClaimForm => ({
   value: typed(claim.value),
   unit: claim.unit,
   duration: typed(claim.duration),
+  eachLeg: claim.eachLeg ? 'yes' : 'no',
   load: typed(claim.load),
   volts: claim.volts ? [...new Set([claim.volts.from, claim.volts.to])].join(' to ') : '',
   room: typedTemperature(claim.room),
@@ -136,6 +138,7 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
       }
       return {
         ...claim,
+        eachLeg: claim.eachLeg === 'yes' || undefined,
         value,
         duration: number(`${at}.duration`, claim.duration),
         load: number(`${at}.load`, claim.load),

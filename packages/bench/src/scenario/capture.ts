@@ -9,6 +9,7 @@ import type {
   StoredUnit,
   Value,
 } from '@even-watt/contract'
+import { legQuantities } from '@even-watt/contract'
 import { cautionsFor, placed, quantityData } from '@even-watt/core'
 import { operate, type BenchModel, type Truth } from '../ladder/operate'
 import type { SeenAs } from '../units/unit'
@@ -228,7 +229,7 @@ export class BenchHand {
     const drifted = 1 + (this.unrest.drift ? this.unrest.drift * this.random.signed() : 0)
     return rig.assignments.flatMap((assignment, i): Value[] => {
       const quantity = as(assignment.quantity)
-      if (!quantity || quantity === 'T' || quantity === 'Q_B' || quantity === 'E_B') return []
+      if (!quantity || !isTrue(quantity)) return []
       const at = new Date(this.clock - (rig.assignments.length - i) * 1500).toISOString()
       return [
         {
@@ -256,6 +257,10 @@ export class BenchHand {
     })
   }
 }
+
+/** What a step of this bench has; it has one leg, and counts nothing. */
+const isTrue = (quantity: Quantity): quantity is Quantity & keyof Truth =>
+  !['T', 'Q_B', 'E_B', ...(legQuantities as readonly string[])].includes(quantity)
 
 function operateOrFail(bench: BenchModel, loads: readonly LoadModel[]): Truth {
   const truth = operate(bench, loads)

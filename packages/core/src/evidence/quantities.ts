@@ -20,6 +20,12 @@ export const quantityData: Record<
   f: { reads: 'frequency', unit: 'Hz', words: 'frequency', tap: 'C' },
   THD: { reads: 'THD', unit: '%', words: 'distortion', tap: 'C' },
   T: { reads: 'temperature', unit: '°C', words: 'temperature', tap: 'any' },
+  V_L1: { reads: 'AC voltage', unit: 'V', words: 'volts of leg L1', tap: 'C' },
+  V_L2: { reads: 'AC voltage', unit: 'V', words: 'volts of leg L2', tap: 'C' },
+  I_L1: { reads: 'AC current', unit: 'A', words: 'current of leg L1', tap: 'C' },
+  I_L2: { reads: 'AC current', unit: 'A', words: 'current of leg L2', tap: 'C' },
+  P_L1: { reads: 'active power', unit: 'W', words: 'watts of leg L1', tap: 'C' },
+  P_L2: { reads: 'active power', unit: 'W', words: 'watts of leg L2', tap: 'C' },
 }
 
 /** The unit in which something that a meter reads is shown. */

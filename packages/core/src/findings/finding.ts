@@ -26,6 +26,8 @@ export interface Evidence {
   readonly claim: Claim
   readonly analysis: Analysis
   readonly settings: Pick<TrialSettings, 'hold'>
+  /** The leg of a split phase that is asked about, where a promise is of each. */
+  readonly leg?: 'L1' | 'L2'
   /** Set by hand for this claim on this revision. */
   readonly limiter: LimiterSet | undefined
 }

@@ -14,12 +14,13 @@ import {
   type Spreads,
 } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
-import { combine, divide, multiply, ownSource, subtract, uncertain, type Uncertain } from '../meters'
+import { add, combine, divide, multiply, ownSource, subtract, uncertain, type Uncertain } from '../meters'
 import { inputPower, rippleOf, type SeenRipple } from './inputWatts'
 import { apparentPower, outputPower } from './outputWatts'
 import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
 import { nominalAt } from '../units'
 import { channelOf } from '../waveform/kept'
+import { legsOf, type LegsFigures } from './legs'
 import { isCarried, type Step } from './steps'
 import { terminalsOf } from './terminals'
 
@@ -48,6 +49,8 @@ export interface StepFigures {
   readonly eta_system: Derived
   readonly regulation: Derived
   readonly regulationNoLoad: Derived
+  /** Of a split phase, where a leg was read. */
+  readonly legs: LegsFigures | undefined
 }
 
 export interface StepContext {
@@ -76,7 +79,10 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     where,
   )
 
-  const P_C = outputPower(read, kind, unit, where)
+  const legs = legsOf(read, kind, unit.outputVoltage)
+  if (legs && !isFigure(read.V_C)) read.V_C = bothLegs(legs)
+  const P_C =
+    legs && !isFigure(read.P_C) && isFigure(legs.sum) ? legs.sum : outputPower(read, kind, unit, where)
   const S = apparentPower(read, P_C, kind)
   const held = meanHeld(standing)
   read.I = inputCurrent(read, rig, held)
@@ -117,6 +123,7 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     carried: carried.length > 0,
     read,
     nominal,
+    legs,
     P_C,
     S,
     P_A,
@@ -150,6 +157,10 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     ),
   }
 }
+
+/** Volts between the legs, which stand against each other. */
+const bothLegs = ({ legs: [one, two] }: LegsFigures): Derived =>
+  whenKnown([one.V, two.V], ([a, b]) => derive('V_C', 'V', 'V_L1 + V_L2', [a, b], add(a.x, b.x)))
 
 /** The ripple of the input current, as the last capture shows it that holds one. */
 function seenRipple(captures: Step['captures']): SeenRipple | undefined {

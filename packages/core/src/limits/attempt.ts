@@ -1,4 +1,4 @@
-import { decides, isFigure, type Figure } from '../figures'
+import { decides, isFigure, type Derived, type Figure } from '../figures'
 import type { Evidence } from '../findings'
 import { deriveStep, isCarried, type StepFigures } from '../ladder'
 import { expanded } from '../meters'
@@ -52,10 +52,16 @@ export const allAttempts = (evidence: Evidence): Attempt[] => [
   ),
 ]
 
+/** What a power promise is of: watts, volt-amperes, or the watts of one leg. */
+function powerOf({ legs, S, P_C }: StepFigures, { claim, leg }: Evidence): Derived {
+  if (leg) return legs?.legs.find((one) => one.leg === leg)?.P ?? { missing: `Leg ${leg} was not read.` }
+  return claim.unit === 'VA' ? S : P_C
+}
+
 /** The attempts of one step, those with output power. */
 const attemptsOf = (step: StepFigures, evidence: Evidence): Attempt[] =>
   partsOf(step, evidence.analysis).flatMap(({ figures, readings }): Attempt[] => {
-    const power = evidence.claim.unit === 'VA' ? figures.S : figures.P_C
+    const power = powerOf(figures, evidence)
     if (!isFigure(power)) return []
     const held = readings.flatMap(({ reading }) => reading.held ?? [])
     const said = readings.map(({ reading }) => reading)

@@ -28,7 +28,7 @@ export const judgeSurge: Judge = (evidence) => {
   const hold = claim.duration ?? unstated
   const asked = { evidence, wanted: claimValue(claim), hold, shortEnough: hold <= 5, timed: true }
   const bySteps = judgePower(asked, (attempt) => !tooSlow(attempt, hold, evidence))
-  const byCurve = claim.unit === 'VA' ? undefined : fromCurve(evidence, hold)
+  const byCurve = claim.unit === 'VA' || evidence.leg ? undefined : fromCurve(evidence, hold)
   const [one] = [byCurve, bySteps].flatMap((verdict) => (verdict?.outcome.startsWith('met') ? [verdict] : []))
   const verdict = one ?? decided(bySteps) ?? (byCurve && decided(byCurve)) ?? byCurve ?? bySteps
   const said = withWindows(verdict, evidence)
@@ -108,7 +108,8 @@ const isCaptured = (entry: string, { analysis }: Evidence) =>
 /** A claim that states no time is said at every window that anything was carried over. */
 function withWindows(verdict: Verdict, evidence: Evidence): Verdict {
   const { claim } = evidence
-  if (claim.duration !== undefined || claim.unit === 'VA' || verdict.outcome === 'not tested') return verdict
+  if (claim.duration !== undefined || claim.unit === 'VA' || evidence.leg || verdict.outcome === 'not tested')
+    return verdict
   const { sources } = curveOf(evidence)
   const wanted = claimValue(claim)
   const rows = surgeWindows.flatMap((seconds) => {

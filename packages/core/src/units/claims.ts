@@ -29,7 +29,8 @@ export function sayClaim(claim: Claim): string {
     ? ` at ${[...new Set([claim.volts.from, claim.volts.to])].map(plain).join(' to ')} V`
     : ''
   const room = claim.room === undefined ? '' : ` up to ${plain(claim.room)} °C`
-  return `${sign}${plain(claim.value)} ${claim.unit}${time}${load}${volts}${room}`
+  const leg = claim.eachLeg ? ' on each leg' : ''
+  return `${sign}${plain(claim.value)} ${claim.unit}${leg}${time}${load}${volts}${room}`
 }
 
 /** The promise that a unit makes of a quantity; the first, where it makes several. */

@@ -1,4 +1,4 @@
-import { assignables, type Assignable } from '@even-watt/contract'
+import { assignables, legQuantities, type Assignable } from '@even-watt/contract'
 import { quantityData } from '@even-watt/core'
 import { memo } from 'react'
 import { useFieldArray } from 'react-hook-form'
@@ -12,8 +12,9 @@ const wordsFor = (quantity: Assignable) =>
 
 const quantityOptions = assignables.map((quantity) => [quantity, wordsFor(quantity)] as const)
 
-/** Bank current is hung up only where a support source makes it another current. */
-const usualOrder = assignables.filter((quantity) => quantity !== 'I_bank')
+/** Bank current is hung up only where a support source makes it another current, legs only at a split phase. */
+const unusual: ReadonlySet<Assignable> = new Set(['I_bank', ...legQuantities])
+const usualOrder = assignables.filter((quantity) => !unusual.has(quantity))
 
 const isCurrent = (quantity: string) => quantity === 'I' || quantity === 'I_bank' || quantity === 'idle I'
 
