@@ -104,7 +104,7 @@ export const functionResults = ['passed', 'failed', 'not tried'] as const
 
 const FunctionCheck = z.object({
   test: z.literal('function'),
-  what: words('What was checked', 120),
+  what: words('Check', 120),
   result: oneOf('Result', functionResults),
   note: text('In words', 1000),
 })

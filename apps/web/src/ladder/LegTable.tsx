@@ -13,7 +13,7 @@ export function LegTable({ figures: { legs } }: { figures: Pick<StepFigures, 'le
             <th className="right">V</th>
             <th className="right">A</th>
             <th className="right">W</th>
-            <th className="right">from half of nominal</th>
+            <th className="right">from nominal</th>
           </tr>
         </thead>
         <tbody>

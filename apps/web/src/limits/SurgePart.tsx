@@ -4,29 +4,33 @@ import { Verdict } from '../findings/Verdict'
 import type { TrialState } from '../trials/useTrial'
 import { LazyChart } from '../ui/chart/LazyChart'
 import { Fig } from '../ui/Fig'
-import { surgeChart, surgeHeight, surgeLegend } from './surgeChart'
+import { surgeChart, surgeHeight, surgeLegend, type Machine } from './surgeChart'
 
 interface Props {
   readonly title: string
   readonly analysis: Analysis
   readonly findings: TrialState['view']['findings']
+  /** Machines to be laid over it, where it is drawn in VA. */
+  readonly machines?: readonly Machine[]
   readonly eager?: boolean
 }
 
+const none: readonly Machine[] = []
+
 /** The highest mean power over each time, from all that was carried; the promises as marks at their own time. */
-export function SurgePart({ title, analysis, findings, eager = false }: Props) {
+export function SurgePart({ title, analysis, findings, machines = none, eager = false }: Props) {
   const [inVA, setInVA] = useState(false)
   const curve = useMemo(() => surgeCurveOf(analysis), [analysis])
   const { claims } = analysis.record.revision.unit
   const promised = claims.filter(({ quantity }) => quantity === 'surge power')
   const judged = findings.filter(({ claim }) => claim.quantity === 'surge power')
-  const build = useMemo(() => surgeChart(curve, claims, inVA), [curve, claims, inVA])
+  const build = useMemo(() => surgeChart(curve, claims, inVA, machines), [curve, claims, inVA, machines])
   const kind = !promised.length
     ? 'none'
     : promised.some(({ duration }) => duration === undefined)
       ? 'untimed'
       : 'timed'
-  const legend = useMemo(() => surgeLegend(kind), [kind])
+  const legend = useMemo(() => surgeLegend(kind, inVA && machines.length > 0), [kind, inVA, machines])
   const times = [...new Set([...curve.points, ...curve.sagged].map(({ seconds }) => seconds))].sort(
     (a, b) => a - b,
   )

@@ -23,11 +23,27 @@ const told = (value: [number, number], said: string) => ({ value, said })
 
 const power = (point: SurgePoint, inVA: boolean) => (inVA ? (point.VA ?? point.W.x.value) : point.W.x.value)
 
+/** A machine of the shelf, and what its start asks for on a stiff supply. */
+export interface Machine {
+  readonly name: string
+  readonly VA: number
+  readonly by: string
+}
+/** s at which machines are drawn: about what a start takes. */
+const aboutOneStart = 1
+
 /** Power against time on a logarithmic axis: filled where its volts stood, hollow where they sagged under 90 %. */
 export const surgeChart =
-  (curve: SurgeCurve, claims: readonly Claim[], inVA: boolean) =>
+  (curve: SurgeCurve, claims: readonly Claim[], inVA: boolean, machines: readonly Machine[]) =>
   (theme: ChartTheme): ChartOption => {
     const unit = inVA ? 'VA' : 'W'
+    const highest = Math.max(
+      ...[...curve.points, ...curve.sagged].map((point) => power(point, inVA)),
+      ...claims.filter(({ unit: printed }) => printed === 'W').map(claimValue),
+      1,
+    )
+    // A machine that asks for far more stands at the upper edge, and says how much.
+    const top = Math.ceil((1.3 * highest) / 100) * 100
     const first = Math.min(...[...curve.points, ...curve.sagged].map(({ seconds }) => seconds), 0.02)
     const marks = (points: readonly SurgePoint[], hollow: boolean): Series[] => [
       {
@@ -88,6 +104,21 @@ export const surgeChart =
               },
             ],
       ),
+      ...(inVA
+        ? [
+            {
+              type: 'scatter' as const,
+              symbolSize: 10,
+              data: machines.map(({ name, VA, by }) =>
+                told(
+                  [aboutOneStart, VA],
+                  `${escapeText(name)} asks for ${say(VA, 'VA')}<br>${escapeText(by)}`,
+                ),
+              ),
+              itemStyle: { color: theme.ground, borderColor: theme.plum, borderWidth: 1.5 },
+            },
+          ]
+        : []),
       ...marks(curve.sagged, true),
       ...marks(curve.points, false),
     ]
@@ -109,6 +140,7 @@ export const surgeChart =
       },
       yAxis: axis(`power, ${unit}`, theme, {
         min: 0,
+        max: top,
         nameGap: 42,
         splitLine: { lineStyle: { color: theme.rule } },
       }),
@@ -117,10 +149,20 @@ export const surgeChart =
   }
 
 export const surgeLegend =
-  (promised: 'none' | 'timed' | 'untimed') =>
+  (promised: 'none' | 'timed' | 'untimed', machines: boolean) =>
   (theme: ChartTheme): LegendEntry[] => [
     { words: 'carried', look: 'point', colour: theme.petrol, fill: theme.petrol },
     { words: 'given with its volts under 90 %', look: 'point', colour: theme.petrol, fill: theme.ground },
+    ...(machines
+      ? [
+          {
+            words: 'what machines of the shelf ask for',
+            look: 'point' as const,
+            colour: theme.plum,
+            fill: theme.ground,
+          },
+        ]
+      : []),
     ...(promised === 'timed'
       ? [{ words: 'promised, at its time', look: 'point' as const, colour: theme.ink, fill: theme.ground }]
       : promised === 'untimed'

@@ -1,6 +1,7 @@
 import { isFigure, otherEquipment, plain, say, type Analysis } from '@even-watt/core'
 import { AddWave } from '../waveform/AddWave'
 import { Fig } from '../ui/Fig'
+import { RideDrawing } from './RideDrawing'
 import { StartDrawing } from './StartDrawing'
 
 type Attempt = Analysis['motors']['attempts'][number]
@@ -22,13 +23,22 @@ export function AttemptDetail({ attempt }: { attempt: Attempt }) {
   const { gone, beyond, turns, flickers } = otherEquipment(course, attempt.nominal)
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
-      <StartDrawing
-        course={course}
-        title={title}
-        fileName={title}
-        nominal={attempt.nominal}
-        begins={seen?.begins ?? 0}
-      />
+      <div className="grid gap-3">
+        <StartDrawing
+          course={course}
+          title={title}
+          fileName={title}
+          nominal={attempt.nominal}
+          begins={seen?.begins ?? 0}
+        />
+        {beyond.length > 0 && (
+          <RideDrawing
+            course={course}
+            nominal={attempt.nominal}
+            title={`${title}: volts against the ITI curve`}
+          />
+        )}
+      </div>
       <div>
         {fault && <p className="text-ochre mb-2">{fault}</p>}
         {seen && (

@@ -13,6 +13,7 @@ import { api } from '../api/api'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
 import { TextField } from '../ui/form'
+import { outletVolts } from './tryNext'
 import { useOthers, type UnitColumn } from './useOthers'
 
 /** As precise as a prediction is. */
@@ -51,8 +52,7 @@ export function WillStartPage() {
   const rows = machines.map(({ load, inrush }) => {
     const answers = columns.map(({ ground }) => {
       const { unit } = ground.analysis.record.revision
-      const volts =
-        unit.phase === 'split' ? [unit.outputVoltage / 2, unit.outputVoltage] : [unit.outputVoltage]
+      const volts = outletVolts(unit)
       return volts.some((one) => Math.abs(one / load.volts - 1) < 0.15)
         ? willItStart(load, ground, base)
         : undefined

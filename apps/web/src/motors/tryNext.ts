@@ -1,5 +1,12 @@
-import type { StoredLoad } from '@even-watt/contract'
-import { predictedInrush, startGround, willItStart, type Analysis, type StartAnswer } from '@even-watt/core'
+import type { StoredLoad, Unit } from '@even-watt/contract'
+import {
+  legVolts,
+  predictedInrush,
+  startGround,
+  willItStart,
+  type Analysis,
+  type StartAnswer,
+} from '@even-watt/core'
 
 /** A machine of the shelf that was not tried on this rig yet. */
 export interface Untried {
@@ -9,10 +16,13 @@ export interface Untried {
   readonly expected: StartAnswer
 }
 
+/** Volts that the outlets of a unit have: of a split phase one leg, and both. */
+export const outletVolts = (unit: Unit): readonly number[] =>
+  unit.phase === 'split' ? [legVolts(unit), 2 * legVolts(unit)] : [unit.outputVoltage]
+
 /** Machines of the shelf for this unit's volts that were not tried yet, from light to heavy, with what is expected. */
 export function untriedFrom(shelf: readonly StoredLoad[], analysis: Analysis): Untried[] {
-  const { phase, outputVoltage } = analysis.record.revision.unit
-  const volts = phase === 'split' ? [outputVoltage / 2, outputVoltage] : [outputVoltage]
+  const volts = outletVolts(analysis.record.revision.unit)
   const tried = new Set(analysis.motors.attempts.map(({ entry }) => entry.reading.load.toLowerCase()))
   const ground = startGround(analysis)
   return shelf

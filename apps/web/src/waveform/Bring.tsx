@@ -1,5 +1,5 @@
 import { rawKinds, type Instrument, type Recipe } from '@even-watt/contract'
-import { farFrom, plain, say } from '@even-watt/core'
+import { legVolts, farFrom, plain, say } from '@even-watt/core'
 import { recipeFits } from '@even-watt/core/waveform/index'
 import { useEffect, useMemo, useState } from 'react'
 import { api } from '../api/api'
@@ -124,7 +124,7 @@ function Preview({ file, bytes, raw, opened, samples, belongsTo, onDone }: Previ
       columns: form.columns.map((column, k) => (k === i ? { ...column, ...part } : column)),
     })
   const { unit } = analysis.record.revision
-  const nominal = unit.phase === 'split' ? unit.outputVoltage / 2 : unit.outputVoltage
+  const nominal = legVolts(unit)
   const accuracy = readNumber(percent)
 
   const keep = async () => {

@@ -11,6 +11,7 @@ import type {
 } from '@even-watt/contract'
 import { legQuantities } from '@even-watt/contract'
 import { cautionsFor, placed, quantityData } from '@even-watt/core'
+import { operateLegs } from '../ladder/legs'
 import { operate, type BenchModel, type Truth } from '../ladder/operate'
 import type { SeenAs } from '../units/unit'
 import { kindOf, type LoadModel } from '../loads/law'
@@ -136,6 +137,52 @@ export class BenchHand {
         },
       }
     })
+  }
+
+  /** One step of a split phase, each leg with loads of its own. */
+  legStep(
+    bench: BenchModel,
+    rig: StoredRig,
+    revision: number,
+    [L1, L2]: readonly [readonly LoadModel[], readonly LoadModel[]],
+    more: Partial<EntryOf<'ladder'>['reading']> = {},
+  ): EntryOf<'ladder'> {
+    this.position += 10
+    this.wait(240)
+    const truth = operateLegs(bench, L1, L2)
+    const uses = [...L1, ...L2].flatMap(({ use }) => (use ? [use] : []))
+    const names = (loads: readonly LoadModel[]) => loads.map(({ name }) => name).join(' + ') || 'nothing'
+    return {
+      id: this.newId(),
+      revision,
+      at: this.now,
+      kind: 'ladder',
+      reading: {
+        step: this.newId(),
+        position: this.position,
+        load: `L1 ${names(L1)}, L2 ${names(L2)}`,
+        kind: kindOf([...L1, ...L2]),
+        uses,
+        values: rig.assignments.flatMap(({ quantity, meter }): Value[] => {
+          const shown = quantity === 'idle I' ? undefined : truth[quantity]
+          if (shown === undefined || quantity === 'idle I') return []
+          return [
+            {
+              quantity,
+              value: this.shown(meter, quantity, shown, { kind: 'sine' }),
+              grade: 'measured',
+              meter,
+              at: this.now,
+            },
+          ]
+        }),
+        fan: truth.fan ? 'on' : 'off',
+        alarm: 'none',
+        end: 'carried',
+        held: 120,
+        ...more,
+      },
+    }
   }
 
   /** Rest, loaded at 10 s, recovered, at the posts of the bank. */

@@ -6,6 +6,7 @@ import { ottrelTrial } from './trials/ottrel'
 import { pellamTrial } from './trials/pellam'
 import { pellamAfternoon } from './trials/pellamAfternoon'
 import { varnockTrial } from './trials/varnock'
+import { varnockLegs } from './trials/varnockLegs'
 import { stationUnits } from './units'
 import type { Files } from './waves'
 
@@ -34,7 +35,13 @@ function make(): Demo {
     meters: Object.values(stationMeters),
     rigs: Object.values(stationRigs),
     loads: Object.values(stationLoads),
-    trials: [ottrelTrial(files), pellamTrial(files), varnockTrial(), pellamAfternoon(files)],
+    trials: [
+      ottrelTrial(files),
+      pellamTrial(files),
+      varnockTrial(),
+      pellamAfternoon(files),
+      varnockLegs(files),
+    ],
     files,
   }
 }

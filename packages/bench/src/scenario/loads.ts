@@ -81,4 +81,10 @@ export const shelf = {
   ovenLow: setting(stationLoads.oven, 0),
   ovenHigh: setting(stationLoads.oven, 1),
   dock: setting(stationLoads.dock, 0),
+  steriliser: setting(stationLoads.steriliser, 0),
+  heatMat: setting(stationLoads.heatMat, 0),
+  urn: setting(stationLoads.urn, 0),
+  hotPlateHigh: setting(stationLoads.hotPlate, 1),
+  roomLow: setting(stationLoads.dryingRoom, 0),
+  roomHigh: setting(stationLoads.dryingRoom, 1),
 } as const

@@ -75,6 +75,18 @@ const onSplit: Assignment[] = [
   { quantity: 'idle I', meter: m.ammeter.id },
 ]
 
+/** Each leg by itself. */
+const onLegs: Assignment[] = [
+  { quantity: 'V_A', meter: m.dmm1.id },
+  { quantity: 'V_B', meter: m.dmm1.id },
+  { quantity: 'I', meter: m.shunt.id },
+  { quantity: 'V_L1', meter: m.dmm2.id },
+  { quantity: 'I_L1', meter: m.leadClamp.id },
+  { quantity: 'V_L2', meter: m.dmm2.id },
+  { quantity: 'I_L2', meter: m.leadClamp.id },
+  { quantity: 'idle I', meter: m.ammeter.id },
+]
+
 const onStepped: Assignment[] = [
   { quantity: 'V_A', meter: m.dmm1.id },
   { quantity: 'V_B', meter: m.dmm1.id },
@@ -184,6 +196,27 @@ export const stationRigs = {
     ],
     ambient: 14,
     assignments: onSplit,
+  },
+  l48Legs: {
+    id: id(),
+    version: 1,
+    savedAt: made,
+    name: 'L48, each leg read',
+    bank: stationBanks.l48,
+    positive: [
+      joint('lug', 'positive lug'),
+      device('fuse', 'fuse', 125),
+      cable('positive lead', 50, 0.8),
+      joint('lug', 'positive terminal lug'),
+    ],
+    negative: [
+      joint('lug', 'negative lug'),
+      device('shunt', 'shunt', 300),
+      cable('negative lead', 50, 0.8),
+      joint('lug', 'negative terminal lug'),
+    ],
+    ambient: 15,
+    assignments: onLegs,
   },
 } satisfies Record<string, StoredRig>
 

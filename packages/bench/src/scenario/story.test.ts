@@ -235,3 +235,29 @@ describe('the Pellam’s first afternoon', () => {
     expect(1000 * at(supply?.known.R_bank)).toBeLessThan(20)
   })
 })
+
+describe('the Varnock, leg by leg', () => {
+  const found = demo().trials.find(({ trial }) => trial.title.startsWith('Leg by leg'))
+  if (!found) throw new Error('no legs')
+  const view = viewTrial(found.trial, found.entries)
+  const analysis = analysisOf(view, 1)
+
+  it('is unbalanced by the steriliser, and carries its rating all the same', () => {
+    const lone = stepOf(analysis, 'L1 steriliser, L2 heat mat')
+    expect(100 * at(lone?.legs?.balance)).toBeGreaterThan(75)
+    expect(at(lone?.legs?.neutral)).toBeCloseTo(6.6, 0)
+    expect(at(lone?.legs?.between)).toBeLessThan(-0.5)
+    const outcomes = new Map(view.findings.map(({ claim, standing }) => [`${claim.quantity}${claim.eachLeg ? ', each leg' : ''}`, standing.outcome])) // prettier-ignore
+    expect(outcomes.get('continuous power')).toBe('met')
+    expect(outcomes.get('continuous power, each leg')).toBe('not shown')
+    expect(outcomes.get('search-mode draw')).toBe('met')
+  })
+
+  it('starts the bilge pump on L1, and folds under the compressor on either leg', () => {
+    expect(analysis.motors.attempts.map(({ outcome, nominal, culprit }) => [outcome, nominal, culprit?.who])).toEqual([
+      ['started', 120, undefined],
+      ['started late', 120, 'unit'],
+      ['started late', 120, 'unit'],
+    ]) // prettier-ignore
+  })
+})

@@ -123,6 +123,7 @@ export const stationUnits = {
       claim('transfer time', 'at most', 25, 'ms', 'manual, p. 9'),
       claim('alarm voltage', 'at least', 44, 'V', 'manual, p. 8'),
       claim('cutoff voltage', 'at least', 42, 'V', 'manual, p. 8'),
+      claim('continuous power', 'at least', 1800, 'W', 'manual, p. 7', { eachLeg: true }),
     ],
   },
 } as const satisfies Record<string, StoredUnit>
@@ -161,5 +162,17 @@ export const unitModels = {
     alarm: 11,
     // 266 V at 12.6 V and nothing connected: 226 V RMS with a plateau of 0.72 of the half cycle.
     wave: { kind: 'stepped', perVolt: 21.14, droopPerWatt: 1.1e-4 },
+  },
+  varnock: {
+    p0: 24,
+    p1: 0.022,
+    p2: 9e-6,
+    fan: { watts: 6, from: 900 },
+    // Of one leg; both stand against each other.
+    noLoadVoltage: 120.6,
+    fallPerWatt: 0.0011,
+    frequency: 60,
+    alarm: 44,
+    wave: { kind: 'sine', thd: 0.014, thdPerWatt: 2e-6, peakPerVolt: 4.2 },
   },
 } as const satisfies Record<string, UnitModel>

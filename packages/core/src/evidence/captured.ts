@@ -1,6 +1,7 @@
 import type { EntryOf, Quantity } from '@even-watt/contract'
-import { farFrom, near, tensBetween, valuesIn, type Far } from '../waveform/kept'
+import { channelOf, farFrom, near, tensBetween, valuesIn, type Far } from '../waveform/kept'
 import { readingsOf, type RevisionRecord } from '../trials'
+import { legVolts, nominalNear } from './nominal'
 import type { ReadingValues } from './readingValues'
 
 type Reading = EntryOf<'ladder' | 'no load'>
@@ -42,7 +43,7 @@ export function farAmong(
   beside: readonly Reading[],
   { revision: { unit } }: Pick<RevisionRecord, 'revision'>,
 ): readonly Far[] {
-  const nominal = unit.phase === 'split' ? unit.outputVoltage / 2 : unit.outputVoltage
+  const nominal = nominalNear(unit, channelOf(entry.reading, 'V_C')?.rms ?? legVolts(unit))
   const volts = farFrom(entry.reading, meanRead(beside, 'V_C'), nominal)
   const others = valuesIn(entry, false).flatMap(({ quantity, value }): Far[] => {
     const of = (['I_C', 'P_C', 'V_B', 'I'] as const).find((one) => one === quantity)

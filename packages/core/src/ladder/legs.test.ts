@@ -29,6 +29,7 @@ describe('a split phase', () => {
   it('stands for output watts and volts where nothing read both together', () => {
     expect(value(step?.P_C)).toBe(3328)
     expect(value(step?.read.V_C)).toBe(239)
+    expect(value(step?.regulation)).toBeCloseTo(-2 / 120, 9)
     expect(value(viewOf({ P_C: 3300, P_L1: 2350, P_L2: 970 }).analyses[0]?.ladder.steps[0]?.P_C)).toBe(3300)
   })
 

@@ -6,12 +6,12 @@ import { regulationAgainstNominal } from './regulation'
 type Read = Readonly<Record<Quantity, Derived>>
 
 /** What was read on one leg of a split phase. */
-export interface LegFigures {
+interface LegFigures {
   readonly leg: 'L1' | 'L2'
   readonly V: Derived
   readonly I: Derived
   readonly P: Derived
-  /** Its volts against half of nominal. */
+  /** Its volts against those nominal of a leg. */
   readonly regulation: Derived
 }
 
@@ -30,11 +30,11 @@ export interface LegsFigures {
 const resistive = (kind: LoadKind) => kind === 'element' || kind === 'filament'
 
 /**
- * The legs of a step; undefined where none was read. Watts of a leg are its wattmeter's, or V·I with elements and filaments. The
+ * The legs of a step, nominal volts of `leg` each; undefined where none was read. Watts of a leg are its wattmeter's, or V·I with elements and filaments. The
  * neutral carries the difference of the currents where both loads have power factor 1; else it is not known.
  */
-export function legsOf(read: Read, kind: LoadKind, nominal: number): LegsFigures | undefined {
-  const legs = [legOf('L1', read, kind, nominal), legOf('L2', read, kind, nominal)] as const
+export function legsOf(read: Read, kind: LoadKind, leg: number): LegsFigures | undefined {
+  const legs = [legOf('L1', read, kind, leg), legOf('L2', read, kind, leg)] as const
   if (!legs.some(({ V, I, P }) => [V, I, P].some(isFigure))) return undefined
   const [one, two] = legs
   const sum = whenKnown([one.P, two.P], ([a, b]) =>
@@ -77,7 +77,6 @@ export function legsOf(read: Read, kind: LoadKind, nominal: number): LegsFigures
 
 function legOf(leg: 'L1' | 'L2', read: Read, kind: LoadKind, nominal: number): LegFigures {
   const [V, I, metered] = [read[`V_${leg}`], read[`I_${leg}`], read[`P_${leg}`]]
-  const half = nominal / 2
   return {
     leg,
     V,
@@ -93,9 +92,9 @@ function legOf(leg: 'L1' | 'L2', read: Read, kind: LoadKind, nominal: number): L
       derive(
         `regulation of ${leg}`,
         '%',
-        `(V_${leg} − ${half} V) / ${half} V`,
+        `(V_${leg} − ${nominal} V) / ${nominal} V`,
         [v],
-        regulationAgainstNominal(v.x, half),
+        regulationAgainstNominal(v.x, nominal),
       ),
     ),
   }

@@ -12,13 +12,14 @@ import {
   type Gate,
   type DisplayChecks,
   type Spreads,
+  legVolts,
+  nominalAt,
 } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import { add, combine, divide, multiply, ownSource, subtract, uncertain, type Uncertain } from '../meters'
 import { inputPower, rippleOf, type SeenRipple } from './inputWatts'
 import { apparentPower, outputPower } from './outputWatts'
 import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
-import { nominalAt } from '../units'
 import { channelOf } from '../waveform/kept'
 import { legsOf, type LegsFigures } from './legs'
 import { isCarried, type Step } from './steps'
@@ -79,7 +80,7 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     where,
   )
 
-  const legs = legsOf(read, kind, unit.outputVoltage)
+  const legs = legsOf(read, kind, legVolts(unit))
   if (legs && !isFigure(read.V_C)) read.V_C = bothLegs(legs)
   const P_C =
     legs && !isFigure(read.P_C) && isFigure(legs.sum) ? legs.sum : outputPower(read, kind, unit, where)
@@ -137,15 +138,17 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     P_systemLoss: loss('P_system_loss', P_A),
     eta_unit: efficiency('η_unit', P_B),
     eta_system: efficiency('η_system', P_A),
-    regulation: whenKnown([read.V_C], ([v]) =>
-      derive(
-        'regulation',
-        '%',
-        `(V_C − ${nominal} V) / ${nominal} V`,
-        [v],
-        regulationAgainstNominal(v.x, nominal),
+    regulation:
+      (legs && worseLeg(legs)) ??
+      whenKnown([read.V_C], ([v]) =>
+        derive(
+          'regulation',
+          '%',
+          `(V_C − ${nominal} V) / ${nominal} V`,
+          [v],
+          regulationAgainstNominal(v.x, nominal),
+        ),
       ),
-    ),
     regulationNoLoad: whenKnown([context.noLoadVoltage, read.V_C], ([nl, v]) =>
       derive(
         'regulation against no load',
@@ -156,6 +159,13 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
       ),
     ),
   }
+}
+
+/** Regulation of the leg that is further from nominal: the other one hides it in their mean. */
+function worseLeg({ legs }: LegsFigures): Derived | undefined {
+  const [one, two] = legs.map(({ regulation }) => regulation)
+  if (!one || !two || !isFigure(one) || !isFigure(two)) return undefined
+  return Math.abs(one.x.value) >= Math.abs(two.x.value) ? one : two
 }
 
 /** Volts between the legs, which stand against each other. */

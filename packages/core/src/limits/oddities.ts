@@ -1,7 +1,8 @@
-import { isFigure, sayDuration, sayFigure } from '../figures'
+import { isFigure, say, sayDuration, sayFigure } from '../figures'
 import { eachStep, isCarried, placeOfStep, type StepFigures } from '../ladder'
 import { contradict, expanded, isSlow, subtract } from '../meters'
-import type { Notice, OddityContext } from '../oddities'
+import type { Notice, Oddity, OddityContext } from '../oddities'
+import { weakestLinks } from '../rigs'
 import { claimValue, sayClaim } from '../units'
 import { overloadsOf } from './overload'
 
@@ -99,3 +100,34 @@ export const noticeSlowMeter: Notice = eachStep((step, analysis) => {
     },
   ]
 })
+
+/** Efficiency of a unit far over its rating, where the ladder does not reach: taken high, so that less current is implied. */
+const generous = 0.95
+const beyondRating = -0.1
+const unknownCurve = 10
+
+/** 23: an overload whose watts imply a current that a fuse, breaker or BMS should not have carried for so long. */
+export const noticeOverloadCurrent: Notice = ({ analysis }) => {
+  const { rig, number, unit } = analysis.record.revision
+  return overloadsOf(analysis).flatMap(({ entry, reading, opened }): Oddity[] => {
+    const { watts, inputVolts = unit.inputVoltage, lasted } = reading
+    if (opened || lasted === undefined) return []
+    const implied = watts / generous / inputVolts
+    const over = weakestLinks(rig, implied).find(
+      ({ kind, margin, allowed }) =>
+        ['fuse', 'breaker', 'BMS'].includes(kind) &&
+        (margin ?? 0) < beyondRating &&
+        (allowed ?? unknownCurve) < lasted,
+    )
+    if (!over) return []
+    return [
+      {
+        number: 23,
+        odd: `${say(watts, 'W')} for ${sayDuration(lasted)} takes at least ${say(implied, 'A')} through the ${over.name}, rated ${say(over.continuous ?? 0, 'A')}.`,
+        why: 'It should have opened: the watts, the rating or the time is not what it says.',
+        todo: 'Look which of them gave up, and what is printed on the device.',
+        at: { revision: number, entry: entry.id },
+      },
+    ]
+  })
+}

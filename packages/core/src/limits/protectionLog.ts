@@ -1,5 +1,5 @@
 import type { EntryOf } from '@even-watt/contract'
-import { isFigure, plain, say, type Figure } from '../figures'
+import { isFigure, plain, say } from '../figures'
 import type { Analysis } from '../trials'
 import { overloadsOf } from './overload'
 
@@ -10,7 +10,7 @@ export interface Threshold {
 }
 
 interface Seen {
-  readonly P: Figure
+  readonly watts: number
   readonly reading: EntryOf<'ladder'>['reading']
 }
 
@@ -19,10 +19,21 @@ interface Seen {
  * it was, W at the outlet; where temperatures were read, those too (docs/method/limits.md). Of what was never seen nothing is said.
  */
 export function protectionLog(analysis: Analysis): Threshold[] {
-  const steps = [...analysis.ladder.steps, ...overloadsOf(analysis).map(({ step }) => step)]
-  const seen = steps.flatMap(({ P_C, step }): Seen[] =>
-    isFigure(P_C) ? step.readings.map(({ reading }) => ({ P: P_C, reading })) : [],
+  const fromSteps = analysis.ladder.steps.flatMap(({ P_C, step }): Seen[] =>
+    isFigure(P_C) ? step.readings.map(({ reading }) => ({ watts: P_C.x.value, reading })) : [],
   )
+  const fromOverloads = overloadsOf(analysis).flatMap(({ reading: { watts, alarmAt }, step }): Seen[] =>
+    step.step.readings.flatMap(({ reading }) => {
+      if (alarmAt === undefined) return [{ watts, reading }]
+      // It warned on its way up, and went on.
+      const warned = { ...reading, alarm: 'overload' as const }
+      return [
+        { watts: alarmAt, reading: { ...warned, end: 'carried' as const } },
+        { watts, reading: warned },
+      ]
+    }),
+  )
+  const seen = [...fromSteps, ...fromOverloads]
   const noted = seen.filter(({ reading }) => reading.fan !== undefined)
   return [
     between('The fan runs', noted, ({ fan }) => fan === 'on' || fan === 'speed'),
@@ -38,7 +49,7 @@ function between(
   seen: readonly Seen[],
   is: (reading: Seen['reading']) => boolean,
 ): Threshold | undefined {
-  const watts = ({ P }: Seen) => P.x.value
+  const watts = (one: Seen) => one.watts
   const there = seen.filter(({ reading }) => is(reading)).sort((a, b) => watts(a) - watts(b))
   const [least] = there
   if (!least) return undefined

@@ -1,6 +1,6 @@
 import type { Subject } from '../subject'
 import { eachLeg } from './eachLeg'
-import { noticeDcAgainstAc, noticeEqualCeilings, noticeSlowMeter } from './oddities'
+import { noticeDcAgainstAc, noticeEqualCeilings, noticeOverloadCurrent, noticeSlowMeter } from './oddities'
 import { judgeContinuous } from './power'
 import { judgeSurge } from './surge'
 import { judgeThreshold } from './threshold'
@@ -46,5 +46,5 @@ export const limits = {
     'start-up time': judgeStartUp('startUp', 'start-up time'),
     'soft start': judgeStartUp('softStart', 'soft start'),
   },
-  oddities: [noticeDcAgainstAc, noticeSlowMeter, noticeEqualCeilings],
+  oddities: [noticeDcAgainstAc, noticeSlowMeter, noticeEqualCeilings, noticeOverloadCurrent],
 } satisfies Subject

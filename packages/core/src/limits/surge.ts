@@ -154,6 +154,13 @@ function bySlowMeter(evidence: Evidence, hold: number): Verdict {
     )
   if (!analysis.motors.attempts.length)
     return notTested('Surge was not tested: no step of that power, and no capture of a motor start.')
+  if (analysis.motors.attempts.some(({ seen }) => seen))
+    return notShown(
+      evidence,
+      'time',
+      `Starts were captured, none of them for ${sayDuration(hold)}.`,
+      `A resistive step of ${sayClaim(claim)}, or a capture of that length, would show it.`,
+    )
   return notShown(
     evidence,
     'meter',

@@ -1,9 +1,8 @@
 import type { Course, EntryOf } from '@even-watt/contract'
-import { farAmong, readFigures } from '../evidence'
+import { farAmong, readFigures, nominalAt, nominalNear } from '../evidence'
 import { decides, isFigure, type Figure } from '../figures'
 import { capturedValue, type AttemptFigures } from '../motors'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
-import { nominalAt } from '../units'
 import { surgeWindows } from '../waveform/limits'
 import { isSlow } from '../meters'
 import { overloadsOf } from './overload'
@@ -125,9 +124,7 @@ function fromCourse(
       where,
     ).P_C
   const seconds = capture.reading.figures.seconds
-  const first = course.V_C?.[0] ?? 0
-  const { phase, outputVoltage } = record.revision.unit
-  const nominal = phase === 'split' && first < 0.75 * outputVoltage ? outputVoltage / 2 : outputVoltage
+  const nominal = nominalNear(record.revision.unit, course.V_C?.[0])
   return {
     ...source,
     seconds,

@@ -1,10 +1,11 @@
 import type { EntryOf, LimitOf, LimitReading } from '@even-watt/contract'
-import { readFigures } from '../evidence'
+import { readFigures, nominalNear } from '../evidence'
 import { decides, isFigure, plain, say, sayDuration } from '../figures'
 import { efficiencyAt, hasFit } from '../ladder'
 import { expanded, subtract } from '../meters'
 import { onMeter } from '../motors'
-import { scopeOf, type Analysis } from '../trials'
+import { readingsOf, scopeOf, type Analysis } from '../trials'
+import { stepResponse } from './stepResponse'
 
 const join = (...parts: readonly (string | false | undefined)[]) => parts.filter(Boolean).join(' ')
 
@@ -19,7 +20,7 @@ export function sayTest(entry: EntryOf<'limit'>, analysis: Analysis): string {
     case 'start-up':
       return sayStartUp(reading)
     case 'dynamic':
-      return sayDynamic(reading, analysis)
+      return sayDynamic(asCaptured(reading, entry, analysis), analysis)
     case 'input sweep':
       return `${reading.load}: ${say(reading.V_C, 'V', 4)} at the outlet with ${say(reading.V_B, 'V', 4)} at the terminals.`
     case 'function':
@@ -120,11 +121,30 @@ function sayStartUp({ load, watts, outcome, seen, startUp, softStart }: LimitOf<
 const computers = 0.7
 const blink = 0.03
 
+/** What a capture of it shows stands in place of what was typed. */
+function asCaptured(
+  reading: LimitOf<'dynamic'>,
+  { id }: EntryOf<'limit'>,
+  { record }: Analysis,
+): LimitOf<'dynamic'> {
+  const course = readingsOf(record, 'capture').find(
+    ({ reading: { about, picture, reference } }) => about === id && !picture && !reference,
+  )?.reading.figures.course
+  const seen = course && stepResponse(course)
+  if (!seen) return reading
+  return {
+    ...reading,
+    lowest: seen.lowest,
+    highest: seen.highest,
+    ...(seen.back === undefined ? {} : { back: seen.back }),
+    hunts: seen.hunts !== undefined,
+    blanks: seen.blanked !== undefined,
+  }
+}
+
 function sayDynamic(reading: LimitOf<'dynamic'>, { record }: Analysis): string {
   const { from, to, lowest, highest, back, hunts, blanks, lamps } = reading
-  const { phase, outputVoltage } = record.revision.unit
-  const near = lowest ?? highest ?? outputVoltage
-  const nominal = phase === 'split' && near < 0.75 * outputVoltage ? outputVoltage / 2 : outputVoltage
+  const nominal = nominalNear(record.revision.unit, lowest ?? highest)
   const dip = lowest === undefined ? undefined : lowest / nominal
   const rides = dip !== undefined && (dip >= 0.9 || (dip >= computers && (back ?? Infinity) <= 0.5))
   return join(

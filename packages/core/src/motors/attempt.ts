@@ -1,5 +1,5 @@
 import type { Course, EntryOf, Quantity, StartOutcome, Value } from '@even-watt/contract'
-import { readFigures } from '../evidence'
+import { readFigures, legVolts, nominalNear } from '../evidence'
 import { derive, isFigure, say, type Derived } from '../figures'
 import { add, combine, divide, ownSource, uncertain } from '../meters'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
@@ -41,13 +41,6 @@ export const attemptsIn = (analysis: Analysis): AttemptFigures[] =>
   readingsOf(analysis.record, 'motors')
     .map((entry) => figuresOf(entry, analysis))
     .sort((a, b) => a.entry.reading.number - b.entry.reading.number)
-
-/** Nominal volts near what was read: those of one leg of a split phase, or the whole. */
-function nominalNear(volts: number | undefined, { record }: Analysis): number {
-  const { phase, outputVoltage } = record.revision.unit
-  const leg = outputVoltage / 2
-  return phase === 'split' && (volts === undefined || volts < 1.5 * leg) ? leg : outputVoltage
-}
 
 function figuresOf(entry: EntryOf<'motors'>, analysis: Analysis): AttemptFigures {
   const { record, ladder } = analysis
@@ -140,12 +133,14 @@ const linearity = (multiple: number, where: string) =>
 
 /** The capture that belongs to an attempt and shows its start; else one that shows none, with why. */
 function captureOf(entry: EntryOf<'motors'>, analysis: Analysis, onStiff?: number) {
+  const { unit } = analysis.record.revision
+  const near = (volts: number | undefined) => nominalNear(unit, volts ?? legVolts(unit))
   // On a stiff source it shows how long it takes: half as long again is late.
   const usual = onStiff === undefined ? late : 1.5 * onStiff
   const looked = readingsOf(analysis.record, 'capture').flatMap((capture) => {
     const { about, picture, figures, reference } = capture.reading
     if (about !== entry.id || picture || reference || !figures.course) return []
-    const nominal = nominalNear(figures.course.V_C?.[0], analysis)
+    const nominal = near(figures.course.V_C?.[0])
     const found =
       wrongFactor(figures.course, nominal) ?? startIn(figures.course, nominal, entry.reading.baseLoad, usual)
     return [{ capture, nominal, found }]
@@ -154,7 +149,7 @@ function captureOf(entry: EntryOf<'motors'>, analysis: Analysis, onStiff?: numbe
     looked.find(({ found }) => !('fault' in found)) ??
     looked[0] ?? {
       capture: undefined,
-      nominal: nominalNear(entry.reading.lowestOutput, analysis),
+      nominal: near(entry.reading.lowestOutput),
       found: undefined,
     }
   )

@@ -7,7 +7,7 @@ interface RideThrough {
 }
 
 /** The ITI curve for RMS volts, indicative at 230 V (docs/method/motors.md). */
-const lowBounds: readonly RideThrough[] = [
+export const lowBounds: readonly RideThrough[] = [
   { share: 0.7, longest: 0.02 },
   { share: 0.8, longest: 0.5 },
   { share: 0.9, longest: 10 },
@@ -29,6 +29,25 @@ const whileOn = ({ V_C = [] }: Course, nominal: number): readonly number[] => {
   return gone < 0 ? V_C : V_C.slice(0, Math.max(0, gone - 2))
 }
 
+/** s of the longest stretch in which the volts stood beyond something. */
+function stretch(
+  volts: readonly number[],
+  step: number,
+  nominal: number,
+  beyond: (share: number) => boolean,
+): number {
+  let [most, now] = [0, 0]
+  for (const one of volts) {
+    now = beyond(one / nominal) ? now + step : 0
+    most = Math.max(most, now)
+  }
+  return most
+}
+
+/** s for which the volts of a course stood under a share of nominal at a stretch, until the output was gone. */
+export const longestUnder = (course: Course, nominal: number, share: number): number =>
+  stretch(whileOn(course, nominal), course.step, nominal, (one) => one < share)
+
 /** What else hangs on the outlet, through a start. */
 export interface OtherEquipment {
   /** The output was gone: nothing rode through that. */
@@ -45,14 +64,7 @@ export interface OtherEquipment {
  */
 export function otherEquipment(course: Course, nominal: number): OtherEquipment {
   const on = whileOn(course, nominal)
-  const longest = (beyond: (share: number) => boolean) => {
-    let [most, now] = [0, 0]
-    for (const volts of on) {
-      now = beyond(volts / nominal) ? now + course.step : 0
-      most = Math.max(most, now)
-    }
-    return most
-  }
+  const longest = (beyond: (share: number) => boolean) => stretch(on, course.step, nominal, beyond)
   const bound = (one: RideThrough, lasted: number): Beyond => ({
     ...one,
     lasted,

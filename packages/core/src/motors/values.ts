@@ -1,3 +1,4 @@
+import { legVolts } from '../evidence'
 import type { EntryOf, Quantity, Revision, StoredMeter, Value } from '@even-watt/contract'
 import { isFigure, type Derived } from '../figures'
 import { isSlow } from '../meters'
@@ -21,12 +22,12 @@ export function onMeter(quantity: Quantity, value: number, revision: Revision): 
 
 /** What was typed of an attempt, each on the meter that hangs there; what went to nothing is no lowest value. */
 export function typedValues({ reading }: EntryOf<'motors'>, revision: Revision): Value[] {
-  const { inputVoltage, outputVoltage } = revision.unit
+  const { inputVoltage } = revision.unit
   const unless = (value: number | undefined, least: number) => ((value ?? 0) < least ? undefined : value)
   const typed: [Quantity, number | undefined][] = [
     ['I_C', reading.peakCurrent],
     ['P_C', reading.seenWatts],
-    ['V_C', unless(reading.lowestOutput, (outputGone * outputVoltage) / 2)],
+    ['V_C', unless(reading.lowestOutput, outputGone * legVolts(revision.unit))],
     ['V_B', unless(reading.lowestInput, inputGone * inputVoltage)],
   ]
   return typed.flatMap(([quantity, value]) =>

@@ -8,9 +8,9 @@ import {
   readFigures,
   shownReadings,
   type Spreads,
+  nominalAt,
 } from '../evidence'
 import { derive, isFigure, type Derived, type Figure, type Refusal } from '../figures'
-import { nominalAt } from '../units'
 import { expanded } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'

@@ -1,4 +1,3 @@
 export * from './claims'
 export * from './mains'
-export * from './nominal'
 export * from './oddities'
