@@ -143,7 +143,7 @@ test('a trial goes out of one installation and into another, figure for figure',
     await page.goto(`${base}/trials/${id}/findings`)
     await expect(page.getByText('is met').or(page.getByText('The peak, near')).first()).toBeVisible()
     // How the stages stand is worked out while the page rests.
-    await expect(page.getByText('5 of 8 claims decided').first()).toBeVisible()
+    await expect(page.getByText('8 of 8 claims decided').first()).toBeVisible()
     await expect(page.getByText('10.4 W idle').first()).toBeVisible()
     return page.getByRole('main').innerText()
   }
@@ -161,8 +161,8 @@ test('a trial goes out of one installation and into another, figure for figure',
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) })
   await choose('half.trial.json', text.slice(0, text.length / 2))
   await expect(page.getByText('half.trial.json is not a whole JSON document.')).toBeVisible()
-  await choose('newer.trial.json', text.replace(/"formatVersion": \d+/, '"formatVersion": 7'))
-  await expect(page.getByText('This file is of format version 7')).toBeVisible()
+  await choose('newer.trial.json', text.replace(/"formatVersion": \d+/, '"formatVersion": 8'))
+  await expect(page.getByText('This file is of format version 8')).toBeVisible()
   await choose('whole.trial.json', text)
   await expect(page.getByRole('heading', { name: 'Ladder' })).toBeVisible()
   expect(await figures(place.url)).toBe(before)

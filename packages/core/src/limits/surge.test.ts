@@ -97,6 +97,20 @@ describe('surge power from what was captured', () => {
     expect(on({ duration: 0.5 }, [pump, shot]).outcome).toBe('not met')
   })
 
+  it('is nothing from a capture whose factor cannot be right', () => {
+    const test = overload({ watts: 500 })
+    const shot = captured(test, () => 3000)
+    const { course } = shot.reading.figures
+    if (!course) throw new Error('no course')
+    const withCourse = (patch: Partial<Course>) => ({ ...shot, reading: { ...shot.reading, figures: { ...shot.reading.figures, course: { ...course, ...patch } } } }) // prettier-ignore
+    expect(on({ duration: 2 }, [test, shot]).outcome).toBe('met')
+    const tenTimes = withCourse({ V_C: course.V_C?.map((volts) => 10 * volts) ?? [] })
+    expect(on({ duration: 2 }, [test, tenTimes]).outcome).not.toBe('met')
+    // 3000 W out of 25 V and 12 A in: the clamp on one side reads ten times too much, or too little.
+    const moreOut = withCourse({ I: course.P?.map(() => 12) ?? [] })
+    expect(on({ duration: 2 }, [test, moreOut]).outcome).not.toBe('met')
+  })
+
   it('is the supply’s where the terminals fell, and never met with the volts under 90 %', () => {
     const winch = motorEntry({ outcome: 'tripped' })
     const low = captured(winch, (t) => (t < 2 ? 2300 : 0), { V_B: 21, volts: 228 })

@@ -1,7 +1,7 @@
 import type { Course, EntryOf } from '@even-watt/contract'
 import { farAmong, readFigures, nominalAt, nominalNear } from '../evidence'
 import { decides, isFigure, type Figure } from '../figures'
-import { capturedValue, type AttemptFigures } from '../motors'
+import { capturedValue, wrongFactor, type AttemptFigures } from '../motors'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
 import { surgeWindows } from '../waveform/limits'
 import { isSlow } from '../meters'
@@ -72,6 +72,7 @@ function fromCaptures(analysis: Analysis): SurgeSource[] {
     const { about, reference, picture, figures } = capture.reading
     const { course } = figures
     if (!course?.P || !course.windows.length || reference || picture || about === undefined) return []
+    if (wrongFactor(course, nominalNear(record.revision.unit, course.V_C?.[0]))) return []
     const attempt = attempts.get(about)
     const overload = overloads.get(about)
     const step = steps.get(about)
@@ -96,17 +97,10 @@ const limitedFor = (endedBy: SurgeSource['endedBy'], attempt?: AttemptFigures): 
       ? (attempt.seen?.under[90] ?? 0)
       : Infinity
 
-const endOf = ({
-  culprit,
-  outcome,
-}: AttemptFigures & { culprit?: Analysis['motors']['attempts'][number]['culprit'] }) =>
-  culprit
-    ? culprit.who === 'cannot tell'
-      ? 'unknown'
-      : culprit.who
-    : outcome === 'started'
-      ? undefined
-      : 'unknown'
+const endOf = ({ culprit, outcome }: Analysis['motors']['attempts'][number]): SurgeSource['endedBy'] => {
+  if (!culprit) return outcome === 'started' ? undefined : 'unknown'
+  return culprit.who === 'cannot tell' ? 'unknown' : culprit.who
+}
 
 function fromCourse(
   course: Course,

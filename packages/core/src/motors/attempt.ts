@@ -1,9 +1,10 @@
-import type { Course, EntryOf, Quantity, StartOutcome, Value } from '@even-watt/contract'
+import type { EntryOf, Quantity, StartOutcome, Value } from '@even-watt/contract'
 import { readFigures, legVolts, nominalNear } from '../evidence'
-import { derive, isFigure, say, type Derived } from '../figures'
+import { derive, isFigure, type Derived } from '../figures'
 import { add, combine, divide, ownSource, uncertain } from '../meters'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
-import { late, startIn, type NoStart, type SeenStart } from './start'
+import { late, startIn, type SeenStart } from './start'
+import { wrongFactor } from './wrongFactor'
 import { capturedValue, onMeter, seenValues, typedValues, unlessSlow } from './values'
 
 /** One attempt at starting a machine, with what was read or captured of it (docs/method/motors.md). */
@@ -95,17 +96,6 @@ function figuresOf(entry: EntryOf<'motors'>, analysis: Analysis): AttemptFigures
     lowestInput: worst('V_B'),
     inputBefore: seen?.inputBefore ?? reading.bankBefore,
     inputCurrent: seen?.highestInput,
-  }
-}
-
-/** Volts before a start that are further from nominal than any unit’s: a probe’s factor. */
-const farFromNominal = 0.3
-
-function wrongFactor({ V_C }: Course, nominal: number): NoStart | undefined {
-  const before = V_C?.[0]
-  if (before === undefined || Math.abs(before / nominal - 1) <= farFromNominal) return undefined
-  return {
-    fault: `It begins with ${say(before, 'V')} at the outlet, for ${say(nominal, 'V')}: the factor of its probe is wrong, or the output was off.`,
   }
 }
 
