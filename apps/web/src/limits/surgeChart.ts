@@ -111,7 +111,7 @@ export const surgeChart =
               symbolSize: 10,
               data: machines.map(({ name, VA, by }) =>
                 told(
-                  [aboutOneStart, VA],
+                  [aboutOneStart, Math.min(VA, top)],
                   `${escapeText(name)} asks for ${say(VA, 'VA')}<br>${escapeText(by)}`,
                 ),
               ),
