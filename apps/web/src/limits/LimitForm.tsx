@@ -1,5 +1,6 @@
 import { LimitReading, type LimitTest } from '@even-watt/contract'
 import { nameOfTest } from '@even-watt/core'
+import { useEffect } from 'react'
 import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { same, SelectField, TextField } from '../ui/form'
@@ -15,7 +16,7 @@ const usualChecks = [
 ]
 
 /** One test of limits: its own fields, the needed ones first. */
-export function LimitForm({ test }: { test: LimitTest }) {
+export function LimitForm({ test, load }: { test: LimitTest; load: string | undefined }) {
   const fields = fieldsOfTest[test]
   const state = useCaptureForm({
     what: `test (${nameOfTest[test].toLowerCase()})`,
@@ -41,7 +42,12 @@ export function LimitForm({ test }: { test: LimitTest }) {
     }),
     entry: (reading) => ({ kind: 'limit', reading }),
   })
-  const { field } = state
+  const { field, form } = state
+  useEffect(() => {
+    if (load === undefined) return
+    form.setValue('load', load, { shouldDirty: true })
+    form.setFocus('watts')
+  }, [load, form])
   return (
     <CaptureForm title={`${nameOfTest[test]}: what was seen`} state={state} className="mt-2">
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">

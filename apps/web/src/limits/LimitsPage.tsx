@@ -10,12 +10,14 @@ import { AddWave } from '../waveform/AddWave'
 import { judgedHere } from './judged'
 import { LimitForm } from './LimitForm'
 import { SeenAlong } from './SeenAlong'
+import { TierLoads } from './TierLoads'
 import { TestList } from './TestList'
 
 /** Where it gives up, and what else it does: each test in a sentence, its promises first. */
 export function LimitsPage() {
   const { analysis, view } = useTrial()
   const [test, setTest] = useState<LimitTest>('overload')
+  const [load, setLoad] = useState<string>()
   const tests = readingsOf(analysis.record, 'limit')
   const findings = view.findings.filter(({ claim }) => judgedHere.has(claim.quantity))
   const oddities = useOddities().filter(
@@ -63,7 +65,8 @@ export function LimitsPage() {
             </button>
           ))}
         </div>
-        <LimitForm key={`${analysis.record.revision.number} ${test}`} test={test} />
+        {test === 'overload' && <TierLoads onTake={setLoad} />}
+        <LimitForm key={`${analysis.record.revision.number} ${test}`} test={test} load={load} />
       </section>
     </>
   )
