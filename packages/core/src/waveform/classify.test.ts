@@ -14,8 +14,9 @@ const wave: fc.Arbitrary<{ is: string; shape: Shape }> = fc.oneof(
   fc
     .double({ min: 0.55, max: 0.85, noNaN: true })
     .map((at) => ({ is: 'distorted sine', shape: clipped(230, at) })),
+  // A cycle may be seen at 61 places only, over and over: its dwell, 8 % of which makes it stepped, is then known to 4 %.
   fc
-    .tuple(fc.double({ min: 0.4, max: 0.88, noNaN: true }), fc.double({ min: 0, max: 0.25, noNaN: true }))
+    .tuple(fc.double({ min: 0.4, max: 0.86, noNaN: true }), fc.double({ min: 0, max: 0.25, noNaN: true }))
     .map(([delta, droop]) => ({ is: 'stepped', shape: stepped(320, delta, droop) })),
   fc.constant({ is: 'square', shape: stepped(230, 1) }),
   fc.constant({ is: 'half-wave', shape: (turn: number) => Math.max(0, sine(325)(turn)) }),
