@@ -32,6 +32,8 @@ const Overload = z.object({
   test: z.literal('overload'),
   how: oneOf('How it was loaded', overloadWays),
   load: words('Load', 200),
+  /** Of a split phase: the leg that was loaded; absent: both. */
+  leg: z.optional(oneOf('Leg', ['L1', 'L2'] as const)),
   /** W at the outlet when it ended. */
   watts: positive('W at the outlet', 1e6),
   /** s at these watts until it ended. */
@@ -85,6 +87,8 @@ const Dynamic = z.object({
   lowest: z.optional(number('Lowest V', 0, 2000)),
   highest: z.optional(number('Highest V', 0, 2000)),
   back: z.optional(positive('Back after, s', 3600)),
+  /** Swing of the volts with a load that pulsates, % of them. */
+  pulses: z.optional(number('Swing with a load that pulsates, %', 0, 100)),
   hunts: z.optional(z.boolean()),
   /** Output gone for over half a cycle after a load was released. */
   blanks: z.optional(z.boolean()),

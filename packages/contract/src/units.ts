@@ -18,6 +18,7 @@ export const claimQuantities = [
   'recovery',
   'start-up time',
   'soft start',
+  'ground-fault test',
   'search-mode draw',
   'transfer time',
   'energy',

@@ -3,6 +3,7 @@ import { nameOfTest } from '@even-watt/core'
 import { useEffect } from 'react'
 import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
+import { useTrial } from '../trials/useTrial'
 import { same, SelectField, TextField } from '../ui/form'
 import { fieldsOfTest } from './fields'
 
@@ -17,7 +18,9 @@ const usualChecks = [
 
 /** One test of limits: its own fields, the needed ones first. */
 export function LimitForm({ test, load }: { test: LimitTest; load: string | undefined }) {
-  const fields = fieldsOfTest[test]
+  const { analysis } = useTrial()
+  const { phase } = analysis.record.revision.unit
+  const fields = fieldsOfTest[test].filter(({ name }) => name !== 'leg' || phase === 'split')
   const state = useCaptureForm({
     what: `test (${nameOfTest[test].toLowerCase()})`,
     start: Object.fromEntries(

@@ -9,4 +9,5 @@ export const judgedHere: ReadonlySet<ClaimQuantity> = new Set<ClaimQuantity>([
   'recovery',
   'start-up time',
   'soft start',
+  'ground-fault test',
 ])

@@ -49,6 +49,7 @@ function make(): Demo {
 export { BenchHand } from './capture'
 
 export { shelf } from './loads'
+export { machines } from './machines'
 export { stationMeters } from './meters'
 export { bankTruth, pathTruth, stationBanks, stationRigs } from './rigs'
 export { stationUnits, unitModels } from './units'

@@ -27,7 +27,7 @@ export interface Evidence {
   readonly analysis: Analysis
   readonly settings: Pick<TrialSettings, 'hold'>
   /** The leg of a split phase that is asked about, where a promise is of each. */
-  readonly leg?: 'L1' | 'L2'
+  readonly leg?: 'L1' | 'L2' | undefined
   /** Set by hand for this claim on this revision. */
   readonly limiter: LimiterSet | undefined
 }

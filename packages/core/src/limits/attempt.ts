@@ -47,9 +47,12 @@ export function partsOf(step: StepFigures, { ladder }: Analysis): Part[] {
 /** All that was tried on one rig: the steps of its ladder, and what was raised until something gave up. */
 export const allAttempts = (evidence: Evidence): Attempt[] => [
   ...evidence.analysis.ladder.steps.flatMap((step) => attemptsOf(step, evidence)),
-  ...overloadsOf(evidence.analysis).flatMap(({ step, opened }) =>
-    attemptsOf(step, evidence).map((attempt) => ({ ...attempt, opened })),
-  ),
+  // The watts of an overload on one leg are those of that leg, and never of both.
+  ...overloadsOf(evidence.analysis)
+    .filter(({ reading: { leg } }) => leg === evidence.leg)
+    .flatMap(({ step, opened }) =>
+      attemptsOf(step, { ...evidence, leg: undefined }).map((attempt) => ({ ...attempt, opened })),
+    ),
 ]
 
 /** What a power promise is of: watts, volt-amperes, or the watts of one leg. */

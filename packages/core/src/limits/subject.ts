@@ -4,7 +4,7 @@ import { noticeDcAgainstAc, noticeEqualCeilings, noticeOverloadCurrent, noticeSl
 import { judgeContinuous } from './power'
 import { judgeSurge } from './surge'
 import { judgeThreshold } from './threshold'
-import { judgeOverloadTrip, judgeRecovery, judgeStartUp } from './timed'
+import { judgeGroundFault, judgeOverloadTrip, judgeRecovery, judgeStartUp } from './timed'
 
 /** Units in the headings of the CSV. */
 const headings: Readonly<Record<string, string>> = {
@@ -25,6 +25,7 @@ const headings: Readonly<Record<string, string>> = {
   to: 'to [W]',
   lowest: 'lowest [V]',
   highest: 'highest [V]',
+  pulses: 'swing [%]',
 }
 
 /** How far it goes: rated power, surge, and the volts at which it warns and stops. */
@@ -45,6 +46,7 @@ export const limits = {
     recovery: judgeRecovery,
     'start-up time': judgeStartUp('startUp', 'start-up time'),
     'soft start': judgeStartUp('softStart', 'soft start'),
+    'ground-fault test': judgeGroundFault,
   },
   oddities: [noticeDcAgainstAc, noticeSlowMeter, noticeEqualCeilings, noticeOverloadCurrent],
 } satisfies Subject

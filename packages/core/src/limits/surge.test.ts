@@ -145,6 +145,15 @@ describe('an overload', () => {
     expect(judged({ ended: 'not known' }).outcome).toBe('not shown')
   })
 
+  it('on one leg is of that leg, and never of both together', () => {
+    const split = { phase: 'split', outputVoltage: 240 } as const
+    const legs = ['L1', 'L2'].map((leg) => overload({ watts: 1900, lasted: 700, ended: 'carried', volts: 119, leg: leg as 'L1' })) // prettier-ignore
+    const judged = (patch: object, entries: EntryOf<'limit'>[]) => verdictOn({ value: 1800, ...patch }, entries, { rig, unit: split }) // prettier-ignore
+    expect(judged({ eachLeg: true }, legs).outcome).toBe('met')
+    expect(judged({ eachLeg: true }, legs.slice(0, 1)).outcome).toBe('not tested')
+    expect(judged({}, legs).outcome).toBe('not tested')
+  })
+
   it('says whether the base step came back as it was', () => {
     const said = (baseAfter: number) => {
       const entry = overload({ baseBefore: 230.9, baseAfter })
@@ -167,6 +176,17 @@ describe('an overload', () => {
       limit({ test: 'start-up', outcome: 'started', seen, startUp: 2.1 })
     expect(of('start-up time', 3, 's', [up('watch')]).outcome).toBe('met')
     expect(of('start-up time', 3, 's', [up('by eye')]).outcome).toBe('not tested')
+  })
+})
+
+describe('the ground-fault button', () => {
+  it('supports a sentence and decides nothing, whatever it is called', () => {
+    const of = (what: string, result: 'passed' | 'failed' | 'not tried') =>
+      verdictOn({ quantity: 'ground-fault test', value: 25, unit: 'ms', comparator: 'at most' }, [limit({ test: 'function', what, result })]) // prettier-ignore
+    expect(of('GFCI test button', 'passed')).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
+    expect(of('Ground-fault button', 'failed').sentence).toContain('did not open')
+    expect(of('Ground-fault button', 'not tried').outcome).toBe('not tested')
+    expect(of('Remote switch', 'passed').outcome).toBe('not tested')
   })
 })
 

@@ -1,9 +1,10 @@
 import type { EntryOf } from '@even-watt/contract'
 import type { Figure } from '../figures'
-import { judgeFigure, notTested, type Judge } from '../findings'
+import { judgeFigure, notShown, notTested, type Judge } from '../findings'
 import { methodSource, rectangular, uncertain } from '../meters'
 import { decides, sayFigure } from '../figures'
-import { scopeOf, type RevisionRecord } from '../trials'
+import { readingsOf, scopeOf, type RevisionRecord } from '../trials'
+import { softStartIn } from './softStart'
 import { claimedValue, sayClaim } from '../units'
 import { overloadsOf, testsOf } from './overload'
 
@@ -37,12 +38,24 @@ function timed(
   }
 }
 
+/** A soft start as a capture of it shows it, before what was typed. */
+function capturedSoftStart(about: string, record: RevisionRecord): number | undefined {
+  for (const { reading } of readingsOf(record, 'capture'))
+    if (reading.about === about && !reading.picture && reading.figures.course) {
+      const seconds = softStartIn(reading.figures.course)
+      if (seconds !== undefined) return seconds
+    }
+  return undefined
+}
+
 /** Start-up or soft start by the slowest that was timed, with nothing or something connected. */
 export const judgeStartUp =
   (which: 'startUp' | 'softStart', symbol: string): Judge =>
   (evidence) => {
     const { record } = evidence.analysis
     const times = testsOf(record, 'start-up').flatMap(({ entry, reading }) => {
+      const captured = which === 'softStart' ? capturedSoftStart(entry.id, record) : undefined
+      if (captured !== undefined) return [timed(symbol, captured, 'capture', entry, record)]
       const seconds = reading[which]
       return seconds === undefined ? [] : [timed(symbol, seconds, reading.seen, entry, record)]
     })
@@ -98,4 +111,23 @@ export const judgeOverloadTrip: Judge = (evidence) => {
         sentence: `It gave up by overload at ${sayFigure(lowest)} against ${sayClaim(claim)} of ${rated ?? 0} W.`,
       }
     : verdict
+}
+
+/** Checks that are of the ground-fault button, whatever a tester calls it. */
+const ofGroundFault = /ground.?fault|gfci|rcd|earth.?leak|residual/i
+
+/** Its button is pressed and seen to open: that supports a sentence; how fast it opens is not measured here. */
+export const judgeGroundFault: Judge = (evidence) => {
+  const last = testsOf(evidence.analysis.record, 'function')
+    .map(({ reading }) => reading)
+    .findLast(({ what, result }) => ofGroundFault.test(what) && result !== 'not tried')
+  if (!last) return notTested('Its ground-fault test was not tried: press its button with a small load on.')
+  return notShown(
+    evidence,
+    'meter',
+    last.result === 'passed'
+      ? 'Its button was pressed, and it opened, as seen.'
+      : 'Its button was pressed, and it did not open, as seen.',
+    'A tester for such devices, used by somebody who is licensed, shows current and time.',
+  )
 }

@@ -52,10 +52,10 @@ const endings: Readonly<Record<LimitOf<'overload'>['ended'], string>> = {
 }
 
 function sayOverload(reading: LimitOf<'overload'>, entry: EntryOf<'limit'>, analysis: Analysis): string {
-  const { load, watts, lasted, ended, alarmAt, comeback, comebackAfter, how } = reading
+  const { load, leg, watts, lasted, ended, alarmAt, comeback, comebackAfter, how } = reading
   const time = lasted === undefined ? '' : ` for ${sayDuration(lasted)}`
   return join(
-    `${{ raised: 'Raised to', 'timed tier': 'A tier of', ramp: 'A ramp to' }[how]} ${say(watts, 'W', 4)}${time} (${load}), ${endings[ended]}.`,
+    `${{ raised: 'Raised to', 'timed tier': 'A tier of', ramp: 'A ramp to' }[how]} ${say(watts, 'W', 4)}${time}${leg ? ` on ${leg}` : ''} (${load}), ${endings[ended]}.`,
     alarmAt !== undefined && `It warned at ${say(alarmAt, 'W', 4)}.`,
     comeback &&
       comeback !== 'not tried' &&
@@ -120,6 +120,8 @@ function sayStartUp({ load, watts, outcome, seen, startUp, softStart }: LimitOf<
 /** Share of nominal that computers ride through for half a second, and what a lamp shows as a blink. */
 const computers = 0.7
 const blink = 0.03
+/** Share of the volts by which lamps are seen to flicker, where they swing again and again. */
+const flicker = 0.005
 
 /** What a capture of it shows stands in place of what was typed. */
 function asCaptured(
@@ -143,7 +145,7 @@ function asCaptured(
 }
 
 function sayDynamic(reading: LimitOf<'dynamic'>, { record }: Analysis): string {
-  const { from, to, lowest, highest, back, hunts, blanks, lamps } = reading
+  const { from, to, lowest, highest, back, pulses, hunts, blanks, lamps } = reading
   const nominal = nominalNear(record.revision.unit, lowest ?? highest)
   const dip = lowest === undefined ? undefined : lowest / nominal
   const rides = dip !== undefined && (dip >= 0.9 || (dip >= computers && (back ?? Infinity) <= 0.5))
@@ -152,6 +154,8 @@ function sayDynamic(reading: LimitOf<'dynamic'>, { record }: Analysis): string {
     lowest !== undefined && `down to ${say(lowest, 'V', 4)}`,
     highest !== undefined && `${lowest === undefined ? '' : 'and '}up to ${say(highest, 'V', 4)}`,
     back === undefined ? '.' : `, steady again after ${sayDuration(back)}.`,
+    pulses !== undefined &&
+      `With a load that pulsates its volts swing by ${plain(pulses)} %${pulses > 100 * flicker ? ': lamps flicker' : ''}.`,
     hunts && 'It hunts: the volts swing at a steady load.',
     blanks && 'Its output blanks when the load is released: computers drop out.',
     dip !== undefined &&

@@ -61,6 +61,7 @@ const allowed: Record<Parameters<typeof claimValue>[0]['quantity'], readonly str
   recovery: ['s', 'ms'],
   'start-up time': ['s', 'ms'],
   'soft start': ['s', 'ms'],
+  'ground-fault test': ['s', 'ms'],
   'transfer time': ['s', 'ms'],
   energy: ['Wh', 'Ah'],
 }
