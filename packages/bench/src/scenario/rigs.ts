@@ -133,6 +133,22 @@ export const stationBanks = {
   },
 } as const satisfies Record<string, Bank>
 
+/** The path of L48: 50 mm² leads, fuse, shunt; each time of parts of their own. */
+const onFifty = (): Pick<StoredRig, 'positive' | 'negative'> => ({
+  positive: [
+    joint('lug', 'positive lug'),
+    device('fuse', 'fuse', 125),
+    cable('positive lead', 50, 0.8),
+    joint('lug', 'positive terminal lug'),
+  ],
+  negative: [
+    joint('lug', 'negative lug'),
+    device('shunt', 'shunt', 300),
+    cable('negative lead', 50, 0.8),
+    joint('lug', 'negative terminal lug'),
+  ],
+})
+
 export const stationRigs = {
   l24: {
     id: id(),
@@ -182,18 +198,7 @@ export const stationRigs = {
     savedAt: made,
     name: 'L48, 50 mm² leads',
     bank: stationBanks.l48,
-    positive: [
-      joint('lug', 'positive lug'),
-      device('fuse', 'fuse', 125),
-      cable('positive lead', 50, 0.8),
-      joint('lug', 'positive terminal lug'),
-    ],
-    negative: [
-      joint('lug', 'negative lug'),
-      device('shunt', 'shunt', 300),
-      cable('negative lead', 50, 0.8),
-      joint('lug', 'negative terminal lug'),
-    ],
+    ...onFifty(),
     ambient: 14,
     assignments: onSplit,
   },
@@ -203,18 +208,7 @@ export const stationRigs = {
     savedAt: made,
     name: 'L48, each leg read',
     bank: stationBanks.l48,
-    positive: [
-      joint('lug', 'positive lug'),
-      device('fuse', 'fuse', 125),
-      cable('positive lead', 50, 0.8),
-      joint('lug', 'positive terminal lug'),
-    ],
-    negative: [
-      joint('lug', 'negative lug'),
-      device('shunt', 'shunt', 300),
-      cable('negative lead', 50, 0.8),
-      joint('lug', 'negative terminal lug'),
-    ],
+    ...onFifty(),
     ambient: 15,
     assignments: onLegs,
   },

@@ -1,4 +1,5 @@
 import type { Course } from '@even-watt/contract'
+import { readingsOf, type RevisionRecord } from '../trials'
 
 /** s from 10 to 90 % of the volts that a capture ends with; undefined where it does not rise from nothing (docs/method/limits.md). */
 export function softStartIn({ V_C, step }: Course): number | undefined {
@@ -13,4 +14,14 @@ export function softStartIn({ V_C, step }: Course): number | undefined {
   }
   const [low, high] = [reaches(0.1 * end), reaches(0.9 * end)]
   return low === undefined || high === undefined ? undefined : high - low
+}
+
+/** A soft start as a capture of it shows it, before what was typed. */
+export function capturedSoftStart(about: string, record: RevisionRecord): number | undefined {
+  for (const { reading } of readingsOf(record, 'capture'))
+    if (reading.about === about && !reading.picture && reading.figures.course) {
+      const seconds = softStartIn(reading.figures.course)
+      if (seconds !== undefined) return seconds
+    }
+  return undefined
 }

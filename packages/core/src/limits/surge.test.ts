@@ -172,10 +172,22 @@ describe('an overload', () => {
     expect(of('overload trip', 120, '%', [trip]).outcome).toBe('not met')
     expect(of('recovery', 10, 's', [trip]).outcome).toBe('met')
     expect(of('recovery', 10, 's', [overload({ comeback: 'by switching off and on' })]).outcome).toBe('not tested') // prettier-ignore
+    const byHand = overload({ comeback: 'by its reset' })
+    expect(of('recovery', 10, 's', [trip, byHand]).sentence).toContain('Once it came back only by its reset.')
     const up = (seen: 'watch' | 'by eye') =>
       limit({ test: 'start-up', outcome: 'started', seen, startUp: 2.1 })
     expect(of('start-up time', 3, 's', [up('watch')]).outcome).toBe('met')
     expect(of('start-up time', 3, 's', [up('by eye')]).outcome).toBe('not tested')
+  })
+})
+
+describe('a changed load', () => {
+  it('is a whole sentence, whatever of it was read', () => {
+    const [analysis] = viewTrial(trialOf([revisionOf({ rig })]), []).analyses
+    const said = (patch: object) => analysis && sayTest(limit({ test: 'dynamic', from: 60, to: 1060, lamps: 'not looked at', ...patch }), analysis) // prettier-ignore
+    expect(said({})).toBe('From 60 to 1060 W.')
+    expect(said({ pulses: 1.2 })).toBe('From 60 to 1060 W. With a load that pulsates its volts swing by 1.2 %: lamps flicker.') // prettier-ignore
+    expect(said({ lowest: 218, highest: 234, back: 0.12 })).toBe('From 60 to 1060 W: down to 218.0 V and up to 234.0 V, steady again after 0.12 s. Tools and computers bear it. A lamp shows it as a blink.') // prettier-ignore
   })
 })
 

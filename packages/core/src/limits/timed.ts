@@ -1,12 +1,11 @@
 import type { EntryOf } from '@even-watt/contract'
-import type { Figure } from '../figures'
 import { judgeFigure, notShown, notTested, type Judge } from '../findings'
 import { methodSource, rectangular, uncertain } from '../meters'
-import { decides, sayFigure } from '../figures'
-import { readingsOf, scopeOf, type RevisionRecord } from '../trials'
-import { softStartIn } from './softStart'
+import { decides, sayFigure, type Figure } from '../figures'
+import { scopeOf, type RevisionRecord } from '../trials'
 import { claimedValue, sayClaim } from '../units'
 import { overloadsOf, testsOf } from './overload'
+import { capturedSoftStart } from './softStart'
 
 /** s by which a hand is early or late, and half a cycle for a capture (docs/method/limits.md). */
 const hand = 0.3
@@ -36,16 +35,6 @@ function timed(
     grade: seen === 'by eye' ? 'observed' : 'measured',
     working: { formula: `${symbol} taken ${words[seen]}`, inputs: [], notes: [], entries: [entry.id] },
   }
-}
-
-/** A soft start as a capture of it shows it, before what was typed. */
-function capturedSoftStart(about: string, record: RevisionRecord): number | undefined {
-  for (const { reading } of readingsOf(record, 'capture'))
-    if (reading.about === about && !reading.picture && reading.figures.course) {
-      const seconds = softStartIn(reading.figures.course)
-      if (seconds !== undefined) return seconds
-    }
-  return undefined
 }
 
 /** Start-up or soft start by the slowest that was timed, with nothing or something connected. */
@@ -81,11 +70,13 @@ export const judgeRecovery: Judge = (evidence) => {
     return notTested(
       `It came back ${byHand.reading.comeback === 'not at all' ? 'not at all' : `only ${byHand.reading.comeback ?? ''}`}, against ${sayClaim(evidence.claim)}; a time by itself was not seen.`,
     )
-  return judgeFigure(
+  const verdict = judgeFigure(
     evidence,
     slowest ?? { missing: 'no overload was timed until it came back.' },
     'Its recovery',
   )
+  const once = `Once it came back ${byHand?.reading.comeback === 'not at all' ? 'not at all' : `only ${byHand?.reading.comeback ?? ''}`}.`
+  return byHand ? { ...verdict, sentence: `${verdict.sentence} ${once}` } : verdict
 }
 
 /** Watts at which the unit itself gave up by overload; a promise in % is of its continuous power. */

@@ -91,7 +91,7 @@ function threshold({ record }: Analysis): { volts: number; words: string } | und
   const alarm = claimedValue(unit, 'alarm voltage')
   const cutoff = claimedValue(unit, 'cutoff voltage')
   if (alarm !== undefined) return { volts: alarm, words: `its alarm, ${say(alarm, 'V')}` }
-  return cutoff === undefined ? undefined : { volts: cutoff, words: `its cutoff,  ${say(cutoff, 'V')}` }
+  return cutoff === undefined ? undefined : { volts: cutoff, words: `its cutoff, ${say(cutoff, 'V')}` }
 }
 
 const bySupply: Look = (attempt, analysis) => {

@@ -15,12 +15,10 @@ export interface SeenStart {
   /** Over the worst cycle, W and VA; undefined without volts. */
   readonly watts: number | undefined
   readonly VA: number | undefined
-  /** The same with what else was on taken out at V². */
+  /** The watts with what else was on taken out at V². */
   readonly motorWatts: number | undefined
-  readonly motorVA: number | undefined
-  /** W and volts before. */
+  /** W before. */
   readonly base: number
-  readonly voltsBefore: number | undefined
   /** Lowest RMS volts before the output was gone, and s under 90, 80 and 70 % of nominal. */
   readonly lowest: number | undefined
   readonly under: Readonly<Record<90 | 80 | 70, number>>
@@ -103,8 +101,7 @@ export function startIn(
     const [volts, amps, watts] = [V_C?.[k], I_C[k] as number, P?.[k]]
     if (volts === undefined || watts === undefined || !(volts > 0)) return undefined
     const own = watts - baseWatts * (volts / (voltsBefore ?? nominal)) ** 2
-    const reactive = Math.sqrt(Math.max(0, (volts * amps) ** 2 - watts ** 2))
-    return { watts, VA: volts * amps, own, ownVA: Math.hypot(own, reactive) }
+    return { watts, VA: volts * amps, own }
   }
   const points = Array.from({ length: until - first }, (_, k) => at(first + k)).filter(
     (one) => one !== undefined,
@@ -124,9 +121,7 @@ export function startIn(
     watts: most((one) => one.watts),
     VA: most((one) => one.VA),
     motorWatts: most((one) => one.own),
-    motorVA: most((one) => one.ownVA),
     base: baseWatts,
-    voltsBefore,
     lowest: low(volts),
     under: { 90: time(0.9), 80: time(0.8), 70: time(0.7) },
     inputBefore,
