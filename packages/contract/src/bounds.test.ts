@@ -131,7 +131,7 @@ describe('what is refused, and how', () => {
       'an unknown quantity',
       Value,
       { ...value, quantity: 'V_Z' },
-      'Quantity: one of V_A, I_bank, V_B, I, P_B, Q_B, E_B, V_C, I_C, P_C, PF, f, THD, T, V_L1, V_L2, I_L1, I_L2, P_L1, P_L2.',
+      'Quantity: one of V_A, I_bank, V_B, I, P_B, Q_B, E_B, V_C, I_C, P_C, PF, f, THD, T, V_L1, V_L2, I_L1, I_L2, P_L1, P_L2, E_C, P_wall, E_wall, V_in, I_in, P_in, E_in, V_port, I_port.',
     ],
     [
       'an unknown grade',
@@ -215,7 +215,7 @@ describe('what is refused, and how', () => {
       'a kind of its own',
       Entry,
       { id, revision: 1, at, kind: 'lunch' },
-      'Kind of entry: one of no load, ladder, limit, motors, load test, survey, prediction, make safe, run, file, capture, expectation, came out, take back, keep, doubt.',
+      'Kind of entry: one of no load, ladder, limit, motors, log, check-in, log file, noise, port, charging, mode, load test, survey, prediction, make safe, run, file, capture, expectation, came out, take back, keep, doubt.',
     ],
     [
       'a time without its zone',

@@ -1,9 +1,14 @@
 import * as z from 'zod/mini'
 import { CameOut, Expectation } from './expectations'
+import { ChargingReading } from './charging'
+import { NoiseReading } from './endurance'
 import { AttachedFile } from './files'
 import { LadderReading } from './ladder'
 import { LimitReading } from './limits'
+import { BegunLog, CheckIn, LogFile } from './logs'
+import { ModeReading } from './modes'
 import { MotorAttempt } from './motors'
+import { PortReading } from './ports'
 import { NoLoadReading } from './noLoad'
 import { OddityNumber } from './oddities'
 import { Prediction, Survey } from './rigs'
@@ -19,6 +24,13 @@ const entryKinds = {
   ladder: LadderReading,
   limit: LimitReading,
   motors: MotorAttempt,
+  log: BegunLog,
+  'check-in': CheckIn,
+  'log file': LogFile,
+  noise: NoiseReading,
+  port: PortReading,
+  charging: ChargingReading,
+  mode: ModeReading,
   'load test': LoadTest,
   survey: Survey,
   prediction: Prediction,
@@ -107,8 +119,8 @@ export const Entries = z
   .check(z.minLength(1, 'Entries: none were sent.'), z.maxLength(5000, 'Entries: 5000 at most at once.'))
 
 /** Kinds of entry that come with the bytes of a file. */
-export const kindsWithFile = ['file', 'capture'] as const
+export const kindsWithFile = ['file', 'capture', 'log file'] as const
 
 /** The file that an entry comes with, whose bytes are stored apart. */
 export const fileOf = (entry: Entry): AttachedFile | undefined =>
-  entry.kind === 'file' || entry.kind === 'capture' ? entry.reading : undefined
+  entry.kind === 'file' || entry.kind === 'capture' || entry.kind === 'log file' ? entry.reading : undefined

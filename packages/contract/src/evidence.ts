@@ -23,6 +23,15 @@ export const quantities = [
   'I_L2',
   'P_L1',
   'P_L2',
+  'E_C',
+  'P_wall',
+  'E_wall',
+  'V_in',
+  'I_in',
+  'P_in',
+  'E_in',
+  'V_port',
+  'I_port',
 ] as const
 
 /** Read on one leg of a split phase. */
@@ -56,7 +65,7 @@ export type Value = z.infer<typeof Value>
 
 export const Values = z.array(Value).check(z.maxLength(40, 'Values: 40 at most in one reading.'))
 
-export const places = ['room', 'case', 'heat sink', 'part of the rig'] as const
+export const places = ['room', 'case', 'heat sink', 'store', 'plug', 'part of the rig'] as const
 
 /** Temperatures beside the unit's own T, each tied to the place where it was felt for. */
 export const Temperatures = z

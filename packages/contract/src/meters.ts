@@ -14,6 +14,7 @@ export const readables = [
   'frequency',
   'THD',
   'temperature',
+  'sound level',
 ] as const
 export const Readable = oneOf('What it reads', readables)
 export type Readable = z.infer<typeof Readable>

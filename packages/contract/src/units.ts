@@ -1,4 +1,6 @@
 import * as z from 'zod/mini'
+import { chargeSources } from './logs'
+import { ModeName } from './modes'
 import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
 
 /** What a label can promise. The list grows with the tests that can judge it. */
@@ -22,13 +24,44 @@ export const claimQuantities = [
   'search-mode draw',
   'transfer time',
   'energy',
+  'run time',
+  'port',
+  'charge power',
+  'charge time',
+  'mode draw',
+  'noise',
+  'case temperature',
+  'overload time',
+  'cycles',
 ] as const
 export const ClaimQuantity = oneOf('What is claimed', claimQuantities)
 export type ClaimQuantity = z.infer<typeof ClaimQuantity>
 
-export const claimUnits = ['W', 'kW', 'VA', '%', 'A', 'V', 'Hz', 's', 'ms', 'Wh', 'Ah'] as const
+export const claimUnits = [
+  'W',
+  'kW',
+  'VA',
+  '%',
+  'A',
+  'V',
+  'Hz',
+  's',
+  'ms',
+  'min',
+  'h',
+  'Wh',
+  'kWh',
+  'Ah',
+  'dB(A)',
+  '°C',
+  'cycles',
+] as const
 export const ClaimUnit = oneOf('Unit as printed', claimUnits)
 export type ClaimUnit = z.infer<typeof ClaimUnit>
+
+/** Schools of a label of energy: what its Wh are counted at (docs/method/endurance.md). */
+export const energyMeanings = ['cells', 'after conversion', 'at the outlet'] as const
+export type EnergyMeaning = (typeof energyMeanings)[number]
 
 export const comparators = ['at least', 'at most', 'within ±'] as const
 export const Comparator = oneOf('Comparator', comparators)
@@ -58,6 +91,15 @@ export const Claim = z.object({
   room: z.optional(number('Room, °C', -60, 120)),
   /** Of a split phase: promised of each leg by itself, not of both together. */
   eachLeg: z.optional(z.boolean()),
+  /** The port it is promised of, and at what volts. */
+  port: text('Port', 60),
+  portVolts: z.optional(positive('Port volts', 1000)),
+  /** The mode whose draw is promised. */
+  mode: z.optional(ModeName),
+  /** What a label of energy means; absent: it does not say. */
+  means: z.optional(oneOf('What it means', energyMeanings)),
+  /** What charges it, where a power or a time of charging is promised. */
+  source: z.optional(oneOf('Charged by', chargeSources)),
   readWhere: words('Where it was read'),
 })
 export type Claim = z.infer<typeof Claim>
@@ -72,11 +114,11 @@ const Provenance = z.object({
   note: text('Note on where it came from', 500),
 })
 
-export const Unit = z.object({
+const UnitFields = z.object({
   name: words('Name'),
   kind: oneOf('Kind', unitKinds),
-  /** Nominal DC input, V. */
-  inputVoltage: positive('Nominal input', 1000),
+  /** Nominal DC input, V; a power station has none. */
+  inputVoltage: z.optional(positive('Nominal input', 1000)),
   /** Nominal AC output, V, and frequency, Hz, as labelled. */
   outputVoltage: positive('Nominal output', 1000),
   outputFrequency: positive('Output frequency', 1000),
@@ -95,11 +137,18 @@ export const Unit = z.object({
   note: text('Note'),
   claims: z.array(Claim).check(z.maxLength(60, 'Claims: 60 at most.')),
 })
+const inputAsked = z.refine<z.infer<typeof UnitFields>>(
+  ({ kind, inputVoltage }) => kind === 'power station' || inputVoltage !== undefined,
+  { error: 'Nominal input: a number above 0 and up to 1000.', path: ['inputVoltage'] },
+)
+export const Unit = UnitFields.check(inputAsked)
 export type Unit = z.infer<typeof Unit>
 
-export const StoredUnit = z.extend(Unit, {
-  id: Id,
-  version: whole('Version', 1, 1e9),
-  savedAt: instant('Saved'),
-})
+export const StoredUnit = z
+  .extend(UnitFields, {
+    id: Id,
+    version: whole('Version', 1, 1e9),
+    savedAt: instant('Saved'),
+  })
+  .check(inputAsked)
 export type StoredUnit = z.infer<typeof StoredUnit>

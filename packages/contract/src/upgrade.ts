@@ -28,6 +28,8 @@ const steps: Readonly<Record<number, (document: Loose) => Loose>> = {
   5: (document) => document,
   // Format 7 may hold tests of limits, the course of a capture, more of a motor attempt, and nameplates.
   6: (document) => document,
+  // Format 8 may hold logs, noise, ports, charging, modes, and units without a DC input.
+  7: (document) => document,
 }
 
 /**

@@ -145,6 +145,10 @@ export const CaptureFigures = z.object({
     .check(z.minLength(1, 'Channels: none.'), z.maxLength(8, 'Channels: 8 at most.')),
   /** Mean of V_C · I_C, W, where both were captured at once. */
   P: z.optional(finite('Mean power')),
+  /** A changeover: the wave left its sine, and came back to one. */
+  transfer: z.optional(
+    z.object({ from: number('Transfer from, s', 0, 1e7), seconds: number('Transfer, s', 0, 1e6) }),
+  ),
   /** Of captures of a tenth of a second and more. */
   course: z.optional(Course),
 })

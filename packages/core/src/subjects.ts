@@ -1,5 +1,6 @@
 import type { ClaimQuantity, ReadingKind } from '@even-watt/contract'
 import { attribution } from './attribution/subject'
+import { charging } from './charging/subject'
 import { captures } from './captures/subject'
 import { endurance } from './endurance/subject'
 import { evidence } from './evidence/subject'
@@ -7,6 +8,8 @@ import { expectations } from './expectations/subject'
 import { files } from './files/subject'
 import { ladder } from './ladder/subject'
 import { limits } from './limits/subject'
+import { logs } from './logs/subject'
+import { modes } from './modes/subject'
 import { motors } from './motors/subject'
 import { noLoad } from './noLoad/subject'
 import { plan } from './plan/subject'
@@ -23,6 +26,7 @@ import { units } from './units/subject'
 export const subjects = [
   units,
   evidence,
+  logs,
   rigs,
   supply,
   plan,
@@ -36,6 +40,8 @@ export const subjects = [
   limits,
   endurance,
   ports,
+  charging,
+  modes,
   files,
   expectations,
 ] as const satisfies readonly Subject[]

@@ -15,7 +15,14 @@ interface Props {
   readonly onClose: () => void
 }
 
-const hue = { A: 'text-copper', B: 'text-copper', C: 'text-petrol', any: 'text-ink' } as const
+const hue = {
+  A: 'text-copper',
+  B: 'text-copper',
+  in: 'text-copper',
+  port: 'text-copper',
+  C: 'text-petrol',
+  any: 'text-ink',
+} as const
 
 /** One prompt at a time, figures as large as the window allows: read from where the meters are. */
 export function ArmsLength({ state, onClose }: Props) {

@@ -8,7 +8,7 @@ export function UnitFacts({ unit }: { unit: StoredUnit }) {
     ['unit', unit.name],
     [
       'kind',
-      `${unit.kind}, ${plain(unit.inputVoltage)} V DC to ${plain(unit.outputVoltage)} V ${plain(unit.outputFrequency)} Hz, ${unit.phase} phase`,
+      `${unit.kind}, ${unit.inputVoltage === undefined ? '' : `${plain(unit.inputVoltage)} V DC to `}${plain(unit.outputVoltage)} V ${plain(unit.outputFrequency)} Hz, ${unit.phase} phase`,
     ],
     ['output wave', unit.wave === 'unstated' ? 'not stated' : unit.wave],
     [

@@ -14,7 +14,7 @@ const columns: readonly ListColumn<StoredUnit>[] = [
     id: 'volts',
     head: 'from → to',
     value: ({ inputVoltage, outputVoltage, outputFrequency }) =>
-      `${plain(inputVoltage)} V → ${plain(outputVoltage)} V ${plain(outputFrequency)} Hz`,
+      `${inputVoltage === undefined ? 'store' : `${plain(inputVoltage)} V`} → ${plain(outputVoltage)} V ${plain(outputFrequency)} Hz`,
   },
   {
     id: 'claims',

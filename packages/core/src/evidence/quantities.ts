@@ -1,10 +1,13 @@
 import type { Quantity, Readable } from '@even-watt/contract'
 import type { FigureUnit } from '../figures'
 
+/** Where something is read; a power station has an input and ports in place of A and B. */
+type Tap = 'A' | 'B' | 'C' | 'in' | 'port' | 'any'
+
 /** What each quantity is read as, in which unit, and where (docs/method/evidence.md). */
 export const quantityData: Record<
   Quantity,
-  { reads: Readable; unit: FigureUnit; words: string; tap: 'A' | 'B' | 'C' | 'any' }
+  { reads: Readable; unit: FigureUnit; words: string; tap: Tap }
 > = {
   V_A: { reads: 'DC voltage', unit: 'V', words: 'volts at the posts', tap: 'A' },
   I_bank: { reads: 'DC current', unit: 'A', words: 'bank current', tap: 'A' },
@@ -26,6 +29,15 @@ export const quantityData: Record<
   I_L2: { reads: 'AC current', unit: 'A', words: 'current of leg L2', tap: 'C' },
   P_L1: { reads: 'active power', unit: 'W', words: 'watts of leg L1', tap: 'C' },
   P_L2: { reads: 'active power', unit: 'W', words: 'watts of leg L2', tap: 'C' },
+  E_C: { reads: 'energy', unit: 'Wh', words: 'watt-hours counted at the outlet', tap: 'C' },
+  P_wall: { reads: 'active power', unit: 'W', words: 'watts from the wall', tap: 'in' },
+  E_wall: { reads: 'energy', unit: 'Wh', words: 'watt-hours from the wall', tap: 'in' },
+  V_in: { reads: 'DC voltage', unit: 'V', words: 'volts at the charge input', tap: 'in' },
+  I_in: { reads: 'DC current', unit: 'A', words: 'amps into the charge input', tap: 'in' },
+  P_in: { reads: 'DC power', unit: 'W', words: 'watts into the charge input', tap: 'in' },
+  E_in: { reads: 'energy', unit: 'Wh', words: 'watt-hours into the charge input', tap: 'in' },
+  V_port: { reads: 'DC voltage', unit: 'V', words: 'volts of a port', tap: 'port' },
+  I_port: { reads: 'DC current', unit: 'A', words: 'amps of a port', tap: 'port' },
 }
 
 /** The unit in which something that a meter reads is shown. */

@@ -4,6 +4,7 @@ import { deriveStep, isCarried, type StepFigures } from '../ladder'
 import { expanded } from '../meters'
 import type { Analysis } from '../trials'
 import { claimOf, claimValue } from '../units'
+import { holdsOf } from './holds'
 import { overloadsOf, type Overload } from './overload'
 
 /** What was tried at one step, carried or not: a step that was carried and then tripped is two. */
@@ -44,9 +45,10 @@ export function partsOf(step: StepFigures, { ladder }: Analysis): Part[] {
   ]
 }
 
-/** All that was tried on one rig: the steps of its ladder, and what was raised until something gave up. */
+/** All that was tried on one rig: the steps of its ladder, what was held over hours, and what was raised until something gave up. */
 export const allAttempts = (evidence: Evidence): Attempt[] => [
   ...evidence.analysis.ladder.steps.flatMap((step) => attemptsOf(step, evidence)),
+  ...holdsOf(evidence.analysis).flatMap((step) => attemptsOf(step, evidence)),
   // The watts of an overload on one leg are those of that leg, and never of both.
   ...overloadsOf(evidence.analysis)
     .filter(({ reading: { leg } }) => leg === evidence.leg)

@@ -111,6 +111,7 @@ export const noticeOverloadCurrent: Notice = ({ analysis }) => {
   const { rig, number, unit } = analysis.record.revision
   return overloadsOf(analysis).flatMap(({ entry, reading, opened }): Oddity[] => {
     const { watts, inputVolts = unit.inputVoltage, lasted } = reading
+    if (inputVolts === undefined) return []
     if (opened || lasted === undefined) return []
     const implied = watts / generous / inputVolts
     const over = weakestLinks(rig, implied).find(

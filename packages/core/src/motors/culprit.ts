@@ -60,7 +60,7 @@ const byProtection: Look = (attempt, analysis) => {
   // A lowest value of next to nothing is what a meter keeps once the path is open.
   const inputLost =
     seen?.inputGone ??
-    (outcome !== 'stalled' && lowestInput !== undefined && lowestInput < inputGone * inputVoltage)
+    (outcome !== 'stalled' && lowestInput !== undefined && lowestInput < inputGone * (inputVoltage ?? 0))
   if (!named && !inputLost) return undefined
   const beyond = exceeded(attempt, analysis)
   const over = beyond.find(({ kind }) => kind === named) ?? beyond[0]

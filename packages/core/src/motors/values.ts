@@ -28,7 +28,7 @@ export function typedValues({ reading }: EntryOf<'motors'>, revision: Revision):
     ['I_C', reading.peakCurrent],
     ['P_C', reading.seenWatts],
     ['V_C', unless(reading.lowestOutput, outputGone * legVolts(revision.unit))],
-    ['V_B', unless(reading.lowestInput, inputGone * inputVoltage)],
+    ['V_B', unless(reading.lowestInput, inputGone * (inputVoltage ?? 0))],
   ]
   return typed.flatMap(([quantity, value]) =>
     value === undefined ? [] : [onMeter(quantity, value, revision)],

@@ -1,0 +1,3 @@
+export * from './judges'
+export * from './shared'
+export * from './sweep'

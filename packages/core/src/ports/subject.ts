@@ -1,10 +1,48 @@
-import { notTested } from '../findings'
-import type { Subject } from '../subject'
+import { plain } from '../figures'
+import type { CsvRow, Subject } from '../subject'
+import { judgePort } from './judges'
+import { noticePorts } from './oddities'
 
-/** Ports, charging and changeover. */
+/** Sockets that give direct current, and what they share. */
 export const ports = {
-  judges: {
-    'transfer time': () =>
-      notTested('The transfer time was not tested. It needs a capture of the changeover.'),
+  kinds: {
+    port: (reading): CsvRow => {
+      switch (reading.test) {
+        case 'load':
+          return {
+            test: reading.test,
+            port: reading.port,
+            points: reading.points.map(({ amps, volts }) => `${plain(amps)} A ${plain(volts)} V`).join('; '),
+            'lead [Ω]': reading.lead,
+            'cut off at [A]': reading.cutoff,
+            note: reading.note,
+          }
+        case 'offered':
+          return {
+            test: reading.test,
+            port: reading.port,
+            points: reading.offers
+              .map(({ volts, amps }) => `${plain(volts)} V${amps === undefined ? '' : ` ${plain(amps)} A`}`)
+              .join('; '),
+            note: reading.note,
+          }
+        case 'together':
+          return {
+            test: reading.test,
+            port: reading.loaded.map(({ port }) => port).join(' + '),
+            points: reading.loaded.map(({ volts, amps }) => `${plain(amps)} A ${plain(volts)} V`).join('; '),
+            note: reading.note,
+          }
+        case 'neighbour':
+          return {
+            test: reading.test,
+            port: reading.port,
+            points: `${plain(reading.before)} V; ${plain(reading.after)} V`,
+            note: reading.note,
+          }
+      }
+    },
   },
+  judges: { port: judgePort },
+  oddities: [noticePorts],
 } satisfies Subject

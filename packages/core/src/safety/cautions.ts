@@ -12,7 +12,7 @@ export interface Caution {
 }
 
 export interface SafetyQuestion {
-  readonly unit: Pick<Unit, 'outputVoltage' | 'wave' | 'phase' | 'inputVoltage'>
+  readonly unit: Pick<Unit, 'outputVoltage' | 'wave' | 'phase' | 'inputVoltage'> & Partial<Pick<Unit, 'kind'>>
   readonly rig: Pick<Rig, 'bank' | 'positive' | 'negative' | 'support'>
   readonly plan?: LadderPlanned | undefined
   readonly loads?: readonly StoredLoad[]
@@ -21,7 +21,44 @@ export interface SafetyQuestion {
 }
 
 /** Reminders of docs/method/safety.md, chosen by rig, unit and plan. Local codes and a licensed electrician decide. */
-export function cautionsFor({ unit, rig, plan, loads = [], nearLimit = [] }: SafetyQuestion): Caution[] {
+export const cautionsFor = (question: SafetyQuestion): Caution[] =>
+  question.unit.kind === 'power station' ? ofStation(question) : ofInverter(question)
+
+/** Of a station too: what its outlet and its loads can do. */
+const atItsOutlet: ReadonlySet<string> = new Set([
+  'mains voltage',
+  'building wiring',
+  'floating output',
+  'one leg',
+  'stepped wave',
+  'heat',
+  'motors',
+])
+
+/** A station has its store inside: posts and cables do not arise, its inputs and its store do. */
+const ofStation = (question: SafetyQuestion): Caution[] => [
+  ...ofInverter(question).filter(({ name }) => atItsOutlet.has(name)),
+  {
+    name: 'store inside',
+    sentence:
+      'Never open it: its store cannot be switched off, and its link stays charged. Swollen, dented or wet: leave it outside and do not charge it.',
+    because: 'a store that nobody can disconnect',
+  },
+  {
+    name: 'solar input',
+    sentence:
+      'Panels give their full volts in any light, and more when it is cold. Over the volts of the input they destroy it. Cover them before plugging or unplugging.',
+    because: 'a charge input for panels',
+  },
+  {
+    name: 'unattended',
+    sentence:
+      'Runs of hours: on stone, nothing that burns within a metre, a smoke alarm that is heard. Leave no heater and no charge alone.',
+    because: 'run-downs and charges take hours',
+  },
+]
+
+function ofInverter({ unit, rig, plan, loads = [], nearLimit = [] }: SafetyQuestion): Caution[] {
   const batteries = rig.bank.strings.flat()
   const lead = batteries.filter(({ chemistry }) => !isLithium(chemistry))
   const lithium = batteries.filter(({ chemistry }) => isLithium(chemistry))
@@ -75,7 +112,7 @@ export function cautionsFor({ unit, rig, plan, loads = [], nearLimit = [] }: Saf
       name: 'pre-charge',
       sentence:
         'Pre-charge before connecting. Inside, the high-voltage link (170 to 400 V) stays charged after unplugging: wait, measure, leave it to the qualified.',
-      because: `the unit’s input capacitors on ${plain(unit.inputVoltage)} V`,
+      because: `the unit’s input capacitors on ${plain(unit.inputVoltage ?? bankNominal(rig.bank))} V`,
     },
     {
       name: 'building wiring',

@@ -11,6 +11,12 @@ const factors: Record<ClaimUnit, number> = {
   Hz: 1,
   s: 1,
   ms: 0.001,
+  min: 60,
+  h: 3600,
+  kWh: 1000,
+  'dB(A)': 1,
+  '°C': 1,
+  cycles: 1,
   Wh: 1,
   Ah: 1,
 }
@@ -29,8 +35,11 @@ export function sayClaim(claim: Claim): string {
     ? ` at ${[...new Set([claim.volts.from, claim.volts.to])].map(plain).join(' to ')} V`
     : ''
   const room = claim.room === undefined ? '' : ` up to ${plain(claim.room)} °C`
+  const of = [claim.port, claim.portVolts && `${plain(claim.portVolts)} V`, claim.mode, claim.source]
+    .filter(Boolean)
+    .join(' ')
   const leg = claim.eachLeg ? ' on each leg' : ''
-  return `${sign}${plain(claim.value)} ${claim.unit}${leg}${time}${load}${volts}${room}`
+  return `${sign}${plain(claim.value)} ${claim.unit}${of && ` (${of})`}${leg}${time}${load}${volts}${room}`
 }
 
 /** The promise that a unit makes of a quantity; the first, where it makes several. */

@@ -63,7 +63,16 @@ const allowed: Record<Parameters<typeof claimValue>[0]['quantity'], readonly str
   'soft start': ['s', 'ms'],
   'ground-fault test': ['s', 'ms'],
   'transfer time': ['s', 'ms'],
-  energy: ['Wh', 'Ah'],
+  energy: ['Wh', 'kWh', 'Ah'],
+  'run time': ['h', 'min', 's'],
+  port: ['W', 'A', 'V'],
+  'charge power': ['W', 'A'],
+  'charge time': ['h', 'min'],
+  'mode draw': ['W', 'A'],
+  noise: ['dB(A)'],
+  'case temperature': ['°C'],
+  'overload time': ['s', 'min', 'h'],
+  cycles: ['cycles'],
 }
 
 /** 19: missing disclosure. */

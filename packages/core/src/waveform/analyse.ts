@@ -9,6 +9,7 @@ import { Folding, type MeanCycle } from './cycle'
 import { evened } from './evened'
 import { courseOf } from './course'
 import { plateauOf } from './plateau'
+import { transferIn } from './transfer'
 import { harmonicsAt, type Sampled, type SampledChannel } from './samples'
 import { cyclesOf, wanders, type Cycles, type Window } from './windows'
 
@@ -77,6 +78,7 @@ export function analyseCapture(sampled: Sampled, progress: Progress = () => unde
       aliased: !isDc(leader) && isAliased(leader.x),
       cycles: even ? found.crossings.length - 1 : found.used,
       frequency: frequencyOf(found, rate),
+      ...transferOf(leader, rate),
       channels: repeating.map(({ figures }, i) => {
         const { max, min } = basicsOf((channels[i] as SampledChannel).x)
         return { ...figures, max, min, clipped: isClipped((channels[i] as SampledChannel).x) }
@@ -85,6 +87,11 @@ export function analyseCapture(sampled: Sampled, progress: Progress = () => unde
     },
     cycles: repeating.map(({ cycle }) => cycle),
   }
+}
+
+function transferOf({ quantity, x }: SampledChannel, rate: number): Pick<CaptureFigures, 'transfer'> {
+  const transfer = quantity === 'V_C' ? transferIn(x, rate) : undefined
+  return transfer ? { transfer } : {}
 }
 
 /** A clock in an instrument is trusted to this share. */

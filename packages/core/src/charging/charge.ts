@@ -1,0 +1,79 @@
+import { derive, isFigure, say, sayDuration, whenKnown, type Derived } from '../figures'
+import { divide } from '../meters'
+import { seriesFor, type Log } from '../logs'
+import type { Analysis } from '../trials'
+import { ranEmpty } from '../endurance'
+
+/** A charge from a log of it. */
+export interface Charge {
+  readonly log: Log
+  /** Wh that went in. */
+  readonly taken: Derived
+  /** s until its gauge stood at full, or its input fell under a twentieth of its most; undefined: it did not. */
+  readonly full: number | undefined
+  /** s at which it began to take less for good. */
+  readonly tapers: number | undefined
+  readonly most: number | undefined
+  readonly from: number | undefined
+  readonly to: number | undefined
+  /** Delivered Wh of a run-down beside it, over what was taken. */
+  readonly roundTrip: Derived
+  readonly sentence: string
+}
+
+/** Share of its most under which an input counts as done, and under which it tapers. */
+const done = 0.05
+const taperUnder = 0.9
+
+/** What a log of a charge says of when it was full and where it began to taper (docs/method/charging.md). */
+export function chargesOf(analysis: Analysis): Charge[] {
+  return analysis.logs
+    .filter(({ entry }) => entry.reading.what === 'charge')
+    .map((log): Charge => {
+      const taken = log.energies[log.entry.reading.source === 'wall' && isFigure(log.energies.E_wall.figure) ? 'E_wall' : isFigure(log.energies.E_in.figure) ? 'E_in' : 'E_wall'].figure
+      const series = seriesFor(log, 'P_wall') ?? seriesFor(log, 'P_in')
+      const charge = seriesFor(log, 'charge')?.points ?? []
+      const from = log.entry.reading.charge ?? charge[0]?.value
+      const to = charge.at(-1)?.value
+      const most = series && Math.max(...series.points.map(({ value }) => value))
+      const topped = charge.find(({ value }) => value >= 0.995)?.at
+      const ended = log.ended?.why === 'full' ? log.ended.at : undefined
+      const fell = most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, done * most) : undefined
+      const full = fell ?? topped ?? ended
+      const tapers = most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, taperUnder * most) : undefined
+      const roundTrip = roundTripOf(log, taken, analysis)
+      return { log, taken, full, tapers, most, from, to, roundTrip, sentence: sentenceOf({ taken, full, tapers, most, from, to, roundTrip }) }
+    })
+} // prettier-ignore
+
+/** s from which values stay under a level to the end; undefined: they do not. */
+function fallsFrom(points: readonly { at: number; value: number }[], level: number): number | undefined {
+  const last = points.findLastIndex(({ value }) => value >= level)
+  return last >= 0 && last < points.length - 1 ? points[last + 1]?.at : undefined
+}
+
+/** Wh out over Wh in: of a charge from empty to full, and a run-down next to it that went to its end. */
+function roundTripOf(log: Log, taken: Derived, { logs }: Analysis): Derived {
+  const at = (one: Log) => Date.parse(one.entry.at)
+  const beside = logs
+    .filter((one) => one.entry.reading.what === 'run-down' && ranEmpty(one) && isFigure(one.energies.E_C.figure))
+    .sort((a, b) => Math.abs(at(a) - at(log)) - Math.abs(at(b) - at(log)))[0]
+  const { charge = undefined } = log.entry.reading
+  if (charge !== undefined && charge > 0.05) return { missing: 'It was not charged from empty.' }
+  if (!beside) return { missing: 'No run-down to its end stands beside this charge.' }
+  return whenKnown([beside.energies.E_C.figure, taken], ([out, into]) =>
+    derive('round trip', '%', 'Wh out / Wh in', [out, into], divide(out.x, into.x)),
+  )
+} // prettier-ignore
+
+function sentenceOf({ taken, full, tapers, most, from, to, roundTrip }: Pick<Charge, 'taken' | 'full' | 'tapers' | 'most' | 'from' | 'to' | 'roundTrip'>): string {
+  const minutes = (s: number) => sayDuration(60 * Math.round(s / 60))
+  const share = (x: number | undefined) => (x === undefined ? undefined : say(100 * x, '%', 2))
+  const range = from !== undefined && to !== undefined ? `From ${share(from) ?? ''} to ${share(to) ?? ''}` : 'The charge'
+  const took = isFigure(taken) ? ` took ${say(taken.x.value, 'Wh')}` : ''
+  const time = full === undefined ? '; it was not full' : `; full after ${minutes(full)}`
+  const up = most === undefined ? '' : `, at up to ${say(most, 'W')}`
+  const tapered = tapers === undefined ? '' : `; it tapers from ${minutes(tapers)} on`
+  const round = isFigure(roundTrip) ? `. Round trip: ${say(100 * roundTrip.x.value, '%')}` : ''
+  return `${range}${took}${up}${time}${tapered}${round}.`
+} // prettier-ignore

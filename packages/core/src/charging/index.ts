@@ -1,0 +1,4 @@
+export * from './charge'
+export * from './input'
+export * from './judges'
+export * from './panels'

@@ -1,0 +1,84 @@
+import { judgeFigure, notShown, notTested, type Judge } from '../findings'
+import { decides, isFigure, sayDuration, type Figure } from '../figures'
+import { halfWidth, methodSource, rectangular, specificationSource, uncertain } from '../meters'
+import { quantityData, rangeOf } from '../evidence'
+import { scopeOf, type Analysis } from '../trials'
+import { claimValue, sayClaim } from '../units'
+import { chargesOf } from './charge'
+import { chargingTests } from './input'
+import type { Value } from '@even-watt/contract'
+
+/** A value of an input as a figure, on its meter. */
+function figureOf(value: Value, entry: string, { evidence, record }: Analysis): Figure {
+  const meter = record.revision.meters.find(({ id }) => id === value.meter)
+  const range = meter && rangeOf(meter, value)
+  const refused = evidence.gate(value, entry)
+  return {
+    symbol: value.quantity,
+    unit: quantityData[value.quantity].unit,
+    x:
+      meter && range
+        ? uncertain(value.value, specificationSource(meter.id, range.id), rectangular(halfWidth(range, value.value)))
+        : uncertain(value.value, methodSource('no meter', entry), 0),
+    grade: value.grade,
+    ...(refused ? { refused } : {}),
+    working: { formula: `${value.quantity} read on ${meter?.name ?? 'no named meter'}`, inputs: [], notes: [], entries: [entry] },
+  }
+} // prettier-ignore
+
+/** The most that a charging input took, of the source that is promised. */
+export const judgeChargePower: Judge = (evidence) => {
+  const { claim, analysis } = evidence
+  const wanted = claim.unit === 'A' ? ['I_in'] : ['P_in', 'P_wall']
+  const tests = chargingTests(analysis.record, 'input')
+    .filter(({ reading }) => claim.source === undefined || reading.source === claim.source)
+    .flatMap(({ entry, reading }) =>
+      reading.values
+        .filter(({ quantity }) => wanted.includes(quantity))
+        .map((value) => figureOf(value, entry.id, analysis)),
+    )
+  const logged = analysis.logs
+    .filter(({ entry }) => entry.reading.what === 'charge' && (claim.source === undefined || entry.reading.source === claim.source))
+    .flatMap((log) => log.series.filter(({ quantity }) => wanted.includes(quantity)))
+    .flatMap((series) => {
+      const quantity = series.quantity as Value['quantity']
+      const [meter] = series.meters
+      return series.product ? [] : [figureOf({ quantity, value: series.largest, grade: series.grade, ...(meter ? { meter } : {}) }, series.entries[0] ?? '', analysis)]
+    })
+  const best = [...tests, ...logged].sort((a, b) => Number(decides(b)) - Number(decides(a)) || b.x.value - a.x.value)[0]
+  if (!best) return notTested('What its charging input takes was not read.')
+  const verdict = judgeFigure(evidence, best, 'The most that it took')
+  // A promise of "up to" is not broken by a source that gave no more.
+  if (claim.comparator === 'at least' && best.x.value < claimValue(claim) && decides(best))
+    return claim.source === 'wall'
+      ? verdict
+      : notShown(evidence, 'supply', `The most that it took is ${best.x.value.toFixed(0)} ${best.unit} against ${sayClaim(claim)}.`, 'A source that gives more, in its window of volts, would show whether it takes more.', best)
+  return verdict
+} // prettier-ignore
+
+/** From empty to full. */
+export const judgeChargeTime: Judge = (evidence) => {
+  const { claim, analysis } = evidence
+  const charges = chargesOf(analysis).filter(
+    ({ log }) => claim.source === undefined || log.entry.reading.source === claim.source,
+  )
+  const timed = charges.filter(({ full }) => full !== undefined).sort((a, b) => (a.from ?? 1) - (b.from ?? 1))[0]
+  if (timed?.full === undefined) {
+    const running = charges.at(-1)
+    return running
+      ? notShown(evidence, 'time', `After ${sayDuration(60 * Math.round(running.log.seconds / 60))} it was not full.`, 'Charge it until its input falls under a twentieth.')
+      : notTested('A charge from empty to full was not timed.')
+  }
+  if (timed.from !== undefined && timed.from > 0.05)
+    return notShown(evidence, 'supply', `It was charged from ${Math.round(100 * timed.from)} %, not from empty.`, 'Run it down first.')
+  const figure: Figure = {
+    symbol: 't',
+    unit: 'h',
+    x: uncertain(timed.full / 3600, methodSource('charge time', `${timed.log.entry.id}|${scopeOf(analysis.record)}`), rectangular(0.03)),
+    grade: 'measured',
+    working: { formula: 'from empty until its input falls under a twentieth, or its gauge stands at 100 %', inputs: [], notes: [], entries: [timed.log.entry.id] },
+  }
+  const hours = claimValue(claim) / 3600
+  const verdict = judgeFigure({ ...evidence, claim: { ...claim, value: hours, unit: 'h' } }, figure, 'A charge from empty')
+  return isFigure(figure) ? { ...verdict, sentence: `${timed.sentence} Promised: ${sayClaim(claim)}.` } : verdict
+} // prettier-ignore

@@ -1,0 +1,26 @@
+import type { CsvRow, Subject } from '../subject'
+import { judgeChargePower, judgeChargeTime } from './judges'
+
+/** What goes in: from the wall, a vehicle, the sun. */
+export const charging = {
+  kinds: {
+    charging: (reading): CsvRow =>
+      reading.test === 'input'
+        ? {
+            test: 'charging input',
+            'charged by': reading.source,
+            'irradiance [W/m²]': reading.irradiance,
+            note: reading.note,
+          }
+        : {
+            test: 'panel',
+            panel: reading.name,
+            owned: reading.owned,
+            'open circuit [V]': reading.openVolts,
+            'short circuit [A]': reading.shortAmps,
+            'at its best [W]': reading.watts,
+            note: reading.note,
+          },
+  },
+  judges: { 'charge power': judgeChargePower, 'charge time': judgeChargeTime },
+} satisfies Subject

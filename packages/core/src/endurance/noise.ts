@@ -1,0 +1,77 @@
+import type { EntryOf } from '@even-watt/contract'
+import { say, type Figure } from '../figures'
+import { halfWidth, methodSource, rangeFor, rectangular, specificationSource } from '../meters'
+import type { Notice } from '../oddities'
+import { readingsOf, scopeOf, type Analysis } from '../trials'
+
+/** dB by which a level must stand over its background to be told from it. */
+const tellsApart = 3
+/** Half-width where no sound level meter is named, dB. */
+const usual = 2
+
+/** How loud a unit was at one reading. */
+export interface Noise {
+  readonly entry: EntryOf<'noise'>
+  /** dB(A) without the background; absent where it cannot be told from it. */
+  readonly level: Figure | undefined
+  readonly sentence: string
+}
+
+/**
+ * Level without its background: 10·log10(10^(L/10) − 10^(B/10)), dB(A). Undefined where they are under 3 dB apart: what is
+ * left then is not told from nothing (docs/method/endurance.md).
+ */
+export const withoutBackground = (level: number, background: number): number | undefined =>
+  level - background < tellsApart ? undefined : 10 * Math.log10(10 ** (level / 10) - 10 ** (background / 10))
+
+export function noisesOf(analysis: Analysis): Noise[] {
+  const { record } = analysis
+  return readingsOf(record, 'noise').map((entry) => {
+    const { level, background, distance, load, watts, fan, silent, meter: id } = entry.reading
+    const where = `at ${say(distance, 'm')}${load ? `, ${load}` : ''}${watts === undefined ? '' : `, ${say(watts, 'W')}`}${fan ? `, fan ${fan}` : ''}`
+    const left = background === undefined ? level : withoutBackground(level, background)
+    if (left === undefined)
+      return {
+        entry,
+        level: undefined,
+        sentence: `${say(level, 'dB(A)')} over ${say(background ?? 0, 'dB(A)')} ${where}: not told from the room.`,
+      }
+    const meter = record.revision.meters.find((one) => one.id === id)
+    const range = meter && rangeFor(meter.ranges, 'sound level', level)
+    // The common error of a level goes through the difference of energies with this factor.
+    const gain = background === undefined ? 1 : 1 / (1 - 10 ** ((background - level) / 10))
+    const half = range ? halfWidth(range, level) : usual
+    const source =
+      meter && range
+        ? specificationSource(meter.id, range.id)
+        : methodSource('sound level', scopeOf(record))
+    const figure: Figure = {
+      symbol: 'L',
+      unit: 'dB(A)',
+      // Level and background stand on one meter: what it is off by moves both alike.
+      x: { value: left, sources: new Map([[source, rectangular(half)], [methodSource('noise', entry.id), 0.25 * gain]]) },
+      grade: silent === false ? 'observed' : 'measured',
+      working: {
+        formula:
+          background === undefined ? 'L as read; the background was not read' : '10·log10(10^(L/10) − 10^(B/10))',
+        inputs: [],
+        notes: silent === false ? ['The load makes noise of its own.'] : [],
+        entries: [entry.id],
+      },
+    }
+    const because = background === undefined ? ', background not read' : ` (${say(level, 'dB(A)')} over ${say(background, 'dB(A)')})`
+    return { entry, level: figure, sentence: `${say(left, 'dB(A)')} ${where}${because}.` }
+  })
+} // prettier-ignore
+
+/** 36: a level less than 3 dB over its background. */
+export const noticeQuiet: Notice = ({ analysis }) =>
+  noisesOf(analysis)
+    .filter(({ level }) => !level)
+    .map(({ entry }) => ({
+      number: 36,
+      odd: `${say(entry.reading.level, 'dB(A)')} is less than ${tellsApart} dB over the background of ${say(entry.reading.background ?? 0, 'dB(A)')}.`,
+      why: 'The unit cannot be told from the room.',
+      todo: 'Read it nearer, or when the room is quieter; say the distance.',
+      at: { revision: analysis.record.revision.number, entry: entry.id },
+    }))

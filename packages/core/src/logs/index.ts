@@ -1,0 +1,6 @@
+export * from './energy'
+export * from './integrate'
+export * from './log'
+export * from './segments'
+export * from './series'
+export * from './thermal'

@@ -1,0 +1,5 @@
+export * from './digest'
+export * from './guess'
+export * from './manner'
+export * from './rows'
+export * from './times'

@@ -1,0 +1,36 @@
+import { judgeFigure, notShown, notTested, undecided, type Judge } from '../findings'
+import { decides, isFigure } from '../figures'
+import { sayClaim } from '../units'
+import { fewestCycles, modeDraws } from './draw'
+import { transfersOf } from './transfer'
+
+/** The slowest changeover that was timed. */
+export const judgeTransfer: Judge = (evidence) => {
+  const timed = transfersOf(evidence.analysis).flatMap(({ gap }) => (gap ? [gap] : []))
+  const slowest = timed.sort((a, b) => Number(decides(b)) - Number(decides(a)) || b.x.value - a.x.value)[0]
+  if (!slowest) return notTested('The transfer time was not tested. It needs a capture of the changeover.')
+  // A promise in ms or s is judged in s.
+  const inSeconds = {
+    ...slowest,
+    x: { value: slowest.x.value / 1000, sources: new Map([...slowest.x.sources].map(([name, u]) => [name, u / 1000])) },
+  }
+  const verdict = judgeFigure(evidence, inSeconds, 'Its transfer')
+  return isFigure(slowest) && decides(slowest)
+    ? { ...verdict, figure: slowest, sentence: `Its slowest transfer took ${slowest.x.value.toFixed(slowest.x.value < 10 ? 1 : 0)} ms against ${sayClaim(evidence.claim)}.` }
+    : undecided(slowest)
+} // prettier-ignore
+
+/** What a mode draws: of measured ones the last. */
+export const judgeModeDraw: Judge = (evidence) => {
+  const { claim, analysis } = evidence
+  if (claim.mode === undefined) return notTested('The draw names no mode: say which it is promised of.')
+  const draws = modeDraws(analysis).filter(({ mode, watts }) => mode === claim.mode && isFigure(watts))
+  const best = draws.findLast(({ watts }) => decides(watts)) ?? draws.at(-1)
+  if (!best || !isFigure(best.watts)) return notTested(`What ${claim.mode} draws was not read.`)
+  if (claim.unit === 'A')
+    return notShown(evidence, 'meter', best.sentence, 'It is promised in amps: read them.', best.watts)
+  const cycles = best.entry.reading.test === 'draw' ? best.entry.reading.cycles : undefined
+  if (claim.mode === 'search' && cycles !== undefined && cycles < fewestCycles)
+    return notShown(evidence, 'time', best.sentence, `Take the mean over ${fewestCycles} cycles.`, best.watts)
+  return judgeFigure(evidence, best.watts, `What ${claim.mode} draws`)
+}
