@@ -1,9 +1,13 @@
+import { charging } from './charging/stage'
+import { endurance } from './endurance/stage'
 import { findings } from './findings/stage'
 import { ladder } from './ladder/stage'
 import { limits } from './limits/stage'
+import { modes } from './modes/stage'
 import { motors } from './motors/stage'
 import { noLoad } from './noLoad/stage'
 import { plan } from './plan/stage'
+import { ports } from './ports/stage'
 import { report } from './report/stage'
 import { rig } from './rigs/stage'
 import { makeSafe } from './safety/stage'
@@ -22,6 +26,10 @@ export const stages: readonly Stage[] = [
   waveform,
   limits,
   motors,
+  endurance,
+  ports,
+  charging,
+  modes,
   findings,
   report,
 ]

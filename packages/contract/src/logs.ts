@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { Display, Grade, Quantity, Temperatures, Values } from './evidence'
 import { AttachedFile, Sha256 } from './files'
 import { alarms, fanStates } from './ladder'
-import { LoadUse } from './loads'
+import { LoadKind, LoadUse } from './loads'
 import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
 
 /** Long runs at the bench whose readings stand over time (docs/method/logs.md). */
@@ -46,6 +46,8 @@ export const Charge = number('State of charge, share', 0, 1, 'a share from 0 to 
 export const BegunLog = z.object({
   what: LogKind,
   load: text('Load', 200),
+  /** What kind of load it is: without a wattmeter volts times amps are watts of elements and filaments only. */
+  kind: z.optional(LoadKind),
   uses: z.optional(z.array(LoadUse).check(z.maxLength(60, 'Loads: 60 at most.'))),
   /** W that are expected of the load, or taken from a charger. */
   watts: z.optional(positive('Expected watts', 1e6)),

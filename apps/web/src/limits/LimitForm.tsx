@@ -2,9 +2,11 @@ import { LimitReading, type LimitTest } from '@even-watt/contract'
 import { nameOfTest } from '@even-watt/core'
 import { useEffect } from 'react'
 import { CaptureForm } from '../trials/CaptureForm'
+import { FieldGrid } from '../trials/FieldGrid'
+import { readFields, startOf } from '../trials/fields'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
-import { same, SelectField, TextField } from '../ui/form'
+import { TextField } from '../ui/form'
 import { fieldsOfTest } from './fields'
 
 /** Checks that testers make, for whoever does not remember them. */
@@ -23,26 +25,9 @@ export function LimitForm({ test, load }: { test: LimitTest; load: string | unde
   const fields = fieldsOfTest[test].filter(({ name }) => name !== 'leg' || phase === 'split')
   const state = useCaptureForm({
     what: `test (${nameOfTest[test].toLowerCase()})`,
-    start: Object.fromEntries(
-      fields.flatMap((field) =>
-        field.is === 'choice' && !field.optional ? [[field.name, field.of[0] ?? '']] : [],
-      ),
-    ),
+    start: startOf(fields),
     schema: LimitReading,
-    read: ({ number, text }) => ({
-      test,
-      note: text('note'),
-      ...Object.fromEntries(
-        fields.map((field) => [
-          field.name,
-          field.is === 'number'
-            ? number(field.name)
-            : field.is === 'tick'
-              ? text(field.name) === 'yes' || undefined
-              : text(field.name),
-        ]),
-      ),
-    }),
+    read: (from) => ({ test, note: from.text('note'), ...readFields(fields, from) }),
     entry: (reading) => ({ kind: 'limit', reading }),
   })
   const { field, form } = state
@@ -53,47 +38,7 @@ export function LimitForm({ test, load }: { test: LimitTest; load: string | unde
   }, [load, form])
   return (
     <CaptureForm title={`${nameOfTest[test]}: what was seen`} state={state} className="mt-2">
-      <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
-        {fields.map((one) => {
-          if (one.is === 'choice')
-            return (
-              <SelectField
-                key={one.name}
-                label={one.label}
-                {...field(one.name)}
-                options={one.optional ? [['', 'not noted'], ...same(one.of)] : same(one.of)}
-              />
-            )
-          if (one.is === 'tick')
-            return (
-              <SelectField
-                key={one.name}
-                label={one.label}
-                {...field(one.name)}
-                options={[
-                  ['', 'not seen'],
-                  ['yes', 'yes'],
-                ]}
-              />
-            )
-          return one.is === 'number' ? (
-            <TextField
-              key={one.name}
-              label={one.label}
-              unit={one.unit}
-              {...field(one.name)}
-              inputMode="decimal"
-            />
-          ) : (
-            <TextField
-              key={one.name}
-              label={one.label}
-              {...field(one.name)}
-              {...(one.example ? { placeholder: one.example } : {})}
-              {...(one.name === 'what' ? { list: 'checks' } : {})}
-            />
-          )
-        })}
+      <FieldGrid fields={fields} state={state} more={{ what: { list: 'checks' } }}>
         {test === 'function' && (
           <datalist id="checks">
             {usualChecks.map((check) => (
@@ -106,7 +51,7 @@ export function LimitForm({ test, load }: { test: LimitTest; load: string | unde
           {...field('note')}
           className="col-span-full"
         />
-      </div>
+      </FieldGrid>
     </CaptureForm>
   )
 }

@@ -8,38 +8,10 @@ import {
   thresholds,
   type LimitTest,
 } from '@even-watt/contract'
-
-/** One field of a test's form. */
-export type LimitField =
-  | { readonly name: string; readonly label: string; readonly unit: string; readonly is: 'number' }
-  | { readonly name: string; readonly label: string; readonly is: 'words'; readonly example?: string }
-  | {
-      readonly name: string
-      readonly label: string
-      readonly is: 'choice'
-      readonly of: readonly string[]
-      readonly optional?: true
-    }
-  | { readonly name: string; readonly label: string; readonly is: 'tick' }
-
-const number = (name: string, label: string, unit: string): LimitField => ({
-  name,
-  label,
-  unit,
-  is: 'number',
-})
-const words = (name: string, label: string, example?: string): LimitField => ({ name, label, is: 'words', ...(example ? { example } : {}) }) // prettier-ignore
-const choice = (name: string, label: string, of: readonly string[]): LimitField => ({
-  name,
-  label,
-  is: 'choice',
-  of,
-})
-const perhaps = (name: string, label: string, of: readonly string[]): LimitField => ({ name, label, is: 'choice', of, optional: true }) // prettier-ignore
-const tick = (name: string, label: string): LimitField => ({ name, label, is: 'tick' })
+import { choice, number, perhaps, tick, words, type Field } from '../trials/fields'
 
 /** What each test asks, what it cannot do without first. */
-export const fieldsOfTest: Readonly<Record<LimitTest, readonly LimitField[]>> = {
+export const fieldsOfTest: Readonly<Record<LimitTest, readonly Field[]>> = {
   overload: [
     words('load', 'Load', 'kettle + immersion rod'),
     number('watts', 'At the outlet', 'W'),

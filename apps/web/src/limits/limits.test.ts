@@ -12,7 +12,15 @@ const filled = (test: LimitTest) => ({
   ...Object.fromEntries(
     fieldsOfTest[test].map((field) => [
       field.name,
-      field.is === 'number' ? 12 : field.is === 'words' ? 'kettle' : field.is === 'tick' ? true : field.of[0],
+      field.is === 'number'
+        ? 12
+        : field.is === 'words'
+          ? 'kettle'
+          : field.is === 'tick'
+            ? true
+            : field.is === 'choice'
+              ? field.of[0]
+              : '',
     ]),
   ),
 })

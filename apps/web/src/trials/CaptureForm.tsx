@@ -7,11 +7,13 @@ interface Props {
   readonly title: string
   readonly state: Pick<CaptureFormState, 'submit' | 'refused' | 'restored' | 'discard'>
   readonly className?: string
+  /** What the button says. */
+  readonly action?: string
   readonly children: ReactNode
 }
 
 /** The frame of every form that captures: its heading, a draft marked as one, and the button. */
-export function CaptureForm({ title, state, className = 'mt-5', children }: Props) {
+export function CaptureForm({ title, state, className = 'mt-5', action = 'Capture', children }: Props) {
   return (
     <form
       noValidate
@@ -34,7 +36,7 @@ export function CaptureForm({ title, state, className = 'mt-5', children }: Prop
       {children}
       {state.refused !== undefined && <Notice kind="problem">{state.refused}</Notice>}
       <button type="submit" className="action action-main mt-3">
-        Capture
+        {action}
       </button>{' '}
       <span className="kbd">Ctrl Enter</span>
     </form>

@@ -1,3 +1,4 @@
+import type { Entry } from '@even-watt/contract'
 import { useEffect, useState, type FormEvent } from 'react'
 import { useForm } from 'react-hook-form'
 import type { ZodMiniType } from 'zod/mini'
@@ -28,9 +29,12 @@ interface Options<Reading> {
   readonly schema: ZodMiniType<Reading>
   /** The reading from what was typed. */
   readonly read: (from: Read) => unknown
-  readonly entry: (reading: Reading) => OfReading
+  /** The entry of a reading; `typed` is what stood in the fields. */
+  readonly entry: (reading: Reading, typed: Typed) => OfReading
   /** What the next one begins with, where that depends on the one just captured. */
   readonly next?: (reading: Reading) => Typed
+  /** What follows once it is captured. */
+  readonly onTaken?: (entry: Entry) => void
 }
 
 export type CaptureFormState = ReturnType<typeof useCaptureForm>
@@ -38,7 +42,15 @@ export type CaptureFormState = ReturnType<typeof useCaptureForm>
 const words: Typed = {}
 
 /** A small form whose content becomes one entry of the record: every fault at its field, nothing typed lost. */
-export function useCaptureForm<Reading>({ what, start, schema, read, entry, next }: Options<Reading>) {
+export function useCaptureForm<Reading>({
+  what,
+  start,
+  schema,
+  read,
+  entry,
+  next,
+  onTaken,
+}: Options<Reading>) {
   const { trial, analysis } = useTrial()
   const { number: revision } = analysis.record.revision
   const draftName = `${what} ${trial.id} ${revision}`
@@ -90,7 +102,7 @@ export function useCaptureForm<Reading>({ what, start, schema, read, entry, next
     setRefused(undefined)
   }
   const take = (reading: Reading): boolean => {
-    const captured = capture(trial.id, { ...entry(reading), revision } as Made)
+    const captured = capture(trial.id, { ...entry(reading, form.getValues()), revision } as Made)
     if ('faults' in captured) {
       setRefused(captured.faults.map(({ message }) => message).join(' '))
       return false
@@ -98,6 +110,7 @@ export function useCaptureForm<Reading>({ what, start, schema, read, entry, next
     // What was typed goes only when what was captured is kept.
     void captured.kept.then(() => answer(`The ${what} is captured.`))
     beginAgain(next ? { ...start, ...next(reading) } : start)
+    onTaken?.(captured.entry)
     return true
   }
   return {

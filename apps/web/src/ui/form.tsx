@@ -1,6 +1,12 @@
 import { parseNumber, type Parsed } from '@even-watt/core'
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form'
-import { useId, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes } from 'react'
+import {
+  useId,
+  type InputHTMLAttributes,
+  type ReactNode,
+  type SelectHTMLAttributes,
+  type TextareaHTMLAttributes,
+} from 'react'
 
 interface LabelledProps {
   readonly label: string
@@ -59,6 +65,18 @@ export function TextField({ label, unit, hint, error, className, ref, ...input }
   return (
     <Labelled label={label} unit={unit} hint={hint} error={error} className={className}>
       {(ids) => <input type="text" autoComplete="off" {...input} {...ids} ref={ref} className="input" />}
+    </Labelled>
+  )
+}
+
+type LinesProps = LabelledProps &
+  TextareaHTMLAttributes<HTMLTextAreaElement> & { readonly ref?: React.Ref<HTMLTextAreaElement> }
+
+/** Several lines, such as a column copied from a table. */
+export function LinesField({ label, unit, hint, error, className, ref, ...area }: LinesProps) {
+  return (
+    <Labelled label={label} unit={unit} hint={hint} error={error} className={className}>
+      {(ids) => <textarea {...area} {...ids} ref={ref} className="input figures" />}
     </Labelled>
   )
 }

@@ -4,6 +4,7 @@ import type {
   EntryOf,
   OddityNumber,
   Quantity,
+  ReadingKind,
   StoredMeter,
   StoredRig,
   StoredUnit,
@@ -240,6 +241,26 @@ export class BenchHand {
     }
   }
 
+  /** One value on one meter, as it shows it. */
+  value(quantity: Quantity, meter: string, truth: number): Value {
+    return {
+      quantity,
+      value: this.shown(meter, quantity, truth, { kind: 'sine' }),
+      grade: 'measured',
+      meter,
+      at: this.now,
+    }
+  }
+
+  /** A reading of its own kind, at this moment. */
+  entry<K extends EntryOf<ReadingKind>['kind']>(
+    kind: K,
+    revision: number,
+    reading: EntryOf<K>['reading'],
+  ): EntryOf<K> {
+    return { id: this.newId(), revision, at: this.now, kind, reading } as unknown as EntryOf<K>
+  }
+
   takeBack(entry: Entry, why: string): EntryOf<'take back'> {
     this.wait(5)
     return {
@@ -307,7 +328,10 @@ export class BenchHand {
 
 /** What a step of this bench has; it has one leg, and counts nothing. */
 const isTrue = (quantity: Quantity): quantity is Quantity & keyof Truth =>
-  !['T', 'Q_B', 'E_B', ...(legQuantities as readonly string[])].includes(quantity)
+  !['T', 'Q_B', 'E_B', ...(legQuantities as readonly string[]), ...besideTheTaps].includes(quantity)
+
+/** What stands at no tap of an inverter. */
+const besideTheTaps = ['E_C', 'P_wall', 'E_wall', 'V_in', 'I_in', 'P_in', 'E_in', 'V_port', 'I_port']
 
 function operateOrFail(bench: BenchModel, loads: readonly LoadModel[]): Truth {
   const truth = operate(bench, loads)

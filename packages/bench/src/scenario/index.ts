@@ -2,6 +2,7 @@ import type { StoredLoad, StoredMeter, StoredRig, StoredUnit, TrialDocument } fr
 import { stationLoads } from './loads'
 import { stationMeters } from './meters'
 import { stationRigs } from './rigs'
+import { corrickTrial } from './trials/corrick'
 import { ottrelTrial } from './trials/ottrel'
 import { pellamTrial } from './trials/pellam'
 import { pellamAfternoon } from './trials/pellamAfternoon'
@@ -41,6 +42,7 @@ function make(): Demo {
       varnockTrial(),
       pellamAfternoon(files),
       varnockLegs(files),
+      corrickTrial(files),
     ],
     files,
   }

@@ -74,4 +74,24 @@ export const stationMeters = {
   infrared: meter('Infrared thermometer', 2, [
     range('temperature', 300, 0, 20, 0.1, { response: 'infrared' }),
   ]),
+  thermocouples: meter('Thermocouple pair', 1, [range('temperature', 400, 0, 10, 0.1)]),
+  sound: meter('Sound level meter', 1, [range('sound level', 130, 0, 15, 0.1)]),
+  plug120: meter('Plug wattmeter, 120 V', 1, [
+    range('AC voltage', 150, 0.5, 1, 0.1, trueRms),
+    range('AC current', 15, 1, 1, 0.01, trueRms),
+    range('active power', 1800, 1, 1, 1),
+    range('energy', 100_000, 1, 1, 1),
+    range('frequency', 400, 0, 1, 0.1),
+  ]),
+  wall120: meter('Plug wattmeter at the wall', 1, [
+    range('active power', 1800, 1, 1, 1),
+    range('energy', 100_000, 1, 1, 1),
+  ]),
+  usb: meter('USB meter', 2, [range('DC voltage', 30, 0.3, 2, 0.01), range('DC current', 6, 0.5, 2, 0.01)]),
+  solar: meter('DC wattmeter', 1, [
+    range('DC voltage', 60, 0.3, 2, 0.01),
+    range('DC current', 30, 0.5, 2, 0.01),
+    range('DC power', 1500, 0.8, 2, 0.1),
+    range('energy', 10_000, 1, 1, 0.1),
+  ]),
 } as const

@@ -212,6 +212,43 @@ export const stationRigs = {
     ambient: 15,
     assignments: onLegs,
   },
+  corrick: {
+    id: id(),
+    version: 1,
+    savedAt: made,
+    name: 'Corrick on the bench',
+    bank: {
+      name: 'its store',
+      strings: [
+        [
+          {
+            id: id(),
+            name: 'store',
+            chemistry: 'lithium iron phosphate',
+            nominal: 25.6,
+            capacity: 40.6,
+            open: false,
+          },
+        ],
+      ],
+      join: { kind: 'in line', positive: [], negative: [], positiveAt: 0, negativeAt: 0 },
+    },
+    positive: [],
+    negative: [],
+    ambient: 22,
+    assignments: [
+      { quantity: 'V_C', meter: m.plug120.id },
+      { quantity: 'P_C', meter: m.plug120.id },
+      { quantity: 'E_C', meter: m.plug120.id },
+      { quantity: 'P_wall', meter: m.wall120.id },
+      { quantity: 'E_wall', meter: m.wall120.id },
+      { quantity: 'V_in', meter: m.solar.id },
+      { quantity: 'I_in', meter: m.solar.id },
+      { quantity: 'V_port', meter: m.usb.id },
+      { quantity: 'I_port', meter: m.usb.id },
+      { quantity: 'T', meter: m.thermocouples.id },
+    ],
+  },
 } satisfies Record<string, StoredRig>
 
 /** Ω that each kind of element truly has on the bench; cables by their own size, strung a little better than assumed. */

@@ -1,11 +1,11 @@
-import { judgeFigure, notShown, notTested, type Judge } from '../findings'
-import { decides, isFigure, sayDuration, type Figure } from '../figures'
+import { judge, judgeFigure, notShown, notTested, type Judge } from '../findings'
+import { decides, sayDuration, type Figure } from '../figures'
 import { halfWidth, methodSource, rectangular, specificationSource, uncertain } from '../meters'
 import { quantityData, rangeOf } from '../evidence'
 import { scopeOf, type Analysis } from '../trials'
 import { claimValue, sayClaim } from '../units'
 import { chargesOf } from './charge'
-import { chargingTests } from './input'
+import { chargingTests, inputCourse, inputPoints } from './input'
 import type { Value } from '@even-watt/contract'
 
 /** A value of an input as a figure, on its meter. */
@@ -48,10 +48,12 @@ export const judgeChargePower: Judge = (evidence) => {
   const best = [...tests, ...logged].sort((a, b) => Number(decides(b)) - Number(decides(a)) || b.x.value - a.x.value)[0]
   if (!best) return notTested('What its charging input takes was not read.')
   const verdict = judgeFigure(evidence, best, 'The most that it took')
-  // A promise of "up to" is not broken by a source that gave no more.
+  // A source that gave no more breaks no promise; where its watts stay alike whatever the volts, the input itself ends there.
+  const itself = inputCourse(inputPoints(analysis.record).filter(({ source }) => claim.source === undefined || source === claim.source))
+  const byItself = claim.source === 'wall' || (itself?.watts !== undefined && Math.abs(best.x.value / itself.watts - 1) < 0.05)
   if (claim.comparator === 'at least' && best.x.value < claimValue(claim) && decides(best))
-    return claim.source === 'wall'
-      ? verdict
+    return byItself
+      ? { ...verdict, sentence: `${verdict.sentence} ${itself?.watts === undefined ? '' : itself.sentence}`.trim() }
       : notShown(evidence, 'supply', `The most that it took is ${best.x.value.toFixed(0)} ${best.unit} against ${sayClaim(claim)}.`, 'A source that gives more, in its window of volts, would show whether it takes more.', best)
   return verdict
 } // prettier-ignore
@@ -78,7 +80,9 @@ export const judgeChargeTime: Judge = (evidence) => {
     grade: 'measured',
     working: { formula: 'from empty until its input falls under a twentieth, or its gauge stands at 100 %', inputs: [], notes: [], entries: [timed.log.entry.id] },
   }
-  const hours = claimValue(claim) / 3600
-  const verdict = judgeFigure({ ...evidence, claim: { ...claim, value: hours, unit: 'h' } }, figure, 'A charge from empty')
-  return isFigure(figure) ? { ...verdict, sentence: `${timed.sentence} Promised: ${sayClaim(claim)}.` } : verdict
+  return {
+    outcome: judge(figure.x, claim.comparator, claimValue(claim) / 3600),
+    figure,
+    sentence: `${timed.sentence} Promised: ${sayClaim(claim)}.`,
+  }
 } // prettier-ignore

@@ -12,7 +12,6 @@ interface StringShare {
   readonly predicted?: number
   /** V per 12 V of nominal when it was last read. */
   readonly last?: number
-  readonly ahead?: number
 }
 
 export interface BatteryShares {
@@ -36,7 +35,7 @@ export function batteriesIn(log: Log, { record }: Analysis): BatteryShares | und
   const of = (quantity: string, { id }: Battery) =>
     log.series.find((one) => one.quantity === quantity && one.battery === id)?.points
   const per12 = (volts: number, { nominal }: Battery) => (volts * 12) / nominal
-  if (!batteries.some((battery) => of('V_battery', battery) ?? of('I_battery', battery))) return undefined
+  if (!batteries.some((battery) => ['V_battery', 'I_battery', 'charge'].some((name) => of(name, battery)))) return undefined
   const amps = bank.strings.map((string) => {
     const points = string.flatMap((battery) => of('I_battery', battery) ?? [])
     return points.length ? points.reduce((sum, { value }) => sum + value, 0) / points.length : undefined
@@ -72,24 +71,56 @@ export function batteriesIn(log: Log, { record }: Analysis): BatteryShares | und
   }
 } // prettier-ignore
 
-/** The battery that stood clearly lowest when they were last read. */
+/** Share of a current under which a battery gives nothing any more, and points of charge that tell one from another. */
+const givesNothing = 0.03
+const clearlyEmptier = 0.05
+
+type PointsOf = (quantity: string, battery: Battery) => readonly { value: number }[] | undefined
+
+/** The battery that ended first: it gives nothing while others do; else its own app shows least; else it stands lowest. */
 function firstOf(
   batteries: readonly Battery[],
-  of: (quantity: string, battery: Battery) => readonly { value: number }[] | undefined,
+  of: PointsOf,
   per12: (volts: number, battery: Battery) => number,
 ): BatteryShares['first'] {
-  const lasts = batteries
-    .flatMap((battery) => {
-      const last = of('V_battery', battery)?.at(-1)
-      return last ? [{ battery, volts: last.value, per12: per12(last.value, battery) }] : []
-    })
-    .sort((a, b) => a.per12 - b.per12)
-  const [lowest, next] = lasts
-  if (!lowest || !next || next.per12 - lowest.per12 < clearlyLower) return undefined
+  const amps = batteries.map((battery) => of('I_battery', battery)?.map(({ value }) => value) ?? [])
+  const all = amps.flatMap((own) => own.at(-1) ?? []).reduce((sum, one) => sum + one, 0)
+  const gone = batteries.findIndex((_, i) => {
+    const [before, last] = [amps[i]?.at(-2), amps[i]?.at(-1)]
+    return all > 1 && before !== undefined && last !== undefined && before > givesNothing * all && last < givesNothing * all
+  })
+  const out = batteries[gone]
+  if (out) return { name: out.name, sentence: `${out.name} gave nothing any more while the others carried ${say(all, 'A')}.` }
+  const shown = lowestOf(batteries, (battery) => of('charge', battery)?.at(-1)?.value)
+  if (shown && shown.next - shown.lowest > clearlyEmptier)
+    return {
+      name: shown.battery.name,
+      sentence: `${shown.battery.name} is emptiest, by its own app at ${say(100 * shown.lowest, '%', 2)}; ${shown.other.name} has ${say(100 * shown.next, '%', 2)}.`,
+    }
+  const stood = lowestOf(batteries, (battery) => {
+    const last = of('V_battery', battery)?.at(-1)
+    return last && per12(last.value, battery)
+  })
+  if (!stood || stood.next - stood.lowest < clearlyLower) return undefined
+  const volts = (battery: Battery) => say(of('V_battery', battery)?.at(-1)?.value ?? 0, 'V', 4)
   return {
-    name: lowest.battery.name,
-    sentence: `${lowest.battery.name} stood lowest, at ${say(lowest.volts, 'V', 4)}, while ${next.battery.name} had ${say(next.volts, 'V', 4)}.`,
+    name: stood.battery.name,
+    sentence: `${stood.battery.name} stood lowest, at ${volts(stood.battery)}, while ${stood.other.name} had ${volts(stood.other)}.`,
   }
+} // prettier-ignore
+
+/** The battery of which something is lowest, and the one next to it; undefined: fewer than two tell. */
+function lowestOf(batteries: readonly Battery[], value: (battery: Battery) => number | undefined) {
+  const told = batteries
+    .flatMap((battery) => {
+      const x = value(battery)
+      return x === undefined ? [] : [{ battery, x }]
+    })
+    .sort((a, b) => a.x - b.x)
+  const [lowest, next] = told
+  return lowest && next
+    ? { battery: lowest.battery, lowest: lowest.x, other: next.battery, next: next.x }
+    : undefined
 }
 
 /**

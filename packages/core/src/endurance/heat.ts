@@ -32,6 +32,8 @@ export interface PlaceHeat {
 }
 
 const hotRoom = 40
+/** K by which it may have been hotter than where it ends. */
+const turnedBy = 1
 /** Half-width where no thermometer is named, K. */
 const usualThermometer = 2
 
@@ -87,7 +89,9 @@ function placeHeat(
     working: { formula, inputs: [], notes, entries: series.entries },
   })
   const now = room(points.at(-1)?.at ?? 0)
-  const known = fit && fit.watched >= tellsEnd && fit.high !== undefined && fit.low !== undefined
+  // Hotter before than where it would end: a fan or the load changed, and no one curve holds.
+  const turned = fit !== undefined && hottest.value - room(hottest.at) > fit.settles + turnedBy
+  const known = fit && !turned && fit.watched >= tellsEnd && fit.high !== undefined && fit.low !== undefined
   const settles =
     known && fit.high !== undefined && fit.low !== undefined
       ? figure(now + fit.settles, (fit.high - fit.low) / 4, 'T∞ of T = T∞ − (T∞ − T0)·e^(−t/τ), above the room', [
@@ -108,7 +112,7 @@ function placeHeat(
     inHotRoom: above40,
     rating,
     atSwitchOff: switchedOff(series.points, log, room),
-    sentence: sentenceOf(placeName, hot, settles, fit, now, above40, rating),
+    sentence: sentenceOf(placeName, hot, settles, turned ? undefined : fit, now, above40, rating),
   }
 } // prettier-ignore
 

@@ -1,6 +1,7 @@
 import type { Claim } from '@even-watt/contract'
 import { decides, isFigure, plain, say, sayDuration, sayFigure, type Figure } from '../figures'
 import {
+  judge,
   judgeFigure,
   notShown,
   notTested,
@@ -84,22 +85,32 @@ export const judgeRunTime: Judge = (evidence) => {
   const tried = runDownsOf(analysis).flatMap((one) =>
     one.watts === undefined || !one.log.ended ? [] : [{ ...one, watts: one.watts }],
   )
-  const figureOf = ({ ran, log }: RunDown): Figure => ({
-    symbol: 't',
-    unit: 'h',
-    x: uncertain(ran / 3600, methodSource('run time', `${log.entry.id}|${scopeOf(analysis.record)}`), rectangular(lateBy / 3600)),
-    grade: 'measured',
-    working: { formula: 'time from its beginning to its end, without stops', inputs: [], notes: [], entries: [log.entry.id] },
-  })
+  // Watts that nobody read make no time at a load.
+  const figureOf = ({ ran, log, watts, delivered }: RunDown): Figure => {
+    const scale = watts !== undefined && Math.abs(watts / load - 1) <= atLoad ? watts / load : 1
+    return {
+      symbol: 't',
+      unit: 'h',
+      x: uncertain((scale * ran) / 3600, methodSource('run time', `${log.entry.id}|${scopeOf(analysis.record)}`), rectangular(lateBy / 3600)),
+      grade: decides(delivered) ? 'measured' : 'estimated',
+      working: {
+        formula: 'time from its beginning to its end, without stops',
+        inputs: [],
+        notes: scale === 1 ? [] : [`Carried over from ${watts?.toFixed(0) ?? ''} W to ${plain(load)} W at the same energy.`],
+        entries: [log.entry.id],
+      },
+    }
+  }
   const near = tried.find((one) => Math.abs(one.watts / load - 1) <= atLoad && (one.complete || one.ran >= wanted))
   const said = (one: RunDown & { watts: number }) => `${sayDuration(60 * Math.round(one.ran / 60))} at ${one.watts.toFixed(0)} W`
   if (near) {
-    const verdict = judgeFigure({ ...evidence, claim: { ...claim, value: wanted / 3600, unit: 'h' } }, figureOf(near), 'It ran')
-    return { ...verdict, sentence: `It ran ${said(near)} against ${sayClaim(claim)}. ${near.why ?? ''}`.trim() }
+    const figure = figureOf(near)
+    if (!decides(figure)) return undecided(figure)
+    return { outcome: judge(figure.x, claim.comparator, wanted / 3600), figure, sentence: `It ran ${said(near)} against ${sayClaim(claim)}. ${near.why ?? ''}`.trim() }
   }
-  const harder = tried.find((one) => one.watts > load && one.ran >= wanted)
+  const harder = tried.find((one) => decides(one.delivered) && one.watts > load && one.ran >= wanted)
   if (harder) return { outcome: 'met', figure: figureOf(harder), sentence: `It ran ${said(harder)}, more than ${sayClaim(claim)}.` }
-  const easier = tried.find((one) => one.watts < load && one.complete && one.ran < wanted)
+  const easier = tried.find((one) => decides(one.delivered) && one.watts < load && one.complete && one.ran < wanted)
   if (easier) return { outcome: 'not met', figure: figureOf(easier), sentence: `It ran only ${said(easier)}, against ${sayClaim(claim)}.` }
   const cut = tried.find((one) => Math.abs(one.watts / load - 1) <= atLoad)
   if (cut) return notShown(evidence, 'time', `It ran ${said(cut)} until it was ended. ${cut.why ?? ''}`.trim(), 'A run-down to its cutoff would show it.', figureOf(cut))

@@ -74,12 +74,13 @@ export function usableOf(
   const mean = integral.hours > 0 ? integral.value / integral.hours : amps.points[0]?.value
   const capacity = mean ? bankDeliverable(rig.bank, mean) : undefined
   if (capacity === undefined) return undefined
-  const amount = capacity * (rig.bank.usableShare ?? 1)
-  return { of: 'Ah', amount, u: bankU * amount, by: 'the Ah of the bank at this current' }
+  // Run down to its cutoff it gives all, whatever share of it its owner means to use.
+  return { of: 'Ah', amount: capacity, u: bankU * capacity, by: 'the Ah of the bank at this current' }
 } // prettier-ignore
 
-/** Readings that the rate is taken from. */
+/** Readings that the rate is taken from, and the share of the first under which it stands still. */
 const lately = 4
+const standsStill = 0.05
 
 /** The end of a run-down as it was told at each of its readings, from what was used and what is usable in all. */
 export function predictEnds(log: Log, earlier: readonly Log[], analysis: Analysis): Predicted | undefined {
@@ -97,7 +98,8 @@ export function predictEnds(log: Log, earlier: readonly Log[], analysis: Analysi
     const read = points.slice(0, i + 1)
     const first = read[0] as (typeof read)[number]
     const used = integrate([{ at: 0, value: first.value }, ...read]).value
-    const recent = read.slice(-lately)
+    // While it stands still nothing is used: the rate is that at which it runs.
+    const recent = read.filter(({ value }) => value > standsStill * first.value).slice(-lately)
     const rate = recent.reduce((sum, { value }) => sum + value, 0) / recent.length
     if (!(rate > 0)) return []
     const left = Math.max(0, begun * usable.amount - used)

@@ -1,6 +1,6 @@
 import type { DutyLine } from '@even-watt/contract'
 import { isFigure, sayDuration, sayFigure, type Derived } from '../figures'
-import { meanWatts, ranFor, type Log } from '../logs'
+import { byHeat, meanWatts, ranFor, type Log } from '../logs'
 import type { Analysis } from '../trials'
 import { claimOf, claimValue } from '../units'
 import { ranEmpty, whyEnded } from './ended'
@@ -58,12 +58,25 @@ function sentenceOf(
 ): string {
   const at = watts === undefined ? (log.entry.reading.load ?? 'a load') : `${watts.toFixed(0)} W`
   const time = sayDuration(60 * Math.round(ran / 60))
-  const rested = stops ? `, with ${stops === 1 ? 'one stop' : `${stops} stops`} between` : ''
+  const rested = stops ? stopsOf(log) : ''
   const energy = isFigure(delivered)
     ? `${log.ended ? 'It gave' : 'So far it gave'} ${sayFigure(delivered)}${label && share !== undefined ? ` of ${label.toFixed(0)} Wh (${(100 * share).toFixed(0)} %)` : ''}`
     : log.ended ? 'It ran' : 'So far it ran'
   return `${energy} at ${at}, in ${time}${rested}. ${why ?? ''}`.trim()
 } // prettier-ignore
+
+/** "; heat stopped it at 51 min, for 9 min". */
+function stopsOf({ segments, events }: Log): string {
+  const minutes = (s: number) => sayDuration(60 * Math.max(1, Math.round(s / 60)))
+  return segments
+    .slice(0, -1)
+    .map(({ to }, i) => {
+      const event = events.find(({ at, what }) => what === 'stopped' && Math.abs(at - to) < 120)
+      const by = event && byHeat(event) ? 'heat stopped it' : 'it stopped'
+      return `; ${by} at ${minutes(to)}, for ${minutes((segments[i + 1]?.from ?? to) - to)}`
+    })
+    .join('')
+}
 
 /** Wh at the outlet against watts, of run-downs that went to their end, the smallest load first. */
 export const deliveredCurve = (runDowns: readonly RunDown[]): { watts: number; Wh: number; stopped: boolean; log: Log }[] =>

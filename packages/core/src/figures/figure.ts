@@ -14,7 +14,25 @@ export interface Figure {
 }
 
 export type FigureUnit =
-  'V' | 'mV' | 'A' | 'W' | 'VA' | 'var' | 'mΩ' | 'Hz' | '°C' | '%' | 'Wh' | 'Ah' | 'days' | 's' | 'h' | 'ms' | 'dB(A)' | '×' | ''
+  | 'V'
+  | 'mV'
+  | 'A'
+  | 'W'
+  | 'VA'
+  | 'var'
+  | 'mΩ'
+  | 'Hz'
+  | '°C'
+  | '%'
+  | 'Wh'
+  | 'Ah'
+  | 'days'
+  | 's'
+  | 'h'
+  | 'ms'
+  | 'dB(A)'
+  | '×'
+  | ''
 
 interface Working {
   /** Such as "η_unit = P_C / P_B". */

@@ -1,6 +1,6 @@
 import type { EntryOf, Quantity, Value } from '@even-watt/contract'
 import { deriveStep, type StepFigures } from '../ladder'
-import { isTapQuantity, ranFor, type Log } from '../logs'
+import { byHeat, isTapQuantity, ranFor, type Log } from '../logs'
 import { remembering } from '../remember'
 import type { Analysis } from '../trials'
 
@@ -41,7 +41,7 @@ export const holdsOf = ({ logs, ladder }: Pick<Analysis, 'logs' | 'ladder'>): St
     const step = same(log.entry, [log, ladder.context], () => {
       const values = log.series.flatMap(({ quantity, points, meters, grade, product }): Value[] => {
         if (!isTapQuantity(quantity) || !taken.has(quantity) || product) return []
-        const running = points.filter(({ at }) => at <= (log.segments[0]?.to ?? log.seconds))
+        const running = points.filter(({ at }) => at < (log.segments[0]?.to ?? Infinity) || at === 0)
         if (!running.length) return []
         const value = running.reduce((sum, point) => sum + point.value, 0) / running.length
         return [{ quantity, value, grade, ...(meters[0] ? { meter: meters[0] } : {}) }]
@@ -50,7 +50,7 @@ export const holdsOf = ({ logs, ladder }: Pick<Analysis, 'logs' | 'ladder'>): St
       const { id, at, revision } = log.entry
       const stopped = log.segments.length > 1
       const held = stopped ? (log.segments[0]?.to ?? 0) : ranFor(log)
-      const heat = log.events.some(({ what, note = '' }) => what === 'stopped' && /heat|hot|temp/i.test(note))
+      const heat = log.events.some((event) => event.what === 'stopped' && byHeat(event))
       const reading: EntryOf<'ladder'>['reading'] = {
         step: id,
         position: 0,

@@ -112,7 +112,9 @@ function carriedVerdict(best: Attempt, { evidence: { claim }, wanted }: Asked, e
 
 function failedVerdict(failed: Attempt, { evidence: { claim }, hold }: Asked, carried?: Attempt): Verdict {
   const cause = failed.alarm === 'heat' ? 'by heat' : 'by overload'
-  const time = failed.held === undefined ? '' : ` after ${sayDuration(failed.held)} of ${sayDuration(hold)}`
+  const { held } = failed
+  const time =
+    held === undefined ? '' : ` after ${sayDuration(held)}${held < hold ? ` of ${sayDuration(hold)}` : ''}`
   const before = carried ? ` Before, ${sayFigure(carried.power)} was carried${forHow(carried)}.` : ''
   return {
     outcome: 'not met',

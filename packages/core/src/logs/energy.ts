@@ -66,6 +66,9 @@ function overAll({ points, integral, from }: LoggedSeries, { seconds }: Span): I
 /** Share of what was taken as it was next to it, as a standard uncertainty. */
 const heldOpen = 0.05
 
+const factorsOf = ({ quantity }: LoggedSeries): readonly [Quantity, Quantity] =>
+  quantity === 'P_in' ? ['V_in', 'I_in'] : quantity === 'P_C' ? ['V_C', 'I_C'] : ['V_B', 'I']
+
 /** What is common to all readings of a meter, over an integral of them: a share of each, and counts for as long. */
 function commonOf(
   series: LoggedSeries,
@@ -81,8 +84,8 @@ function commonOf(
   if (series.product) {
     const { volts, amps } = series.product
     const parts = [
-      [at(series.meters[0], series.quantity === 'P_in' ? 'V_in' : 'V_B', volts), volts],
-      [at(series.meters[1], series.quantity === 'P_in' ? 'I_in' : 'I', amps), amps],
+      [at(series.meters[0], factorsOf(series)[0], volts), volts],
+      [at(series.meters[1], factorsOf(series)[1], amps), amps],
     ] as const
     return parts.flatMap(([found, mean]) =>
       found && mean

@@ -32,6 +32,9 @@ const slowHands = 120
 /** s that a file may begin before its log, or after it, and still belong to it. */
 const otherLog = 3 * 86_400
 
+/** Loads whose volts times amps are their watts. */
+const isResistive = ({ reading: { kind } }: EntryOf<'log'>) => kind === 'element' || kind === 'filament'
+
 const timeOf = (entry: EntryOf<'check-in'>) => Date.parse(entry.reading.readAt ?? entry.at)
 
 const sameLog = remembering<EntryOf<'log'>, Log>()
@@ -73,7 +76,7 @@ function gather(
       ? { ...series, points: series.points.map(({ at, value }) => ({ at: at - early, value })) }
       : series
   const series = [
-    ...seriesOfCheckIns(checkIns, gate).map(shift),
+    ...seriesOfCheckIns(checkIns, gate, isResistive(entry)).map(shift),
     ...files.flatMap((file) => seriesOfFile(file, begins(file) - early, gate)),
   ]
   const last = checkIns.findLast((one) => one.entry.reading.ended !== undefined)
@@ -90,7 +93,17 @@ function gather(
   ) as Record<EnergyName, LoggedEnergy>
   const events = checkIns.flatMap(({ entry: { id, reading }, at }): LogEvent[] => {
     const words = reading.event ?? (reading.alarm && reading.alarm !== 'none' ? 'alarm' : undefined)
-    return words ? [{ at: at - early, what: words, entry: id, note: reading.observed ?? reading.note }] : []
+    return words
+      ? [
+          {
+            at: at - early,
+            what: words,
+            entry: id,
+            note: reading.observed ?? reading.note,
+            alarm: reading.alarm,
+          },
+        ]
+      : []
   })
   return {
     entry,
@@ -118,7 +131,7 @@ export const seriesFor = (
   quantity: LoggedSeries['quantity'],
 ): LoggedSeries | undefined =>
   series
-    .filter((one) => one.quantity === quantity && one.points.length > 0)
+    .filter((one) => one.quantity === quantity && one.battery === undefined && one.points.length > 0)
     .sort((a, b) => b.points.length - a.points.length)[0]
 
 /** Seconds in which it ran. */

@@ -8,6 +8,8 @@ export interface LogEvent {
   readonly what: string
   readonly entry: string
   readonly note?: string | undefined
+  /** Which alarm came with it. */
+  readonly alarm?: string | undefined
 }
 
 /** A stretch in which it ran, s from the beginning of its log. */
@@ -63,3 +65,7 @@ export function segmentsOf(
   if (from !== undefined && seconds > from) segments.push({ from, to: seconds })
   return segments
 }
+
+/** Whether heat was behind an event, as its alarm or its words say. */
+export const byHeat = ({ alarm, note = '' }: LogEvent): boolean =>
+  alarm === 'heat' || /\b(heat|hot|overheat|temperature)/i.test(note)

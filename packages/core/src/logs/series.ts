@@ -55,6 +55,7 @@ interface Gathered {
 export function seriesOfCheckIns(
   checkIns: readonly { readonly entry: EntryOf<'check-in'>; readonly at: number }[],
   gate: Gate,
+  resistive: boolean,
 ): LoggedSeries[] {
   const found = new Map<string, Gathered>()
   const add = (
@@ -82,9 +83,10 @@ export function seriesOfCheckIns(
         grade: value.grade,
         refused: gate(value, entry.id),
       })
-    for (const { battery, volts, amps } of batteries) {
+    for (const { battery, volts, amps, charge: share } of batteries) {
       plain('V_battery', volts, { battery })
       plain('I_battery', amps, { battery })
+      plain('charge', share, { battery, grade: 'display' })
     }
     plain('charge', charge, { grade: 'display' })
     plain('irradiance', irradiance)
@@ -102,11 +104,11 @@ export function seriesOfCheckIns(
     from: 'check-ins',
     entries,
   }))
-  return [...series, ...productsOf(series)]
+  return [...series, ...productsOf(series, resistive)]
 }
 
-/** Watts by volts times amps of the same check-ins, where no wattmeter read them. */
-function productsOf(series: readonly LoggedSeries[]): LoggedSeries[] {
+/** Watts by volts times amps of the same check-ins, where no wattmeter read them; at the outlet an estimate unless the load is resistive. */
+function productsOf(series: readonly LoggedSeries[], resistive: boolean): LoggedSeries[] {
   const product = (P: Quantity, V: Quantity, I: Quantity): LoggedSeries[] => {
     const [volts, amps] = [V, I].map((quantity) => series.find((one) => one.quantity === quantity))
     if (series.some(({ quantity }) => quantity === P) || !volts || !amps) return []
@@ -133,7 +135,13 @@ function productsOf(series: readonly LoggedSeries[]): LoggedSeries[] {
       },
     ]
   }
-  return [...product('P_B', 'V_B', 'I'), ...product('P_B', 'V_A', 'I').slice(0, has(series, 'V_B') ? 0 : 1), ...product('P_in', 'V_in', 'I_in')] // prettier-ignore
+  return [
+    ...(has(series, 'V_B') ? product('P_B', 'V_B', 'I') : product('P_B', 'V_A', 'I')),
+    ...product('P_in', 'V_in', 'I_in'),
+    ...product('P_C', 'V_C', 'I_C').map((one): LoggedSeries =>
+      resistive ? one : { ...one, grade: 'estimated' },
+    ),
+  ]
 }
 
 const has = (series: readonly LoggedSeries[], quantity: LogQuantity) =>

@@ -16,6 +16,8 @@ export const modeTests = <T extends ModeTest>(
 
 /** Cycles that a mean of a search must be taken over. */
 export const fewestCycles = 10
+/** Share of what goes in that reaches a store, and within what. */
+const throughCharging = { share: 0.88, within: 0.12 }
 /** Half of the last step of a gauge that shows whole per cents. */
 const gaugeStep = 0.005
 
@@ -41,7 +43,7 @@ function storeEnergy(analysis: Analysis): { Wh: number; u: number; by: string } 
 
 /**
  * What each mode draws: from watts at B or into the charge input; else from what a refill took over the hours it stood; else
- * from what its gauge lost (docs/method/modes.md). A refill holds the losses of charging too, and is the most.
+ * from what its gauge lost (docs/method/modes.md). A refill holds the losses of charging too: they are taken out within their bounds.
  */
 export function modeDraws(analysis: Analysis): ModeDraw[] {
   const { record, evidence } = analysis
@@ -56,8 +58,24 @@ export function modeDraws(analysis: Analysis): ModeDraw[] {
     const scope = `${entry.id}|${scopeOf(record)}`
     const { hours, refilled, chargeBefore, chargeAfter } = reading
     if (hours !== undefined && refilled !== undefined) {
-      const x = uncertain(refilled / hours, methodSource('refill', scope), rectangular((0.15 * refilled) / hours))
-      return told(entry, reading, estimate(x, entry, 'Wh that filled it again / h', 'The losses of charging are in it: it is at most this.'), 'from what filled it again')
+      const x = uncertain(
+        (throughCharging.share * refilled) / hours,
+        methodSource('refill', scope),
+        rectangular((throughCharging.within * refilled) / hours),
+      )
+      const figure: Derived = {
+        symbol: 'P',
+        unit: 'W',
+        x,
+        grade: 'measured',
+        working: {
+          formula: '0.88 · Wh that filled it again / h',
+          inputs: [],
+          notes: ['Of what goes in, between 76 and 100 % reaches the store.'],
+          entries: [entry.id],
+        },
+      }
+      return told(entry, reading, figure, 'from what filled it again')
     }
     const store = storeEnergy(analysis)
     if (hours !== undefined && chargeBefore !== undefined && chargeAfter !== undefined && store) {

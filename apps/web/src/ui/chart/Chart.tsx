@@ -16,6 +16,8 @@ export interface ChartProps {
   /** What its marks stand for. */
   readonly legend?: ((theme: ChartTheme) => readonly LegendEntry[]) | undefined
   readonly onPick?: ((key: string) => void) | undefined
+  /** Where its horizontal axis was zoomed to by wheel or hand, in its own unit. */
+  readonly onZoom?: ((from: number, to: number) => void) | undefined
   /** Drawn at once, wherever it stands: on a page made to be printed. */
   readonly eager?: boolean
 }
@@ -29,6 +31,7 @@ export default function Chart({
   build,
   legend,
   onPick,
+  onZoom,
   eager = false,
 }: ChartProps) {
   const theme = useTheme()
@@ -37,9 +40,11 @@ export default function Chart({
   const colours = useMemo(() => chartTheme(theme), [theme])
   const option = useMemo(() => build(colours), [build, colours])
   const pick = useRef(onPick)
+  const zoom = useRef(onZoom)
 
   useEffect(() => {
     pick.current = onPick
+    zoom.current = onZoom
   })
   useEffect(() => {
     const element = holder.current
@@ -49,6 +54,11 @@ export default function Chart({
     made.on('click', (event) => {
       const key = (event.data as { key?: string } | undefined)?.key
       if (key !== undefined) pick.current?.(key)
+    })
+    made.on('datazoom', () => {
+      const [window] = (made.getOption()['dataZoom'] ?? []) as { startValue?: number; endValue?: number }[]
+      if (window?.startValue !== undefined && window.endValue !== undefined)
+        zoom.current?.(window.startValue, window.endValue)
     })
     const observer = new ResizeObserver(() => made.resize())
     observer.observe(element)

@@ -9,8 +9,10 @@ import {
   type ScatterSeriesOption,
 } from 'echarts/charts'
 import {
+  DataZoomInsideComponent,
   GridComponent,
   TooltipComponent,
+  type DataZoomComponentOption,
   type GridComponentOption,
   type TooltipComponentOption,
 } from 'echarts/components'
@@ -24,6 +26,7 @@ register([
   ScatterChart,
   BarChart,
   CustomChart,
+  DataZoomInsideComponent,
   GridComponent,
   TooltipComponent,
   LabelLayout,
@@ -36,6 +39,7 @@ export type ChartOption = ComposeOption<
   | ScatterSeriesOption
   | BarSeriesOption
   | CustomSeriesOption
+  | DataZoomComponentOption
   | GridComponentOption
   | TooltipComponentOption
 >

@@ -14,6 +14,7 @@ import type { LoadModel } from '../../loads/law'
 import { seeded } from '../../random'
 import { BenchHand, misread } from '../capture'
 import { shelf } from '../loads'
+import { ratedHour } from '../hours'
 import { machines, unitLimits } from '../machines'
 import { stationMeters as m } from '../meters'
 import { ladderByHand, Planner } from '../plans'
@@ -178,8 +179,9 @@ export function ottrelTrial(files: Files = new Map()): TrialDocument {
     madeAt: remadeAt,
     unit: stationUnits.ottrel,
     rig: { ...rig, note: 'Negative lug remade and torqued.' },
-    meters,
+    meters: [...meters, m.thermocouples],
   }
+  const hour = ratedHour(new BenchHand(139, meters, '2026-03-12T15:30:00.000Z'), rig, 2)
   const waves = [
     ...wavesOf(entries, 1, (about, revision, seed, loads) =>
       captureOutlet(files, badLug, loads, { ...about, revision, seed }),
@@ -210,7 +212,7 @@ export function ottrelTrial(files: Files = new Map()): TrialDocument {
       plan: ladderByHand(trial, steps, 4),
       schedule: day.schedule({ opens: '08:00', closes: '17:00', charge: 1, charger: 30 }),
     },
-    [...entries, ...waves, ...day.log].sort((a, b) => a.at.localeCompare(b.at)),
+    [...entries, ...hour, ...waves, ...day.log].sort((a, b) => a.at.localeCompare(b.at)),
   )
 }
 

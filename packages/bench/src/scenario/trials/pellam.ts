@@ -12,6 +12,7 @@ import type { LoadModel } from '../../loads/law'
 import { BenchHand } from '../capture'
 import { shelf } from '../loads'
 import { start } from '../../motors/start'
+import { runDownOfThree } from '../hours'
 import { heaters, machines, unitLimits } from '../machines'
 import { stationMeters as m } from '../meters'
 import { bankTruth, pathTruth, stationBanks, stationRigs } from '../rigs'
@@ -107,6 +108,7 @@ export function pellamTrial(files: Files = new Map()): TrialDocument {
     rig: { ...rig, name: 'G12x3, 25 mm² leads', bank: stationBanks.g12x3 },
     meters,
   }
+  entries.push(...runDownOfThree(new BenchHand(6693, meters, '2026-03-20T08:00:00.000Z'), second.rig, 2))
   return document({ ...trial, revisions: [...trial.revisions, second] }, entries)
 }
 

@@ -2,6 +2,7 @@ import type { Entry, EntryOf, StoredMeter, Trial, TrialDocument } from '@even-wa
 import type { BenchModel } from '../../ladder/operate'
 import { BenchHand } from '../capture'
 import { shelf } from '../loads'
+import { modesOfVarnock } from '../hours'
 import { machines, unitLimits } from '../machines'
 import { stationMeters as m } from '../meters'
 import { bankTruth, pathTruth, stationRigs } from '../rigs'
@@ -63,6 +64,7 @@ export function varnockLegs(files: Files = new Map()): TrialDocument {
     ...attempt(files, hand, bench, machines.compressor, { revision: 1, seed: 4603, conditions: { limits, base: 900, seconds: 2.8 } }, { number: 2, state: 'tank empty', leg: 'L1', note: 'Steriliser on the same leg.' }),
     ...attempt(files, hand, bench, machines.compressor, { revision: 1, seed: 4605, conditions: { limits, seconds: 2.4 } }, { number: 3, state: 'tank empty', leg: 'L2' }),
   ) // prettier-ignore
+  entries.push(...modesOfVarnock(files, new BenchHand(4870, meters, '2026-03-09T16:00:00.000Z'), 1))
   return document(trial, entries)
 }
 

@@ -1,0 +1,93 @@
+import {
+  chargesOf,
+  claimOf,
+  claimValue,
+  inputCourse,
+  inputPoints,
+  recordedOf,
+  say,
+  solarDay,
+  type Analysis,
+} from '@even-watt/core'
+import { useMemo } from 'react'
+import { SentenceList } from '../trials/SentenceList'
+import { useTrial } from '../trials/useTrial'
+import { LazyChart } from '../ui/chart/LazyChart'
+import { inputChart, inputHeight, inputLegend } from './inputChart'
+
+interface Props {
+  readonly analysis: Analysis
+  readonly editable?: boolean
+  readonly eager?: boolean
+}
+
+/** Charges in sentences, what the sun gave, and what the input takes against its volts. */
+export function Charges({ analysis, editable = false, eager = false }: Props) {
+  const { trial, view } = useTrial()
+  const points = useMemo(() => inputPoints(analysis.record), [analysis])
+  const claim = claimOf(analysis.record.revision.unit, 'charge power')
+  const promised = claim?.unit === 'W' ? claimValue(claim) : undefined
+  const build = useMemo(() => inputChart(points, promised), [points, promised])
+  const legend = useMemo(() => inputLegend(promised !== undefined), [promised])
+  const course = inputCourse(points)
+  const days = analysis.logs.flatMap((log) => {
+    const day = log.entry.reading.what === 'charge' ? solarDay(log) : undefined
+    return day ? [{ log, day }] : []
+  })
+  const inputs = recordedOf(analysis.record, 'charging').filter(({ reading }) => reading.test === 'input')
+  return (
+    <>
+      {chargesOf(analysis).map(({ log, sentence }) => (
+        <p key={log.entry.id} className="mb-1 max-w-4xl">
+          {sentence}
+        </p>
+      ))}
+      {days.map(({ log, day }) => (
+        <p key={log.entry.id} className="mb-1 max-w-4xl">
+          {day.sentence}
+          {day.perLight !== undefined && ` In full sun it would take about ${say(1000 * day.perLight, 'W', 2)}, if its input does not stop before.`}
+        </p>
+      ))}
+      {course && <p className="mb-1 max-w-4xl">{course.sentence}</p>}
+      {points.some(({ volts }) => volts !== undefined) && (
+        <div className="mt-2 max-w-3xl">
+          <LazyChart
+            title="What its input takes"
+            description={course?.sentence ?? `${points.length} readings`}
+            fileName={`${trial.title} charging`}
+            height={inputHeight}
+            build={build}
+            legend={legend}
+            eager={eager}
+          />
+        </div>
+      )}
+      {inputs.length > 0 && editable && (
+        <section className="mt-3">
+          <h2>Readings</h2>
+          <SentenceList
+            what="this reading"
+            editable
+            lines={inputs.map(({ id, reading }) => ({
+              entry: id,
+              sentence: inputSentence(reading, points.find(({ entry }) => entry.id === id)),
+              note: reading.note,
+              why: view.record.struckWhy.get(id),
+            }))}
+          />
+        </section>
+      )}
+    </>
+  )
+} // prettier-ignore
+
+function inputSentence(
+  reading: { test: string; source?: string; beside?: string | undefined; irradiance?: number | undefined },
+  point: ReturnType<typeof inputPoints>[number] | undefined,
+): string {
+  const { source = '', beside, irradiance } = reading
+  const taken = point
+    ? `${say(point.watts, 'W')}${point.volts === undefined ? '' : ` at ${say(point.volts, 'V')}`}`
+    : 'read, without watts'
+  return `From ${source === 'solar' ? 'the sun' : source}: ${taken}${irradiance === undefined ? '' : `, ${say(irradiance, 'W/m²')}`}${beside ? `, beside ${beside}` : ''}.`
+} // prettier-ignore

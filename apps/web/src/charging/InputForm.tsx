@@ -1,0 +1,53 @@
+import { ChargingReading, chargeSources, type Value } from '@even-watt/contract'
+import { quantityData } from '@even-watt/core'
+import { askedOf } from '../logs/which'
+import { CaptureForm } from '../trials/CaptureForm'
+import { useCaptureForm } from '../trials/useCaptureForm'
+import { useTrial } from '../trials/useTrial'
+import { same, SelectField, TextField } from '../ui/form'
+import { typedDecimals } from '../ui/readValue'
+
+/** What its input takes at one setting of the source: a watts-meter is enough. */
+export function InputForm() {
+  const { analysis } = useTrial()
+  const { revision } = analysis.record
+  const asked = askedOf('charge', revision).filter(({ quantity }) => !quantity.startsWith('E_'))
+  const state = useCaptureForm({
+    what: 'reading of a charging input',
+    start: { source: 'solar' },
+    schema: ChargingReading,
+    read: ({ number, text, report }) => {
+      const values = asked.flatMap(({ quantity, meter }): Value[] => {
+        const value = number(quantity)
+        return value === undefined
+          ? []
+          : [{ quantity, value, grade: meter ? 'measured' : 'display', ...typedDecimals(text(quantity) ?? ''), ...(meter ? { meter } : {}) }]
+      })
+      if (!values.length) report(asked[0]?.quantity ?? 'note', 'Nothing is read yet: watts, or volts and amps.')
+      return { test: 'input', source: text('source'), values, irradiance: number('irradiance'), beside: text('beside'), note: text('note') }
+    },
+    entry: (reading) => ({ kind: 'charging', reading }),
+    next: (reading) => ({ source: reading.test === 'input' ? reading.source : 'solar' }),
+  })
+  const { field } = state
+  return (
+    <CaptureForm title="What its input takes" state={state}>
+      <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
+        {asked.map(({ quantity, meter }) => (
+          <TextField
+            key={quantity}
+            label={quantityData[quantity].words}
+            unit={quantityData[quantity].unit}
+            hint={revision.meters.find(({ id }) => id === meter)?.name ?? 'no meter: kept as its display'}
+            inputMode="decimal"
+            {...field(quantity)}
+          />
+        ))}
+        <SelectField label="Charged by" {...field('source')} options={same(chargeSources)} />
+        <TextField label="Irradiance" unit="W/m²" inputMode="decimal" {...field('irradiance')} />
+        <TextField label="Beside it" placeholder="the wall charger" {...field('beside')} />
+        <TextField label="Note" {...field('note')} />
+      </div>
+    </CaptureForm>
+  )
+} // prettier-ignore

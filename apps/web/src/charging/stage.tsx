@@ -1,0 +1,21 @@
+import { readingsOf } from '@even-watt/core'
+import { lazy } from 'react'
+import { countLogs } from '../logs/words'
+import { many, type Stage } from '../stage'
+
+/** What goes in, from the wall, a vehicle, the sun. */
+export const charging: Stage = {
+  words: 'Charging',
+  pages: [
+    { path: 'charging', load: async () => ({ default: (await import('./ChargingPage')).ChargingPage }) },
+  ],
+  state: ({ analysis }) => {
+    const count = countLogs(analysis.logs, ['charge']) + readingsOf(analysis.record, 'charging').length
+    return { said: count ? many(count, 'reading') : 'not tested', done: count ? 'whole' : 'none' }
+  },
+  report: {
+    place: 'rig',
+    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
+  },
+  names: { charging: ({ test }) => (test === 'panel' ? 'panel' : 'reading of a charging input') },
+}

@@ -1,0 +1,53 @@
+import { Verdict } from '../findings/Verdict'
+import { BeginLog } from '../logs/BeginLog'
+import { LogList } from '../logs/LogList'
+import { OddityNotices } from '../oddities/OddityNotices'
+import { StationRibbon } from '../station/StationRibbon'
+import { StageHead } from '../trials/StageHead'
+import { useOddities } from '../trials/useOddities'
+import { useTrial } from '../trials/useTrial'
+import { Holds } from './Holds'
+import { judgedHere } from './judged'
+import { NoiseSection } from './NoiseSection'
+import { RunDowns } from './RunDowns'
+
+const kinds = ['run-down', 'rated hold', 'tier hold', 'idle'] as const
+const noticedHere = new Set([27, 33, 34, 35, 36, 38, 40])
+
+/** For how long, how much energy, how warm, how loud: promises first, then what was run. */
+export function EndurancePage() {
+  const { analysis, view } = useTrial()
+  const findings = view.findings.filter(({ claim }) => judgedHere.has(claim.quantity))
+  const logs = new Set(analysis.logs.map(({ entry }) => entry.id))
+  const oddities = useOddities().filter(
+    ({ number, at }) => noticedHere.has(number) && (at.entry === undefined || logs.has(at.entry) || number === 36),
+  )
+  const tested = analysis.logs.some(({ entry }) => (kinds as readonly string[]).includes(entry.reading.what))
+  return (
+    <>
+      <StageHead />
+      <StationRibbon analysis={analysis} />
+      {findings.map(({ claim, standing }) => (
+        <p key={claim.id} className="mb-1 max-w-4xl">
+          <Verdict outcome={standing.outcome} /> {standing.sentence}
+        </p>
+      ))}
+      <p className="text-quiet mt-2">
+        Clear space, nothing that burns, an isolator within reach. Stay with what heats; overnight only what the
+        maker lets run alone.
+      </p>
+      <OddityNotices oddities={oddities} />
+      {!tested && (
+        <p className="mt-2 max-w-prose">
+          Nothing was held or run down on this rig yet. Begin one below: note the volts, watts and heat now and then,
+          or bring in what a logger wrote.
+        </p>
+      )}
+      <RunDowns analysis={analysis} />
+      <Holds analysis={analysis} />
+      <LogList analysis={analysis} kinds={kinds} />
+      <BeginLog kinds={kinds} />
+      <NoiseSection />
+    </>
+  )
+} // prettier-ignore

@@ -1,0 +1,69 @@
+import { fanStates, NoiseReading } from '@even-watt/contract'
+import { noisesOf, recordedOf, type Analysis } from '@even-watt/core'
+import { CaptureForm } from '../trials/CaptureForm'
+import { FieldGrid } from '../trials/FieldGrid'
+import { choice, number, perhaps, readFields, startOf, words } from '../trials/fields'
+import { SentenceList } from '../trials/SentenceList'
+import { useCaptureForm } from '../trials/useCaptureForm'
+import { useTrial } from '../trials/useTrial'
+import { SelectField } from '../ui/form'
+
+const fields = [
+  number('level', 'Beside it', 'dB(A)'),
+  number('background', 'With it switched off', 'dB(A)'),
+  number('distance', 'Distance', 'm'),
+  words('load', 'Load', 'lamp board'),
+  number('watts', 'It takes', 'W'),
+  choice('silent', 'The load itself', ['silent', 'makes noise']),
+  perhaps('fan', 'Fan', fanStates),
+]
+
+/** How loud it is: every reading in a sentence, the background taken out where it can be. */
+export function NoiseList({ analysis, editable = false }: { readonly analysis: Analysis; readonly editable?: boolean }) {
+  const { view } = useTrial()
+  const said = new Map(noisesOf(analysis).map(({ entry, sentence }) => [entry.id, sentence]))
+  return (
+    <SentenceList
+      what="this reading"
+      editable={editable}
+      lines={recordedOf(analysis.record, 'noise').map(({ id, reading }) => ({
+        entry: id,
+        sentence: said.get(id) ?? `${reading.level} dB(A)`,
+        note: reading.note,
+        why: view.record.struckWhy.get(id),
+      }))}
+    />
+  )
+} // prettier-ignore
+
+export function NoiseSection() {
+  const { analysis } = useTrial()
+  const meters = analysis.record.revision.meters.filter(({ ranges }) => ranges.some(({ reads }) => reads === 'sound level'))
+  const state = useCaptureForm({
+    what: 'noise',
+    start: { ...startOf(fields), distance: '1', meter: meters[0]?.id ?? '' },
+    schema: NoiseReading,
+    read: (from) => ({
+      ...readFields(fields, from),
+      silent: from.text('silent') === 'silent',
+      meter: from.text('meter'),
+      note: from.text('note'),
+    }),
+    entry: (reading) => ({ kind: 'noise', reading }),
+  })
+  return (
+    <section className="mt-5">
+      <h2>Noise</h2>
+      <NoiseList analysis={analysis} editable />
+      <CaptureForm title="Listen" state={state} className="mt-3">
+        <FieldGrid fields={fields} state={state}>
+          <SelectField
+            label="Sound level meter"
+            {...state.field('meter')}
+            options={[...meters.map(({ id, name }) => [id, name] as const), ['', 'another, taken as ± 2 dB']]}
+          />
+        </FieldGrid>
+      </CaptureForm>
+    </section>
+  )
+} // prettier-ignore

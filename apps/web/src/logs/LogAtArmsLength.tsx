@@ -1,0 +1,130 @@
+import type { CheckIn, Value } from '@even-watt/contract'
+import { parseNumber, quantityData, runDownsOf, type Log } from '@even-watt/core'
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
+import { useState, type KeyboardEvent } from 'react'
+import { capture } from '../outbox/capture'
+import { useNow } from '../schedule/useNow'
+import { useTrial } from '../trials/useTrial'
+import { shortTime } from '../ui/dates'
+import { askedOf } from './which'
+import { nameOfLog, sayMinutes } from './words'
+
+interface Props {
+  readonly log: Log
+  readonly onClose: () => void
+}
+
+/** A check-in one figure at a time, large enough to be read across the bench; Enter goes on, empty skips. */
+export function LogAtArmsLength({ log, onClose }: Props) {
+  const { trial, analysis } = useTrial()
+  const { revision } = analysis.record
+  const asked = askedOf(log.entry.reading.what, revision)
+  const [values, setValues] = useState<readonly Value[]>([])
+  const [charge, setCharge] = useState<number>()
+  const [at, setAt] = useState(0)
+  const [text, setText] = useState('')
+  const [fault, setFault] = useState<string>()
+  const now = useNow()
+  const current = asked[at]
+  const questions = asked.length + 1
+  const keep = (read: readonly Value[], share: number | undefined, more: Partial<CheckIn> = {}) => {
+    if (!read.length && share === undefined && more.ended === undefined && more.event === undefined)
+      return setFault('Nothing is read yet: one value makes a check-in.')
+    const made = capture(trial.id, {
+      kind: 'check-in',
+      revision: revision.number,
+      reading: { log: log.entry.id, values: [...read], ...(share === undefined ? {} : { charge: share }), ...more },
+    })
+    if ('faults' in made) return setFault(made.faults[0]?.message)
+    setValues([])
+    setCharge(undefined)
+    setAt(0)
+    setText('')
+    return setFault(undefined)
+  }
+  const go = () => {
+    const parsed = text.trim() ? parseNumber(text) : undefined
+    if (parsed && !parsed.ok) return setFault(parsed.why)
+    if (current) {
+      const next = parsed?.ok
+        ? [...values, { quantity: current.quantity, value: parsed.value, grade: current.meter ? ('measured' as const) : ('display' as const), at: new Date().toISOString(), ...(current.meter ? { meter: current.meter } : {}) }]
+        : values
+      setValues(next)
+      setAt(at + 1)
+      setText('')
+      return setFault(undefined)
+    }
+    if (parsed?.ok && (parsed.value < 0 || parsed.value > 100)) return setFault('Its gauge: from 0 to 100 %.')
+    return keep(values, parsed?.ok ? parsed.value / 100 : charge)
+  }
+  const onKey = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter') return
+    event.preventDefault()
+    go()
+  }
+  const run = runDownsOf(analysis).find((one) => one.log === log)
+  const end = run?.predicted?.predictions.at(-1)?.end
+  const big = 'action px-4 py-3 text-xl'
+  return (
+    <Dialog open onClose={onClose} className="relative z-40">
+      <DialogPanel className="bg-ground fixed inset-0 flex flex-col overflow-y-auto">
+        <div className="border-b border-rule px-5 py-3">
+          <DialogTitle className="truncate text-lg font-bold">{nameOfLog(log)}</DialogTitle>
+          <p className="text-quiet">
+            {sayMinutes(Math.max(0, (now - Date.parse(log.entry.at)) / 1000))} ·{' '}
+            {log.checkIns.length} {log.checkIns.length === 1 ? 'check-in' : 'check-ins'}
+            {end !== undefined && ` · ends about ${shortTime(new Date(Date.parse(log.entry.at) + end * 1000).toISOString())}`}
+          </p>
+        </div>
+        <div className="flex flex-1 flex-col gap-3 px-5 py-4">
+          <label className="block text-2xl font-bold">
+            {current ? quantityData[current.quantity].words : 'What does its gauge say?'}
+            <span className="flex items-baseline gap-3">
+              <input
+                key={at}
+                autoFocus
+                autoComplete="off"
+                inputMode="decimal"
+                className="figures w-full min-w-0 border-b border-quiet bg-transparent text-[clamp(4.5rem,22vw,13rem)] leading-tight"
+                value={text}
+                aria-invalid={fault !== undefined}
+                onChange={(event) => {
+                  setText(event.target.value)
+                  setFault(undefined)
+                }}
+                onKeyDown={onKey}
+              />
+              <span className="text-quiet text-4xl">{current ? quantityData[current.quantity].unit : '%'}</span>
+            </span>
+          </label>
+          {fault && (
+            <p className="text-madder text-2xl" role="alert">
+              {fault}
+            </p>
+          )}
+          <p className="text-quiet text-xl">
+            {at + 1} of {questions}
+            {values.map(({ quantity, value }) => ` · ${value} ${quantityData[quantity].unit}`).join('')}
+          </p>
+          <div className="mt-auto flex flex-wrap gap-3">
+            <button type="button" className={`${big} action-main`} onClick={go}>
+              {at === questions - 1 ? 'Capture' : 'Next'}
+            </button>
+            <button type="button" className={big} onClick={() => keep(values, charge, { event: 'stopped' })}>
+              It stopped
+            </button>
+            <button type="button" className={big} onClick={() => keep(values, charge, { event: 'resumed' })}>
+              It resumed
+            </button>
+            <button type="button" className={big} onClick={() => keep(values, charge, { ended: log.entry.reading.what === 'charge' ? 'full' : 'low voltage' })}>
+              {log.entry.reading.what === 'charge' ? 'It is full' : 'It ended: low voltage'}
+            </button>
+            <button type="button" className={`${big} ml-auto`} onClick={onClose}>
+              Close
+            </button>
+          </div>
+        </div>
+      </DialogPanel>
+    </Dialog>
+  )
+} // prettier-ignore

@@ -1,0 +1,13 @@
+import { readingsOf } from '@even-watt/core'
+import type { ReportProps } from '../stage'
+import { Section } from '../ui/Section'
+import { ModeList } from './ModeList'
+
+export function ReportPart({ analysis }: ReportProps) {
+  if (!readingsOf(analysis.record, 'mode').length) return null
+  return (
+    <Section title="Modes and transfer">
+      <ModeList analysis={analysis} />
+    </Section>
+  )
+}

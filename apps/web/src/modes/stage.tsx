@@ -1,0 +1,18 @@
+import { readingsOf } from '@even-watt/core'
+import { lazy } from 'react'
+import { many, type Stage } from '../stage'
+
+/** On, search, pass-through, off: what each draws, and how one goes over into another. */
+export const modes: Stage = {
+  words: 'Modes',
+  pages: [{ path: 'modes', load: async () => ({ default: (await import('./ModesPage')).ModesPage }) }],
+  state: ({ analysis }) => {
+    const count = readingsOf(analysis.record, 'mode').length
+    return { said: count ? many(count, 'test') : 'not tested', done: count ? 'whole' : 'none' }
+  },
+  report: {
+    place: 'rig',
+    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
+  },
+  names: { mode: ({ test }) => `test of a mode (${test})` },
+}

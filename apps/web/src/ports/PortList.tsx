@@ -1,0 +1,80 @@
+import type { EntryOf } from '@even-watt/contract'
+import {
+  neighbours,
+  plain,
+  portTests,
+  recordedOf,
+  sharedLimit,
+  sweepsOf,
+  type Analysis,
+} from '@even-watt/core'
+import { useMemo } from 'react'
+import { SentenceList } from '../trials/SentenceList'
+import { useTrial } from '../trials/useTrial'
+import { LazyChart } from '../ui/chart/LazyChart'
+import { portChart, portHeight, portLegend } from './portChart'
+
+interface Props {
+  readonly analysis: Analysis
+  readonly editable?: boolean
+  readonly eager?: boolean
+}
+
+/** Every test of ports in a sentence, and each loaded port as a curve. */
+export function PortList({ analysis, editable = false, eager = false }: Props) {
+  const { view, trial } = useTrial()
+  const said = useMemo(() => sentencesOf(analysis), [analysis])
+  const sweeps = useMemo(() => sweepsOf(analysis.record), [analysis])
+  const ports = [...new Set(sweeps.map(({ reading }) => reading.port))]
+  const all = recordedOf(analysis.record, 'port')
+  if (!all.length) return null
+  return (
+    <>
+      <SentenceList
+        what="this test"
+        editable={editable}
+        lines={all.map(({ id, reading }) => ({
+          entry: id,
+          sentence: said.get(id) ?? `Test of ${reading.test}`,
+          note: reading.note,
+          why: view.record.struckWhy.get(id),
+        }))}
+      />
+      <div className="mt-3 grid gap-6 lg:grid-cols-2">
+        {ports.map((port) => (
+          <PortCurve key={port} title={`${trial.title}: ${port}`} port={port} sweeps={sweeps.filter(({ reading }) => reading.port === port)} eager={eager} />
+        ))}
+      </div>
+    </>
+  )
+} // prettier-ignore
+
+function PortCurve({ title, port, sweeps, eager }: { title: string; port: string; sweeps: ReturnType<typeof sweepsOf>; eager: boolean }) {
+  const build = useMemo(() => portChart(sweeps), [sweeps])
+  const legend = useMemo(() => portLegend(sweeps.some(({ reading }) => reading.lead)), [sweeps])
+  return (
+    <LazyChart
+      title={port}
+      description={sweeps.map(({ sentence }) => sentence).join(' ')}
+      fileName={title}
+      height={portHeight}
+      build={build}
+      legend={legend}
+      eager={eager}
+    />
+  )
+} // prettier-ignore
+
+function sentencesOf({ record }: Analysis): ReadonlyMap<string, string> {
+  const named = (entries: readonly { entry: EntryOf<'port'> }[], sentences: readonly string[]) =>
+    entries.map(({ entry }, i): [string, string] => [entry.id, sentences[i] ?? ''])
+  return new Map([
+    ...sweepsOf(record).map(({ entry, sentence }): [string, string] => [entry.id, sentence]),
+    ...named(portTests(record, 'together'), sharedLimit(record).sentences),
+    ...named(portTests(record, 'neighbour'), neighbours(record).map(({ sentence }) => sentence)),
+    ...portTests(record, 'offered').map(({ entry, reading }): [string, string] => [
+      entry.id,
+      `${reading.port} offers ${reading.offers.map(({ volts, amps }) => `${plain(volts)} V${amps === undefined ? '' : ` ${plain(amps)} A`}`).join(', ')}${reading.cable ? `, over a cable ${reading.cable}` : ''}.`,
+    ]),
+  ])
+} // prettier-ignore

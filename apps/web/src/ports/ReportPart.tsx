@@ -1,0 +1,13 @@
+import { readingsOf } from '@even-watt/core'
+import type { ReportProps } from '../stage'
+import { Section } from '../ui/Section'
+import { PortList } from './PortList'
+
+export function ReportPart({ analysis }: ReportProps) {
+  if (!readingsOf(analysis.record, 'port').length) return null
+  return (
+    <Section title="Ports">
+      <PortList analysis={analysis} eager />
+    </Section>
+  )
+}

@@ -1,0 +1,62 @@
+import type { PortOf } from '@even-watt/contract'
+import { parseNumber } from '@even-watt/core'
+
+/** Either what was typed line by line, or which line cannot be read. */
+export type Lines<T> = { readonly read: T[] } | { readonly why: string }
+
+/** Lines, each cut at blanks, semicolons or tabs; a comma between figures is a decimal one unless blanks follow it. */
+const cellsOf = (text: string): string[][] =>
+  text
+    .split(/\r?\n/)
+    .map((line) => line.trim())
+    .filter(Boolean)
+    .slice(0, 600)
+    .map((line) => line.replace(/,\s+/g, ' ').split(/[\s;]+/).filter(Boolean)) // prettier-ignore
+
+const figure = (cell: string | undefined): number | undefined => {
+  const parsed = cell === undefined ? undefined : parseNumber(cell.replace(/[VAW]$/i, ''))
+  return parsed?.ok ? parsed.value : undefined
+}
+
+/** Headings of a table that was pasted with them. */
+const isHeading = (cells: readonly string[], i: number) =>
+  i === 0 && cells.every((cell) => figure(cell) === undefined)
+
+/** Pairs of amps and volts; a table of two columns may be pasted as it stands. */
+export function readPoints(text: string): Lines<PortOf<'load'>['points'][number]> {
+  const read: PortOf<'load'>['points'] = []
+  for (const [i, cells] of cellsOf(text).entries()) {
+    if (isHeading(cells, i)) continue
+    const [amps, volts] = [figure(cells[0]), figure(cells[1])]
+    if (amps === undefined || volts === undefined)
+      return { why: `Line ${i + 1}: amps, then volts, as in “1.0 5.02”.` }
+    read.push({ amps, volts })
+  }
+  return { read }
+}
+
+/** Volts offered, with amps, and “given” where they were asked for and came. */
+export function readOffers(text: string): Lines<PortOf<'offered'>['offers'][number]> {
+  const read: PortOf<'offered'>['offers'] = []
+  for (const [i, cells] of cellsOf(text).entries()) {
+    if (isHeading(cells, i)) continue
+    const [volts, amps] = [figure(cells[0]), figure(cells[1])]
+    if (volts === undefined) return { why: `Line ${i + 1}: volts, then amps, as in “9 3”.` }
+    const given = cells.some((cell) => /^(given|yes)$/i.test(cell))
+    read.push({ volts, ...(amps === undefined ? {} : { amps }), ...(given ? { given } : {}) })
+  }
+  return { read }
+}
+
+/** A port by its name, its volts and amps. */
+export function readLoaded(text: string): Lines<PortOf<'together'>['loaded'][number]> {
+  const read: PortOf<'together'>['loaded'] = []
+  for (const [i, cells] of cellsOf(text).entries()) {
+    const [volts, amps] = [figure(cells.at(-2)), figure(cells.at(-1))]
+    const port = cells.slice(0, -2).join(' ')
+    if (!port || volts === undefined || amps === undefined)
+      return { why: `Line ${i + 1}: the port, its volts and its amps, as in “USB-C 20 1.5”.` }
+    read.push({ port, volts, amps })
+  }
+  return { read }
+}

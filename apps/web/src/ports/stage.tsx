@@ -1,0 +1,21 @@
+import { readingsOf } from '@even-watt/core'
+import { lazy } from 'react'
+import { many, type Stage } from '../stage'
+
+/** Sockets of direct current, of stations and of inverters that have them. */
+export const ports: Stage = {
+  words: 'Ports',
+  pages: [
+    { path: 'ports', load: async () => ({ default: (await import('./PortsPage')).PortsPage }) },
+  ],
+  state: ({ analysis }) => {
+    const count = readingsOf(analysis.record, 'port').length
+    return { said: count ? many(count, 'test') : 'not tested', done: count ? 'whole' : 'none' }
+  },
+  report: {
+    place: 'rig',
+    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
+  },
+  works: ['ports'],
+  names: { port: ({ test }) => `test of a port (${test})` },
+} // prettier-ignore

@@ -1,0 +1,82 @@
+/** One field of a form that captures, told by data: so that tests with many fields need no markup of their own. */
+export type Field =
+  | {
+      readonly name: string
+      readonly label: string
+      readonly unit: string
+      readonly is: 'number'
+      /** SI for one of the unit shown: 0.01 for a per cent. */
+      readonly factor?: number
+      readonly hint?: string
+    }
+  | { readonly name: string; readonly label: string; readonly is: 'words'; readonly example?: string }
+  | {
+      readonly name: string
+      readonly label: string
+      readonly is: 'choice'
+      readonly of: readonly string[]
+      readonly optional?: true
+    }
+  | { readonly name: string; readonly label: string; readonly is: 'tick' }
+  /** Several lines of figures. */
+  | { readonly name: string; readonly label: string; readonly is: 'lines'; readonly example: string }
+
+export const number = (
+  name: string,
+  label: string,
+  unit: string,
+  more: { factor?: number; hint?: string } = {},
+): Field => ({ name, label, unit, is: 'number', ...more })
+export const words = (name: string, label: string, example?: string): Field => ({
+  name,
+  label,
+  is: 'words',
+  ...(example ? { example } : {}),
+})
+export const choice = (name: string, label: string, of: readonly string[]): Field => ({
+  name,
+  label,
+  is: 'choice',
+  of,
+})
+export const perhaps = (name: string, label: string, of: readonly string[]): Field => ({
+  name,
+  label,
+  is: 'choice',
+  of,
+  optional: true,
+})
+export const tick = (name: string, label: string): Field => ({ name, label, is: 'tick' })
+export const lines = (name: string, label: string, example: string): Field => ({
+  name,
+  label,
+  is: 'lines',
+  example,
+})
+
+/** What choices begin with: the first of each that must be made. */
+export const startOf = (fields: readonly Field[]): Record<string, string> =>
+  Object.fromEntries(
+    fields.flatMap((field) =>
+      field.is === 'choice' && !field.optional ? [[field.name, field.of[0] ?? '']] : [],
+    ),
+  )
+
+interface From {
+  readonly number: (name: string) => number | undefined
+  readonly text: (name: string) => string | undefined
+}
+
+/** What was typed, by name, in SI; lines are left to whoever knows what stands in them. */
+export const readFields = (fields: readonly Field[], { number, text }: From): Record<string, unknown> =>
+  Object.fromEntries(
+    fields.flatMap((field): [string, unknown][] => {
+      if (field.is === 'lines') return []
+      if (field.is === 'tick') return [[field.name, text(field.name) === 'yes' || undefined]]
+      if (field.is !== 'number') return [[field.name, text(field.name)]]
+      const value = number(field.name)
+      return [
+        [field.name, value === undefined ? undefined : Number((value * (field.factor ?? 1)).toPrecision(15))],
+      ]
+    }),
+  )
