@@ -61,6 +61,11 @@ describe('forms', () => {
       eachLeg: 'no',
       load: 'abc',
       volts: '24 or so',
+      port: '',
+      portVolts: '',
+      mode: '',
+      means: '',
+      source: '',
       room: '104 °F',
       readWhere: 'box',
     }

@@ -1,4 +1,4 @@
-import type { BlockKind, EntryOf, ReadingKind } from '@even-watt/contract'
+import type { BlockKind, EntryOf, ReadingKind, Unit } from '@even-watt/contract'
 import type { Analysis } from '@even-watt/core'
 import type { ComponentType } from 'react'
 import type { TrialState } from './trials/useTrial'
@@ -8,6 +8,8 @@ export interface StagePage {
   readonly path: string
   /** Its words among the stage's tabs; a page without them is reached from another. */
   readonly tab?: string
+  /** For units that have nothing to do there it is no tab. */
+  readonly suits?: (unit: Unit) => boolean
   /** Fetches the page; begun as soon as it is headed for. */
   readonly load: () => Promise<{ default: ComponentType }>
 }
@@ -29,6 +31,8 @@ export interface ReportProps {
 /** One stage of the work order: all that the rest of the application knows of it (docs/adding-a-subject.md). */
 export interface Stage {
   readonly words: string
+  /** Units that have it; absent: all. What was read in it stays reachable. */
+  readonly suits?: (unit: Unit) => boolean
   /** The first is the stage's own address. */
   readonly pages: readonly [StagePage, ...StagePage[]]
   /** How far it is, in words. */

@@ -14,6 +14,8 @@ export const blockKinds = [
   'motors, bank low',
   'rated hold',
   'run-down',
+  'soak',
+  'charge',
   'ports',
   'checks',
   'findings',
@@ -31,7 +33,7 @@ export const Block = z.object({
   fixed: z.boolean(),
   /** Not before this moment. */
   startsAt: z.optional(instant('Starts at')),
-  /** Output watts of a hold or a run-down; absent: rated. */
+  /** Output watts of a hold or a run-down; absent: rated. Of a soak those of the port, of a charge those of its charger. */
   watts: z.optional(positive('Watts', 1e6)),
 })
 export type Block = z.infer<typeof Block>

@@ -234,3 +234,33 @@ export const motorEntry = (
   kind: 'motors',
   reading: { number: 1, load: 'pump', outcome: 'started', ...reading },
 })
+
+/** A power station without taps: volts, watts and energy at its outlet on one meter. */
+export const stationOf = (claims: StoredUnit['claims'] = []): StoredUnit => {
+  const { inputVoltage: _, ...rest } = unitOf({ name: 'Test station', kind: 'power station', claims })
+  return { ...rest, outputVoltage: 120, outputFrequency: 60 }
+}
+
+const logStart = Date.UTC(2026, 3, 14, 8)
+
+/** A log that begins at 8:00. */
+export const logEntry = (reading: EntryOf<'log'>['reading'], n = 1): EntryOf<'log'> => ({
+  id: uuid(7000 + n),
+  revision: 1,
+  at: new Date(logStart + n * 86_400_000).toISOString(),
+  kind: 'log',
+  reading,
+})
+
+/** A look at a log, so many minutes after it began. */
+export const checkIn = (
+  log: EntryOf<'log'>,
+  minutes: number,
+  values: Partial<Record<Quantity, number>> = {},
+  more: Partial<EntryOf<'check-in'>['reading']> = {},
+): EntryOf<'check-in'> => ({
+  ...base(1),
+  at: new Date(Date.parse(log.at) + minutes * 60_000).toISOString(),
+  kind: 'check-in',
+  reading: { log: log.id, values: valuesOf(values), ...more },
+})

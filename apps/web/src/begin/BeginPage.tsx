@@ -15,6 +15,9 @@ import { useBegin } from './useBegin'
 
 const draftName = 'begin'
 
+const benchMeters = ['multimeter 0.5 % + 2', 'clamp 400 A 2 % + 3']
+const stationMeters = ['plug wattmeter', 'USB meter']
+
 /** From nothing to the first reading: a unit, a rig and meters in one line each; all else can be filled in later. */
 export function BeginPage() {
   const settings = api.useSettingsQuery()
@@ -57,18 +60,19 @@ function Begin({ known }: { readonly known: Settings | null }) {
     setForm(next)
     drafts.keep(draftName, next)
   }
-  const text = (name: 'name' | 'volts' | 'watts' | 'rig' | 'by') => ({
+  const text = (name: 'name' | 'volts' | 'watts' | 'Wh' | 'rig' | 'by') => ({
     value: form[name],
     error: faultAt(name),
     onChange: (event: { target: { value: string } }) => change({ [name]: event.target.value }),
   })
+  const station = form.kind === 'power station'
   const submit = async () => {
     setInsisted(true)
     if (Object.keys(beginning.faults).length || !beginning.rig) return
     try {
       const trial = await begin(form, beginning, ids, known)
       drafts.drop(draftName)
-      await navigate(`/trials/${trial}/no-load`)
+      await navigate(`/trials/${trial}/${station ? 'endurance' : 'no-load'}`)
     } catch (error) {
       setProblem(problemOf(error))
     }
@@ -84,9 +88,28 @@ function Begin({ known }: { readonly known: Settings | null }) {
     >
       {problem && <ProblemNotice problem={problem} />}
       <section className="grid grid-cols-2 gap-3 md:grid-cols-4">
-        <h2 className="col-span-full">The unit</h2>
+        <div className="col-span-full flex flex-wrap items-baseline gap-x-5">
+          <h2>The unit</h2>
+          <span role="group" aria-label="What kind of unit it is" className="flex gap-4">
+            {(['inverter', 'power station'] as const).map((kind) => (
+              <button
+                key={kind}
+                type="button"
+                aria-pressed={form.kind === kind}
+                className={form.kind === kind ? 'font-bold' : 'plain-link'}
+                onClick={() => change({ kind })}
+              >
+                {kind === 'inverter' ? 'an inverter' : 'a power station'}
+              </button>
+            ))}
+          </span>
+        </div>
         <TextField label="Name" {...text('name')} className="col-span-2" autoFocus />
-        <TextField label="Nominal input" unit="V DC" {...text('volts')} inputMode="decimal" />
+        {station ? (
+          <TextField label="Its store, on the label" unit="Wh" {...text('Wh')} inputMode="decimal" />
+        ) : (
+          <TextField label="Nominal input" unit="V DC" {...text('volts')} inputMode="decimal" />
+        )}
         <TextField label="On the label" unit="W" {...text('watts')} inputMode="decimal" />
         <SelectField
           label="Its wave, as the label says"
@@ -126,17 +149,19 @@ function Begin({ known }: { readonly known: Settings | null }) {
           </>
         )}
       </section>
-      <section>
-        <h2>The rig</h2>
-        <TextField
-          label="Bank, leads, fuse"
-          placeholder="12 V 100 Ah AGM, leads as supplied, fuse 100 A"
-          {...text('rig')}
-        />
-        {beginning.rigLine.understood.length > 0 && (
-          <p className="text-quiet">Understood: {beginning.rigLine.understood.join(' · ')}</p>
-        )}
-      </section>
+      {!station && (
+        <section>
+          <h2>The rig</h2>
+          <TextField
+            label="Bank, leads, fuse"
+            placeholder="12 V 100 Ah AGM, leads as supplied, fuse 100 A"
+            {...text('rig')}
+          />
+          {beginning.rigLine.understood.length > 0 && (
+            <p className="text-quiet">Understood: {beginning.rigLine.understood.join(' · ')}</p>
+          )}
+        </section>
+      )}
       <section className="grid gap-2">
         <h2>The meters</h2>
         <p className="text-quiet">
@@ -153,9 +178,7 @@ function Begin({ known }: { readonly known: Settings | null }) {
             key={i}
             label={`Meter ${i + 1}`}
             list={kinds}
-            placeholder={
-              i === 0 ? 'multimeter 0.5 % + 2' : i === 1 ? 'clamp 400 A 2 % + 3' : 'plug wattmeter'
-            }
+            placeholder={(station ? stationMeters : benchMeters)[i] ?? 'plug wattmeter'}
             value={line}
             error={faultAt(`meters.${i}`)}
             hint={readsOf(beginning, i, form)}
@@ -174,18 +197,20 @@ function Begin({ known }: { readonly known: Settings | null }) {
               One more meter
             </button>
           )}
-          <label className="flex items-center gap-1">
-            <span className="text-quiet">DC volts are read at</span>
-            <select
-              className="input w-auto"
-              value={form.voltsAt}
-              onChange={(event) => change({ voltsAt: event.target.value as BeginForm['voltsAt'] })}
-            >
-              {voltsAt.map((one) => (
-                <option key={one}>{one}</option>
-              ))}
-            </select>
-          </label>
+          {!station && (
+            <label className="flex items-center gap-1">
+              <span className="text-quiet">DC volts are read at</span>
+              <select
+                className="input w-auto"
+                value={form.voltsAt}
+                onChange={(event) => change({ voltsAt: event.target.value as BeginForm['voltsAt'] })}
+              >
+                {voltsAt.map((one) => (
+                  <option key={one}>{one}</option>
+                ))}
+              </select>
+            </label>
+          )}
         </div>
       </section>
       <section className="flex items-end gap-3">

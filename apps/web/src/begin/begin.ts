@@ -1,6 +1,14 @@
 import type { Meter, Rig, Settings, StoredMeter, Unit, waves } from '@even-watt/contract'
 import type { voltsAt } from '@even-watt/core'
-import { hangUp, meterFromLine, outputOn, rigFromLine, type RigLine } from '@even-watt/core'
+import {
+  hangUp,
+  hangUpAtStation,
+  meterFromLine,
+  outputOn,
+  rigFromLine,
+  stationRig,
+  type RigLine,
+} from '@even-watt/core'
 import { readNumber } from '../ui/form'
 
 /** What is asked before a trial can begin: text, as it is typed. */
@@ -9,8 +17,11 @@ export interface BeginForm {
   readonly currency: string
   /** Lengths and temperatures: "m °C". */
   readonly units: string
+  readonly kind: 'inverter' | 'power station'
   readonly name: string
   readonly volts: string
+  /** Of a station, as on its label. */
+  readonly Wh: string
   readonly watts: string
   readonly wave: (typeof waves)[number]
   readonly rig: string
@@ -24,8 +35,10 @@ export const blankBegin: BeginForm = {
   mains: '',
   currency: 'EUR',
   units: 'm °C',
+  kind: 'inverter',
   name: '',
   volts: '',
+  Wh: '',
   watts: '',
   wave: 'unstated',
   rig: '',
@@ -58,7 +71,8 @@ export interface BeginIds {
 /** What was typed, as the parts of a trial. */
 export function beginningOf(form: BeginForm, here: readonly StoredMeter[], ids: BeginIds): Beginning {
   const faults: Record<string, string> = {}
-  const number = (field: 'volts' | 'watts', words: string) => {
+  const station = form.kind === 'power station'
+  const number = (field: 'volts' | 'watts' | 'Wh', words: string) => {
     const { value, why } = readNumber(form[field])
     if (why !== undefined || value === undefined || value <= 0) faults[field] = why ?? `Enter the ${words}.`
     return value ?? 0
@@ -67,9 +81,16 @@ export function beginningOf(form: BeginForm, here: readonly StoredMeter[], ids: 
   if (!form.currency.trim()) faults['currency'] = 'Enter the currency: EUR, USD, …'
   if (!form.name.trim()) faults['name'] = 'Enter a name.'
   if (!form.by.trim()) faults['by'] = 'Enter your initials.'
-  const volts = number('volts', 'nominal volts')
+  const volts = station ? undefined : number('volts', 'nominal volts')
+  const Wh = station ? number('Wh', 'watt-hours on the label') : undefined
   const watts = number('watts', 'watts on the label')
-  const rigLine = rigFromLine(form.rig, counted(ids, 'rig'))
+  const rigLine: RigLine = station
+    ? {
+        rig: stationRig(form.name.trim() || 'Station', Wh || undefined, ids.part('store')),
+        understood: [],
+        fault: undefined,
+      }
+    : rigFromLine(form.rig, counted(ids, 'rig'))
   if (rigLine.fault !== undefined) faults['rig'] = rigLine.fault
   const meters = form.meters.flatMap((line, i): NamedMeter[] => {
     if (!line.trim()) return []
@@ -84,8 +105,8 @@ export function beginningOf(form: BeginForm, here: readonly StoredMeter[], ids: 
   const settings = { mains: (form.mains || '230 V 50 Hz') as Settings['mains'] }
   const unit: Unit = {
     name: form.name.trim(),
-    kind: 'inverter',
-    inputVoltage: volts,
+    kind: form.kind,
+    ...(volts === undefined ? {} : { inputVoltage: volts }),
     ...outputOn(settings.mains),
     wave: form.wave,
     claims: [
@@ -97,12 +118,22 @@ export function beginningOf(form: BeginForm, here: readonly StoredMeter[], ids: 
         unit: 'W',
         readWhere: 'label',
       },
+      ...(Wh
+        ? [
+            {
+              id: ids.part('energy'),
+              quantity: 'energy' as const,
+              comparator: 'at least' as const,
+              value: Wh,
+              unit: 'Wh' as const,
+              readWhere: 'label',
+            },
+          ]
+        : []),
     ],
   }
-  const assignments = hangUp(
-    meters.map(({ id, meter }) => ({ id, ranges: meter.ranges })),
-    form.voltsAt,
-  )
+  const hung = meters.map(({ id, meter }) => ({ id, ranges: meter.ranges }))
+  const assignments = station ? hangUpAtStation(hung) : hangUp(hung, form.voltsAt)
   return {
     unit,
     rig: rigLine.rig && { ...rigLine.rig, assignments },

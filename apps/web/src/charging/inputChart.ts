@@ -1,5 +1,5 @@
 import { plain, say, type InputPoint } from '@even-watt/core'
-import { axis } from '../ui/chart/axis'
+import { axis, roundEnd } from '../ui/chart/axis'
 import type { ChartOption } from '../ui/chart/engine'
 import { saidOnHover } from '../ui/chart/hover'
 import type { LegendEntry } from '../ui/chart/Legend'
@@ -19,14 +19,15 @@ export const inputChart =
       textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
       grid: { left: 52, right: 20, top: 14, bottom: 40 },
       tooltip: saidOnHover(theme),
-      xAxis: { ...axis('input, V', theme, { min: 0, max: Math.ceil(right), splitLine: { show: false } }), nameGap: 24, axisLabel: figures },
-      yAxis: axis('power, W', theme, { min: 0, max: Math.ceil(top / 10) * 10, nameGap: 40, splitLine: { lineStyle: { color: theme.rule } }, axisLabel: figures }),
+      xAxis: { ...axis('input, V', theme, { min: 0, max: roundEnd(right, right, 'up'), splitLine: { show: false } }), nameGap: 24, axisLabel: figures },
+      yAxis: axis('power, W', theme, { min: 0, max: roundEnd(top, top, 'up'), nameGap: 40, splitLine: { lineStyle: { color: theme.rule } }, axisLabel: figures }),
       series: [
         ...(promised === undefined
           ? []
-          : [{ type: 'line' as const, silent: true, showSymbol: false, data: [[0, promised], [Math.ceil(right), promised]], lineStyle: { color: theme.ink, width: 1, type: 'dashed' as const } }]),
+          : [{ type: 'line' as const, silent: true, showSymbol: false, data: [[0, promised], [roundEnd(right, right, 'up'), promised]], lineStyle: { color: theme.ink, width: 1, type: 'dashed' as const } }]),
         {
           type: 'line',
+          symbol: 'circle',
           symbolSize: 8,
           data: read.map(({ volts, watts }) => ({ value: [volts, watts], said: `${say(watts, 'W')} at ${say(volts, 'V')}` })),
           itemStyle: { color: theme.copper },

@@ -6,6 +6,7 @@ import { many, type Stage } from '../stage'
 /** What goes in, from the wall, a vehicle, the sun. */
 export const charging: Stage = {
   words: 'Charging',
+  suits: ({ kind }) => kind !== 'inverter',
   pages: [
     { path: 'charging', load: async () => ({ default: (await import('./ChargingPage')).ChargingPage }) },
   ],
@@ -17,5 +18,6 @@ export const charging: Stage = {
     place: 'rig',
     Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
   },
+  works: ['charge'],
   names: { charging: ({ test }) => (test === 'panel' ? 'panel' : 'reading of a charging input') },
 }

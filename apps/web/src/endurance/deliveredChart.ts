@@ -1,5 +1,5 @@
 import { plain, say } from '@even-watt/core'
-import { axis } from '../ui/chart/axis'
+import { axis, roundEnd } from '../ui/chart/axis'
 import type { ChartOption } from '../ui/chart/engine'
 import { saidOnHover } from '../ui/chart/hover'
 import type { LegendEntry } from '../ui/chart/Legend'
@@ -25,8 +25,8 @@ export const deliveredChart =
       textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
       grid: { left: 58, right: 20, top: 16, bottom: 40 },
       tooltip: saidOnHover(theme),
-      xAxis: { ...axis('load, W', theme, { min: 0, max: Math.ceil(most / 50) * 50, splitLine: { show: false } }), nameGap: 24, axisLabel: figures },
-      yAxis: axis('energy, Wh', theme, { min: 0, max: Math.ceil(top / 100) * 100, nameGap: 44, splitLine: { lineStyle: { color: theme.rule } }, axisLabel: figures }),
+      xAxis: { ...axis('load, W', theme, { min: 0, max: roundEnd(most, most, 'up'), splitLine: { show: false } }), nameGap: 24, axisLabel: figures },
+      yAxis: axis('energy, Wh', theme, { min: 0, max: roundEnd(top, top, 'up'), nameGap: 44, splitLine: { lineStyle: { color: theme.rule } }, axisLabel: figures }),
       series: [
         ...(label === undefined
           ? []
@@ -35,12 +35,13 @@ export const deliveredChart =
                 type: 'line' as const,
                 silent: true,
                 showSymbol: false,
-                data: [[0, label], [Math.ceil(most / 50) * 50, label]],
+                data: [[0, label], [roundEnd(most, most, 'up'), label]],
                 lineStyle: { color: theme.ink, width: 1, type: 'dashed' as const },
               },
             ]),
         {
           type: 'line',
+          symbol: 'circle',
           symbolSize: 10,
           data: points.map(({ watts, Wh, stopped }) => ({
             value: [watts, Wh],

@@ -1,4 +1,4 @@
-import { describeBank, keptWhy, pathLosses, ratedPower } from '@even-watt/core'
+import { describeBank, isStation, keptWhy, pathLosses, ratedPower } from '@even-watt/core'
 import { useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { AgainstBefore } from '../compare/AgainstBefore'
@@ -19,6 +19,7 @@ import { DutyEditor } from './DutyEditor'
 import { Entry, type EntryHandle } from './Entry'
 import { GradeLegend } from './GradeLegend'
 import { LadderCharts } from './LadderCharts'
+import { StationRibbon } from '../station/StationRibbon'
 import { Ribbon } from './Ribbon'
 import { StepDetail } from './StepDetail'
 import { StepGrid } from './StepGrid'
@@ -109,15 +110,19 @@ function Ladder() {
       <div ref={holder} className="overflow-x-auto">
         {layout && (
           <>
-            <Ribbon
-              layout={layout}
-              step={chosenFigures}
-              bank={describeBank(revision.rig.bank)}
-              unit={revision.unit.name}
-              path={path}
-              chosen={place}
-              onChoose={(next) => setPlace(place === next ? undefined : next)}
-            />
+            {isStation(revision.unit) ? (
+              <StationRibbon analysis={analysis} />
+            ) : (
+              <Ribbon
+                layout={layout}
+                step={chosenFigures}
+                bank={describeBank(revision.rig.bank)}
+                unit={revision.unit.name}
+                path={path}
+                chosen={place}
+                onChoose={(next) => setPlace(place === next ? undefined : next)}
+              />
+            )}
             <StepGrid
               layout={layout}
               analysis={analysis}

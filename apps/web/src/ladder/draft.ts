@@ -11,7 +11,7 @@ import {
   type Rig,
   type Value,
 } from '@even-watt/contract'
-import { parseNumber, quantities, quantityData } from '@even-watt/core'
+import { besideSteps, parseNumber, quantities, quantityData } from '@even-watt/core'
 import { readTemperatures, typedTemperatures, type TypedTemperature } from '../evidence/temperatures'
 import { showValue, storedFactor, typedDecimals } from '../ui/readValue'
 import { readTemperature } from '../ui/units'
@@ -89,11 +89,13 @@ const hungOnly: ReadonlySet<Quantity> = new Set(['I_bank', 'P_B', 'Q_B', 'E_B', 
 /** Fields in reading order: those the rig hangs meters on, then the rest, which have no meter. */
 export function fieldsOf(rig: Rig): EntryField[] {
   const assigned = rig.assignments.flatMap(({ quantity, meter }): EntryField[] =>
-    quantity === 'idle I' ? [] : [{ key: `${quantity}|${meter}`, quantity, meter }],
+    quantity === 'idle I' || besideSteps.has(quantity)
+      ? []
+      : [{ key: `${quantity}|${meter}`, quantity, meter }],
   )
   const has = new Set(assigned.map((field) => field.quantity))
   const rest = quantities
-    .filter((quantity) => !has.has(quantity) && !hungOnly.has(quantity))
+    .filter((quantity) => !has.has(quantity) && !hungOnly.has(quantity) && !besideSteps.has(quantity))
     .map((quantity) => ({ key: `${quantity}|`, quantity, meter: undefined }))
   return [...assigned, ...rest]
 }

@@ -5,7 +5,7 @@ import { useState, type KeyboardEvent } from 'react'
 import { capture } from '../outbox/capture'
 import { useNow } from '../schedule/useNow'
 import { useTrial } from '../trials/useTrial'
-import { shortTime } from '../ui/dates'
+import { clockTime } from '../ui/dates'
 import { askedOf } from './which'
 import { nameOfLog, sayMinutes } from './words'
 
@@ -73,7 +73,7 @@ export function LogAtArmsLength({ log, onClose }: Props) {
           <p className="text-quiet">
             {sayMinutes(Math.max(0, (now - Date.parse(log.entry.at)) / 1000))} ·{' '}
             {log.checkIns.length} {log.checkIns.length === 1 ? 'check-in' : 'check-ins'}
-            {end !== undefined && ` · ends about ${shortTime(new Date(Date.parse(log.entry.at) + end * 1000).toISOString())}`}
+            {end !== undefined && ` · ends about ${clockTime(new Date(Date.parse(log.entry.at) + end * 1000).toISOString())}`}
           </p>
         </div>
         <div className="flex flex-1 flex-col gap-3 px-5 py-4">

@@ -2,7 +2,7 @@ import type { LogKind } from '@even-watt/contract'
 import { isFigure, ranFor, sayFigure, type Analysis, type Log } from '@even-watt/core'
 import { Link } from 'react-router'
 import { useTrial } from '../trials/useTrial'
-import { shortTime } from '../ui/dates'
+import { clockTime } from '../ui/dates'
 import { nameOfLog, sayMinutes } from './words'
 
 interface Props {
@@ -26,7 +26,7 @@ export function LogList({ analysis, kinds }: Props) {
             {nameOfLog(log)}
           </Link>
           <span className="text-quiet">
-            {shortTime(log.entry.at)},{' '}
+            {clockTime(log.entry.at)},{' '}
             {log.ended
               ? sayMinutes(ranFor(log))
               : log.seconds

@@ -1,5 +1,6 @@
 import {
   batteriesIn,
+  chargesOf,
   deratesFrom,
   fanOf,
   firstEmpty,
@@ -9,6 +10,7 @@ import {
   say,
   sayGauge,
   seriesFor,
+  solarDay,
   worstOf,
   type Analysis,
   type Log,
@@ -19,7 +21,7 @@ import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
-import { shortTime } from '../ui/dates'
+import { clockTime, shortDate } from '../ui/dates'
 import { CheckInForm } from './CheckInForm'
 import { ImportLog } from './ImportLog'
 import { LogAtArmsLength } from './LogAtArmsLength'
@@ -61,7 +63,7 @@ export function LogPage() {
         )}
       </StageHead>
       <p className="text-quiet">
-        Begun {shortTime(log.entry.at)}
+        Begun {shortDate(log.entry.at)} {clockTime(log.entry.at)}
         {note && ` · ${note}`}
       </p>
       <div className="mt-2 grid gap-x-8 gap-y-3 lg:grid-cols-[3fr_2fr]">
@@ -92,12 +94,15 @@ export function LogPage() {
 /** What a log says, the most telling first. */
 export function answersOf(log: Log, analysis: Analysis): string[] {
   const run = runDownsOf(analysis).find((one) => one.log === log)
+  const sun = log.entry.reading.what === 'charge' ? solarDay(log) : undefined
   const gauge = worstOf(gaugeChecks(log))
   const fan = fanOf(log)
   const derates = deratesFrom(log)
   const minutes = (s: number) => say(s / 60, 'min', 2)
   return [
     ...(run ? [run.sentence] : []),
+    ...chargesOf(analysis).flatMap((charge) => (charge.log === log ? [charge.sentence] : [])),
+    ...(sun ? [sun.sentence] : []),
     ...heatOf(log, analysis).flatMap((place) => [
       place.sentence,
       ...(place.atSwitchOff === undefined ? [] : [`Carried back to the moment of switching off, the ${place.place} was at ${say(place.atSwitchOff, '°C', 3)}.`]),
@@ -107,7 +112,7 @@ export function answersOf(log: Log, analysis: Analysis): string[] {
     ...(derates ? [`It derates: from ${say(derates.from, 'W')} to ${say(derates.to, 'W')} from ${minutes(derates.at)} on, while the load’s resistance did not change.`] : []),
     ...(fan
       ? [
-          `The fan started after ${minutes(fan.starts)}${fan.watts === undefined ? '' : ` at ${say(fan.watts, 'W')}`}${fan.celsius === undefined ? '' : `, with ${say(fan.celsius, '°C', 2)} at the case`}${fan.runsOn === undefined ? '' : `, and ran on for ${minutes(fan.runsOn)}`}${fan.cycle === undefined ? '' : `; it starts every ${minutes(fan.cycle)}`}.`,
+          `${fan.seenToStart ? `The fan started after ${minutes(fan.starts)}` : `The fan ran when it was first looked at, after ${minutes(fan.starts)},`}${fan.watts === undefined ? '' : ` at ${say(fan.watts, 'W')}`}${fan.celsius === undefined ? '' : `, with ${say(fan.celsius, '°C', 2)} at the case`}${fan.runsOn === undefined ? '' : `, and ran on for ${minutes(fan.runsOn)}`}${fan.cycle === undefined ? '' : `; it starts every ${minutes(fan.cycle)}`}.`,
         ]
       : []),
   ]

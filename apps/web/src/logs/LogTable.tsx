@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
 import { useTrial } from '../trials/useTrial'
-import { shortTime } from '../ui/dates'
+import { clockTime, shortTime } from '../ui/dates'
 import { showValue } from '../ui/readValue'
 import type { NameOf } from './chart'
 import { sayMinutes } from './words'
@@ -35,7 +35,7 @@ export function LogTable({ log, nameOf, editable = false }: Props) {
       <ul>
         {log.files.map((file) => (
           <li key={file.id} className="flex flex-wrap items-baseline gap-x-4 border-b border-rule py-1">
-            <span className="text-quiet figures">{shortTime(file.reading.from)}</span>
+            <span className="text-quiet figures">{clockTime(file.reading.from)}</span>
             <span className="break-words">
               {file.reading.source.name}: {file.reading.rows} rows over {sayMinutes(file.reading.seconds)}
               {file.reading.said.length > 0 && <span className="text-ochre"> {file.reading.said.join(' ')}</span>}
@@ -47,7 +47,7 @@ export function LogTable({ log, nameOf, editable = false }: Props) {
           const { values, charge, batteries = [], temperatures = [], fan, event, ended, observed, alarm } = entry.reading
           return (
             <li key={entry.id} className="flex flex-wrap items-baseline gap-x-4 border-b border-rule py-1">
-              <span className="figures w-24">{sayMinutes(at)}</span>
+              <span className="figures w-28 whitespace-nowrap">{sayMinutes(at)}</span>
               {values.map((value, i) => (
                 <span key={i}>
                   <span className="text-quiet">{value.quantity}</span>{' '}

@@ -1,5 +1,5 @@
 import { runDownsOf, type Log, type Prediction } from '@even-watt/core'
-import { shortTime } from '../ui/dates'
+import { clockTime } from '../ui/dates'
 import { useTrial } from '../trials/useTrial'
 import { sayMinutes } from './words'
 
@@ -10,7 +10,7 @@ export function Predictions({ log }: { readonly log: Log }) {
   const told = run?.predicted?.predictions ?? []
   const last = told.at(-1)
   if (!run?.predicted || !last) return null
-  const at = (seconds: number) => shortTime(new Date(Date.parse(log.entry.at) + seconds * 1000).toISOString())
+  const at = (seconds: number) => clockTime(new Date(Date.parse(log.entry.at) + seconds * 1000).toISOString())
   const steps = spread(told)
   if (log.ended)
     return (

@@ -1,5 +1,5 @@
 import { describeQuantity, plain, say, type Log, type LoggedSeries, type Point } from '@even-watt/core'
-import { axis } from '../ui/chart/axis'
+import { axis, roundEnd } from '../ui/chart/axis'
 import type { ChartOption, LineSeriesOption } from '../ui/chart/engine'
 import { escapeText, saidOnHover } from '../ui/chart/hover'
 import type { LegendEntry } from '../ui/chart/Legend'
@@ -41,7 +41,7 @@ export const wordsOfSeries = (series: LoggedSeries, nameOf: NameOf): string => {
   const { quantity, battery, place, product } = series
   const { words } = describeQuantity(quantity)
   const of = battery ? nameOf(battery) : place && quantity === 'T' ? (nameOf(place) ?? place) : undefined
-  return `${of && quantity === 'T' ? of : words}${of && quantity !== 'T' ? `, ${of}` : ''}${product ? ' (V × A)' : ''}`
+  return `${of ?? words}${product ? ' (V × A)' : ''}`
 }
 
 /** The lines of a log, in the order of its groups. */
@@ -81,6 +81,7 @@ const hues = (group: Group, theme: ChartTheme): readonly string[] =>
         ? [theme.petrol, theme.copper, theme.plum, theme.ink]
         : [theme.copper]
 const dashes = ['solid', 'dashed', 'dotted'] as const
+const looks = { solid: 'line', dashed: 'dashes', dotted: 'dots' } as const
 
 /** A line’s look: its colour by its place on the circuit, and dashes where colours repeat. */
 function lookOf(line: Line, i: number, group: Group, theme: ChartTheme) {
@@ -136,6 +137,7 @@ export const logChart =
         {
           type: 'line',
           showSymbol: line.dots,
+          symbol: 'circle',
           symbolSize: 6,
           ...(line.dots ? {} : { silent: true }),
           data: line.points.map(({ at, value }) => ({
@@ -185,8 +187,8 @@ export const logChart =
         axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => plain(Number(value.toPrecision(4))), hideOverlap: true },
       },
       yAxis: axis(`${group === '°C' ? 'temperature' : group === '%' ? 'charge' : group === 'V' ? 'volts' : group === 'A' ? 'amps' : group === 'W' ? 'power' : 'light'}, ${group}`, theme, {
-        min: fromZero ? 0 : Math.floor((least - room) * 10) / 10,
-        max: Math.ceil((most + room) * 10) / 10,
+        min: fromZero ? 0 : roundEnd(least - room, most - least, 'down'),
+        max: roundEnd(most + room, fromZero ? most : most - least, 'up'),
         nameGap: 44,
         splitLine: { lineStyle: { color: theme.rule } },
         axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => plain(Number(value.toPrecision(4))) },
@@ -202,9 +204,7 @@ export const logLegend =
       .filter(({ unit }) => unit === group)
       .map((line, i): LegendEntry => {
         const { colour, type } = lookOf(line, i, group, theme)
-        return line.dots
-          ? { words: line.words, look: 'point', colour, fill: colour }
-          : { words: line.words, look: type === 'solid' ? 'line' : 'dashes', colour }
+        return { words: line.words, look: looks[type], colour }
       }),
     ...(events.length
       ? [{ words: 'what happened', look: 'point' as const, colour: theme.madder, fill: theme.ground }]

@@ -16,7 +16,7 @@ const bytesOf =
   (sha256: string): BytesAt =>
   async (from, length) => {
     if (length <= 0) return new Uint8Array(0)
-    const response = await fetch(`/api/files/${sha256}`, {
+    const response = await fetch(`/api/blobs/${sha256}`, {
       headers: { Range: `bytes=${from}-${from + length - 1}` },
     })
     if (!response.ok) throw new Error('The rows of this log could not be fetched.')

@@ -1,5 +1,5 @@
 import { plain, say, toleranceOf, type PortSweep } from '@even-watt/core'
-import { axis } from '../ui/chart/axis'
+import { axis, roundEnd } from '../ui/chart/axis'
 import type { ChartOption, LineSeriesOption } from '../ui/chart/engine'
 import { escapeText, saidOnHover } from '../ui/chart/hover'
 import type { LegendEntry } from '../ui/chart/Legend'
@@ -20,6 +20,7 @@ export const portChart =
     const figures = { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => plain(Number(value.toPrecision(4))) }
     const line = (sweep: PortSweep, i: number, of: 'atPort' | 'volts'): LineSeriesOption => ({
       type: 'line',
+      symbol: 'circle',
       symbolSize: of === 'atPort' ? 7 : 4,
       data: sweep.points.map((point) => ({
         value: [point.amps, point[of]],
@@ -32,14 +33,14 @@ export const portChart =
       textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
       grid: { left: 52, right: 20, top: 14, bottom: 40 },
       tooltip: saidOnHover(theme),
-      xAxis: { ...axis('load, A', theme, { min: 0, max: Math.ceil(most * 11) / 10, splitLine: { show: false } }), nameGap: 24, axisLabel: figures },
-      yAxis: axis('volts, V', theme, { min: Math.floor(least * 0.99 * 10) / 10, max: Math.ceil(top * 10) / 10, nameGap: 40, splitLine: { lineStyle: { color: theme.rule } }, axisLabel: figures }),
+      xAxis: { ...axis('load, A', theme, { min: 0, max: roundEnd(1.05 * most, most, 'up'), splitLine: { show: false } }), nameGap: 24, axisLabel: figures },
+      yAxis: axis('volts, V', theme, { min: roundEnd(least * 0.99, top - least, 'down'), max: roundEnd(top, top - least, 'up'), nameGap: 40, splitLine: { lineStyle: { color: theme.rule } }, axisLabel: figures }),
       series: [
         {
           type: 'line',
           silent: true,
           showSymbol: false,
-          data: [[0, low], [Math.ceil(most * 11) / 10, low]],
+          data: [[0, low], [roundEnd(1.05 * most, most, 'up'), low]],
           lineStyle: { color: theme.ink, width: 1, type: 'dashed' },
         },
         ...sweeps.flatMap((sweep, i) => [

@@ -16,6 +16,6 @@ export const ports: Stage = {
     place: 'rig',
     Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
   },
-  works: ['ports'],
+  works: ['ports', 'soak'],
   names: { port: ({ test }) => `test of a port (${test})` },
 } // prettier-ignore

@@ -1,5 +1,5 @@
 import type { Quantity } from '@even-watt/contract'
-import { quantities } from '@even-watt/core'
+import { besideSteps, quantities } from '@even-watt/core'
 
 /** What a column of a foreign table may hold. */
 export type Target =
@@ -30,7 +30,7 @@ export const targets: readonly Target[] = [
   'time',
   'load',
   'kind',
-  ...quantities,
+  ...quantities.filter((quantity) => !besideSteps.has(quantity)),
   ...shown,
   'fan',
   'alarm',

@@ -1,4 +1,5 @@
 import { Rig, type Rig as RigContent, type StoredRig } from '@even-watt/contract'
+import { isStation } from '@even-watt/core'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useState } from 'react'
 import { api } from '../api/api'
@@ -7,6 +8,7 @@ import { TextField } from '../ui/form'
 import { Notice, ProblemNotice } from '../ui/Notice'
 import { useDocumentForm } from '../ui/useDocumentForm'
 import { formToRig, rigToForm, type RigForm } from './editor/form'
+import { MeterHanging } from './editor/MeterHanging'
 import { RigFields } from './editor/RigFields'
 
 interface Props {
@@ -77,7 +79,11 @@ export function ChangeRig({ rig, after, because = '', onDone }: Props) {
               className="my-3"
               error={asked && !why.trim() ? 'Say in a few words what changed.' : undefined}
             />
-            <RigFields form={editor.form} errorAt={editor.errorAt} />
+            {isStation(trial.revisions.at(-1)?.unit ?? { kind: 'inverter' }) ? (
+              <MeterHanging form={editor.form} errorAt={editor.errorAt} />
+            ) : (
+              <RigFields form={editor.form} errorAt={editor.errorAt} />
+            )}
             <div className="sticky -bottom-2 mt-4 flex gap-3 border-t border-ink bg-ground py-2 md:-bottom-6">
               <button type="submit" className="action action-main">
                 Make the revision

@@ -6,12 +6,11 @@ import {
   describeElement,
   expectedResistance,
   placed,
-  quantityData,
   plain,
   say,
 } from '@even-watt/core'
 import { Facts } from '../ui/Facts'
-import { partName } from './partName'
+import { HungMeters } from './HungMeters'
 
 /** The rig in words, and which meter reads what. */
 export function RigFacts({
@@ -64,40 +63,10 @@ export function RigFacts({
     ],
     ['note', rig.note],
   ]
-  const conductor = (on: string | undefined) => (on === undefined ? '' : partName(rig, on))
   return (
     <>
       <Facts facts={facts.filter(([, said]) => said !== undefined)} />
-      <h2 className="mt-4">Meters at the taps</h2>
-      {rig.assignments.length ? (
-        <table className="list-table max-w-2xl">
-          <thead>
-            <tr>
-              <th>quantity</th>
-              <th>tap</th>
-              <th>meter</th>
-              <th>on</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rig.assignments.map(({ quantity, meter, on }, i) => (
-              <tr key={i}>
-                <td>
-                  {quantity}{' '}
-                  <span className="text-quiet">
-                    {quantity === 'idle I' ? 'input current at idle' : quantityData[quantity].words}
-                  </span>
-                </td>
-                <td>{quantity === 'idle I' ? 'B' : quantityData[quantity].tap}</td>
-                <td>{meters.find((candidate) => candidate.id === meter)?.name}</td>
-                <td>{conductor(on)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      ) : (
-        <p>No meter is hung up: readings carry no uncertainty and settle no claim.</p>
-      )}
+      <HungMeters rig={rig} meters={meters} />
     </>
   )
 }

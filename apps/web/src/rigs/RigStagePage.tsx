@@ -1,6 +1,7 @@
-import { checkRig } from '@even-watt/core'
+import { checkRig, isStation } from '@even-watt/core'
 import { useState } from 'react'
 import { OddityNotices } from '../oddities/OddityNotices'
+import { StationRibbon } from '../station/StationRibbon'
 import { DoubtMark } from '../trials/DoubtMark'
 import { StageHead } from '../trials/StageHead'
 import { useDoubt } from '../trials/useDoubt'
@@ -10,6 +11,7 @@ import { shortDate, shortTime } from '../ui/dates'
 import { ChangeRig } from './ChangeRig'
 import { partName } from './partName'
 import { Remarks } from './Remarks'
+import { HungMeters } from './HungMeters'
 import { RigFacts } from './RigFacts'
 import { RigPicture } from './RigPicture'
 
@@ -34,9 +36,22 @@ export function RigStagePage() {
         Readings name the revision they were taken on.
       </p>
       <OddityNotices oddities={oddities} />
-      <RigPicture analysis={analysis} />
-      <Remarks remarks={checkRig(revision.rig)} name={(at) => partName(revision.rig, at)} />
-      <RigFacts rig={revision.rig} meters={revision.meters} />
+      {isStation(revision.unit) ? (
+        <>
+          <StationRibbon analysis={analysis} />
+          <p className="mb-2 max-w-prose">
+            A station has its store inside: nothing is drawn between posts and terminals. What is read stands
+            at its outlets, ports and charging inputs.
+          </p>
+          <HungMeters rig={revision.rig} meters={revision.meters} />
+        </>
+      ) : (
+        <>
+          <RigPicture analysis={analysis} />
+          <Remarks remarks={checkRig(revision.rig)} name={(at) => partName(revision.rig, at)} />
+          <RigFacts rig={revision.rig} meters={revision.meters} />
+        </>
+      )}
       <section className="mt-4">
         <h2>Doubt</h2>
         <p>

@@ -1,5 +1,9 @@
+import type { Unit } from '@even-watt/contract'
+import { isStation } from '@even-watt/core'
 import { lazy } from 'react'
 import { many, type Stage } from '../stage'
+
+const hasPath = (unit: Unit) => !isStation(unit)
 
 /** The rig: its drawing, its supply, and what was measured of both. */
 export const rig: Stage = {
@@ -13,21 +17,25 @@ export const rig: Stage = {
     {
       path: 'rig/supply',
       tab: 'Supply',
+      suits: hasPath,
       load: async () => ({ default: (await import('../supply/SupplyPage')).SupplyPage }),
     },
     {
       path: 'rig/load-test',
       tab: 'Load test',
+      suits: hasPath,
       load: async () => ({ default: (await import('../supply/LoadTestPage')).LoadTestPage }),
     },
     {
       path: 'rig/survey',
       tab: 'Drop survey',
+      suits: hasPath,
       load: async () => ({ default: (await import('./survey/SurveyPage')).SurveyPage }),
     },
     {
       path: 'rig/what-if',
       tab: 'What if',
+      suits: hasPath,
       load: async () => ({ default: (await import('./whatIf/WhatIfPage')).WhatIfPage }),
     },
   ],

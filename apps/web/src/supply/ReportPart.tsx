@@ -1,9 +1,11 @@
-import { readingsOf } from '@even-watt/core'
+import { isStation, readingsOf } from '@even-watt/core'
+import { HungMeters } from '../rigs/HungMeters'
 import { RigFacts } from '../rigs/RigFacts'
 import { RigPicture } from '../rigs/RigPicture'
 import { SurveyTable } from '../rigs/survey/SurveyTable'
 import { CameTrue } from '../rigs/whatIf/CameTrue'
 import type { ReportProps } from '../stage'
+import { StationRibbon } from '../station/StationRibbon'
 import { Section } from '../ui/Section'
 import { LoadTestTable } from './LoadTestTable'
 import { SupplyTable } from './SupplyTable'
@@ -12,6 +14,13 @@ import { SupplyTable } from './SupplyTable'
 export function ReportPart({ state, analysis }: ReportProps) {
   const { supply, record } = analysis
   const survey = supply.surveys.at(-1)
+  if (isStation(record.revision.unit))
+    return (
+      <>
+        <StationRibbon analysis={analysis} />
+        <HungMeters rig={record.revision.rig} meters={record.revision.meters} />
+      </>
+    )
   return (
     <>
       <RigPicture analysis={analysis} />

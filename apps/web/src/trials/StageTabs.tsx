@@ -4,9 +4,11 @@ import { useTrial } from './useTrial'
 
 /** The way between the pages of one stage; nothing where it has but one. */
 export function StageTabs({ stage }: { stage: Stage }) {
-  const { trial } = useTrial()
+  const { trial, analysis } = useTrial()
   const { search } = useLocation()
-  const tabs = stage.pages.filter(({ tab }) => tab !== undefined)
+  const tabs = stage.pages.filter(
+    ({ tab, suits }) => tab !== undefined && (suits?.(analysis.record.revision.unit) ?? true),
+  )
   if (tabs.length < 2) return null
   return (
     <nav

@@ -28,14 +28,16 @@ export function TrialLayout({ stages }: { stages: readonly Stage[] }) {
 }
 
 function Inside({ trial }: { trial: Trial }) {
-  const stages = useStages()
+  const all = useStages()
   const { query, entries, view, unsent } = useTrialView(trial)
   const worked = useWorked(trial, view)
   const [parameters, setParameters] = useSearchParams()
   const wanted = Number(parameters.get('rig') ?? trial.revisions.length)
   const analysis =
     view.analyses.find((candidate) => candidate.record.revision.number === wanted) ?? view.analyses.at(-1)
-  const names = useMemo(() => namesOf(trial, entries, stages), [trial, entries, stages])
+  const names = useMemo(() => namesOf(trial, entries, all), [trial, entries, all])
+  const unit = analysis?.record.revision.unit
+  const stages = useMemo(() => all.filter(({ suits }) => !suits || !unit || suits(unit)), [all, unit])
   const chooseRevision = (number: number) => setParameters({ rig: String(number) }, { replace: true })
   useKey(
     (event) =>
@@ -49,21 +51,23 @@ function Inside({ trial }: { trial: Trial }) {
   const state: TrialState = { trial, entries, view, worked, unsent, analysis, chooseRevision }
   return (
     <ShowWorking methodFor={pageFor} nameSource={names.nameSource} nameEntry={names.nameEntry}>
-      <TrialContext value={state}>
-        <WorkOrder state={state} />
-        <div className="min-w-0 flex-1 px-5 py-4">
-          {stages.map(({ words, strip }) =>
-            strip?.when(state) ? (
-              <Suspense key={words}>
-                <strip.Part />
-              </Suspense>
-            ) : null,
-          )}
-          <Loaded query={query} what="its readings">
-            {() => <Outlet />}
-          </Loaded>
-        </div>
-      </TrialContext>
+      <StagesContext value={stages}>
+        <TrialContext value={state}>
+          <WorkOrder state={state} />
+          <div className="min-w-0 flex-1 px-5 py-4">
+            {stages.map(({ words, strip }) =>
+              strip?.when(state) ? (
+                <Suspense key={words}>
+                  <strip.Part />
+                </Suspense>
+              ) : null,
+            )}
+            <Loaded query={query} what="its readings">
+              {() => <Outlet />}
+            </Loaded>
+          </div>
+        </TrialContext>
+      </StagesContext>
     </ShowWorking>
   )
 }

@@ -3,3 +3,7 @@ export const shortDate = (instant: string) =>
 
 export const shortTime = (instant: string) =>
   new Date(instant).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', second: '2-digit' })
+
+/** Hours and minutes: seconds are too many for what takes hours. */
+export const clockTime = (instant: string | number) =>
+  new Date(instant).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })

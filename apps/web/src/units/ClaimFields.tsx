@@ -1,4 +1,11 @@
-import { claimQuantities, claimUnits, comparators } from '@even-watt/contract'
+import {
+  chargeSources,
+  claimQuantities,
+  claimUnits,
+  comparators,
+  energyMeanings,
+  modeNames,
+} from '@even-watt/contract'
 import { useFieldArray } from 'react-hook-form'
 import { v7 } from 'uuid'
 import type { FieldsProps } from '../ui/DocumentEditor'
@@ -18,6 +25,15 @@ const usualUnit: Record<string, string> = {
   'cutoff voltage': 'V',
   'transfer time': 'ms',
   energy: 'Wh',
+  'run time': 'h',
+  'charge time': 'h',
+  noise: 'dB(A)',
+  'case temperature': '°C',
+  'overload time': 's',
+  cycles: 'cycles',
+  recovery: 's',
+  'start-up time': 's',
+  'soft start': 's',
 }
 
 const usualComparator: Record<string, string> = {
@@ -28,6 +44,10 @@ const usualComparator: Record<string, string> = {
   'transfer time': 'at most',
   regulation: 'within ±',
   frequency: 'within ±',
+  'charge time': 'at most',
+  'mode draw': 'at most',
+  noise: 'at most',
+  'case temperature': 'at most',
 }
 
 /** The promises of a unit, as printed. */
@@ -94,6 +114,11 @@ export function ClaimFields({ form, errorAt }: FieldsProps<UnitForm>) {
             volts: '',
             room: '',
             readWhere: '',
+            port: '',
+            portVolts: '',
+            mode: '',
+            means: '',
+            source: '',
           })
         }
       >
@@ -110,12 +135,25 @@ const conditions = [
   ['room', 'In a room up to', '°C', 'none'],
 ] as const
 
+/** Promises that say little without what they are of. */
+const detailed: ReadonlySet<string> = new Set([
+  'port',
+  'mode draw',
+  'energy',
+  'charge power',
+  'charge time',
+  'run time',
+  'overload time',
+])
+
 /** What a promise is stated for; folded away where the label states nothing. */
 function StatedFor({ at, form, errorAt }: FieldsProps<UnitForm> & { readonly at: number }) {
   const field = fieldOf(form, errorAt)
-  const claim = form.getValues(`claims.${at}`)
+  const claim = form.watch(`claims.${at}`)
   const open =
-    claim.eachLeg === 'yes' || conditions.some(([key]) => claim[key].trim() || errorAt(`claims.${at}.${key}`))
+    detailed.has(claim.quantity) ||
+    claim.eachLeg === 'yes' ||
+    conditions.some(([key]) => claim[key].trim() || errorAt(`claims.${at}.${key}`))
   const split = form.getValues('phase') === 'split'
   return (
     <details className="col-span-full" open={open || undefined}>
@@ -123,6 +161,38 @@ function StatedFor({ at, form, errorAt }: FieldsProps<UnitForm> & { readonly at:
         stated for a time, a load, an input or a room
       </summary>
       <div className="mt-1 grid grid-cols-2 gap-2 md:grid-cols-4">
+        {claim.quantity === 'port' && (
+          <>
+            <TextField label="Which port" {...field(`claims.${at}.port`)} placeholder="USB-C" />
+            <TextField
+              label="At port volts"
+              unit="V"
+              {...field(`claims.${at}.portVolts`)}
+              inputMode="decimal"
+            />
+          </>
+        )}
+        {claim.quantity === 'mode draw' && (
+          <SelectField
+            label="In which mode"
+            {...field(`claims.${at}.mode`)}
+            options={[['', 'choose it'], ...same(modeNames)]}
+          />
+        )}
+        {claim.quantity === 'energy' && (
+          <SelectField
+            label="What its Wh mean"
+            {...field(`claims.${at}.means`)}
+            options={[['', 'not said'], ...same(energyMeanings)]}
+          />
+        )}
+        {(claim.quantity === 'charge power' || claim.quantity === 'charge time') && (
+          <SelectField
+            label="Charged by"
+            {...field(`claims.${at}.source`)}
+            options={[['', 'not said'], ...same(chargeSources)]}
+          />
+        )}
         {conditions.map(([key, label, unit, none]) => (
           <TextField
             key={key}

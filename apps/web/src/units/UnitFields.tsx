@@ -25,7 +25,13 @@ export function UnitFields({ form, errorAt }: FieldsProps<UnitForm>) {
           options={same(waves)}
           hint="as stated, or as seen"
         />
-        <TextField label="Nominal input" unit="V DC" {...field('inputVoltage')} inputMode="decimal" />
+        <TextField
+          label="Nominal input"
+          unit="V DC"
+          hint={form.watch('kind') === 'power station' ? 'a station has none' : undefined}
+          {...field('inputVoltage')}
+          inputMode="decimal"
+        />
         <TextField label="Nominal output" unit="V AC" {...field('outputVoltage')} inputMode="decimal" />
         <TextField label="Output frequency" unit="Hz" {...field('outputFrequency')} inputMode="decimal" />
         <SelectField label="Phases" {...field('phase')} options={same(phases)} />

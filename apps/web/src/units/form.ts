@@ -36,6 +36,11 @@ export interface ClaimForm {
   volts: string
   room: string
   readWhere: string
+  port: string
+  portVolts: string
+  mode: string
+  means: string
+  source: string
 }
 
 export const blankUnit: UnitForm = {
@@ -92,6 +97,11 @@ const claimToForm = (claim: Claim): ClaimForm => ({
   volts: claim.volts ? [...new Set([claim.volts.from, claim.volts.to])].join(' to ') : '',
   room: typedTemperature(claim.room),
   readWhere: claim.readWhere,
+  port: claim.port ?? '',
+  portVolts: typed(claim.portVolts),
+  mode: claim.mode ?? '',
+  means: claim.means ?? '',
+  source: claim.source ?? '',
 })
 
 /** Text that was left empty is absent, not an empty string. */
@@ -144,6 +154,11 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
         load: number(`${at}.load`, claim.load),
         volts: volts(`${at}.volts`, claim.volts),
         room: number(`${at}.room`, claim.room, readTemperature),
+        port: words(claim.port),
+        portVolts: number(`${at}.portVolts`, claim.portVolts),
+        mode: words(claim.mode),
+        means: words(claim.means),
+        source: words(claim.source),
       }
     }),
   }

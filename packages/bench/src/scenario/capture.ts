@@ -258,6 +258,7 @@ export class BenchHand {
     revision: number,
     reading: EntryOf<K>['reading'],
   ): EntryOf<K> {
+    this.wait(1)
     return { id: this.newId(), revision, at: this.now, kind, reading } as unknown as EntryOf<K>
   }
 

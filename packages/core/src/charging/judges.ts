@@ -83,6 +83,6 @@ export const judgeChargeTime: Judge = (evidence) => {
   return {
     outcome: judge(figure.x, claim.comparator, claimValue(claim) / 3600),
     figure,
-    sentence: `${timed.sentence} Promised: ${sayClaim(claim)}.`,
+    sentence: `From empty it was full after ${sayDuration(60 * Math.round(timed.full / 60))} against ${sayClaim(claim)}.`,
   }
 } // prettier-ignore

@@ -2,6 +2,8 @@ import { seriesFor, type Log } from '../logs'
 
 /** How a fan behaved over a log, by what check-ins noted. */
 export interface FanCourse {
+  /** It was seen standing still before; else it may have run from the beginning. */
+  readonly seenToStart: boolean
   /** s at which it was first seen running, and the temperature of the case and the watts then. */
   readonly starts: number
   readonly celsius: number | undefined
@@ -30,6 +32,7 @@ export function fanOf(log: Log): FanCourse | undefined {
   const stopped = end === undefined ? undefined : states.find(({ at, on }) => !on && at > end)
   const last = starts.at(-1)
   return {
+    seenToStart: states[0] !== first,
     starts: first.at,
     celsius: near('T'),
     watts: near('P_C'),

@@ -46,19 +46,22 @@ export const worstOf = (checks: readonly GaugeCheck[]): GaugeCheck | undefined =
 export const sayGauge = ({ shown, left }: GaugeCheck): string =>
   `it showed ${say(100 * shown, '%', 2)} when ${say(100 * left, '%', 2)} was left: ${say(Math.abs(100 * (shown - left)), 'points', 1)} ${shown > left ? 'high' : 'low'}`
 
-/** 40: a gauge off against measured energy. */
-export const noticeGaugeOff: Notice = ({ analysis }) =>
-  analysis.logs.flatMap((log) => {
+/** 40: a gauge off against measured energy; of several run-downs the one that shows it most. */
+export const noticeGaugeOff: Notice = ({ analysis }) => {
+  const checks = analysis.logs.flatMap((log) => {
     const worst = worstOf(gaugeChecks(log))
-    if (!worst || Math.abs(worst.shown - worst.left) < clearlyOff || !isFigure(log.energies.E_C.figure))
-      return []
-    return [
-      {
-        number: 40 as const,
-        odd: `The gauge is off: ${sayGauge(worst)}.`,
-        why: 'Who plans by it is left in the dark, or stops too early.',
-        todo: 'Plan by measured energy; charge it full once and look whether its gauge learns.',
-        at: { revision: analysis.record.revision.number, entry: log.entry.id },
-      },
-    ]
+    return worst && isFigure(log.energies.E_C.figure) ? [{ log, worst }] : []
   })
+  const off = ({ worst }: (typeof checks)[number]) => Math.abs(worst.shown - worst.left)
+  const [most] = checks.sort((a, b) => off(b) - off(a))
+  if (!most || off(most) < clearlyOff) return []
+  return [
+    {
+      number: 40,
+      odd: `The gauge is off: ${sayGauge(most.worst)}.`,
+      why: 'Who plans by it is left in the dark, or stops too early.',
+      todo: 'Plan by measured energy; charge it full once and look whether its gauge learns.',
+      at: { revision: analysis.record.revision.number, entry: most.log.entry.id },
+    },
+  ]
+}

@@ -43,3 +43,16 @@ export const unitRead = (reads: Readable): FigureUnit =>
   Object.values(quantityData).find((one) => one.reads === reads)?.unit ?? ''
 
 export const quantities = Object.keys(quantityData) as Quantity[]
+
+/** Read at ports, at charging inputs and by counters over hours: no step of a ladder asks for them. */
+export const besideSteps: ReadonlySet<Quantity> = new Set<Quantity>([
+  'E_C',
+  'P_wall',
+  'E_wall',
+  'V_in',
+  'I_in',
+  'P_in',
+  'E_in',
+  'V_port',
+  'I_port',
+])

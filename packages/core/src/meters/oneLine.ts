@@ -3,6 +3,8 @@ import { typicalMeter, type MeterKind } from './typical'
 
 /** Words that tell a kind, the more telling first. */
 const kindWords: readonly (readonly [RegExp, MeterKind])[] = [
+  [/\busb\b/, 'USB meter'],
+  [/sound|noise|\bdb\b/, 'sound level meter'],
   [/clamp|tongs/, 'clamp'],
   [/\bdc\b.*watt|watt.*\bdc\b|\bwh\b.*\bdc\b/, 'DC wattmeter'],
   [/plug|wattmeter|watt meter|energy meter|outlet/, 'plug meter'],
@@ -23,6 +25,8 @@ const mainly: Readonly<Record<MeterKind, readonly Readable[]>> = {
   'DC wattmeter': ['DC power', 'DC current', 'DC voltage', 'charge', 'energy'],
   'battery’s app': ['DC current', 'DC voltage'],
   'panel display': ['DC voltage'],
+  'USB meter': ['DC voltage', 'DC current'],
+  'sound level meter': ['sound level'],
 }
 
 const unitOf: Readonly<Partial<Record<Readable, string>>> = {

@@ -10,6 +10,8 @@ export const meterKinds = [
   'DC wattmeter',
   'battery’s app',
   'panel display',
+  'USB meter',
+  'sound level meter',
 ] as const
 export type MeterKind = (typeof meterKinds)[number]
 
@@ -53,6 +55,7 @@ const rows: Readonly<Record<MeterKind, readonly Row[]>> = {
     ['active power', 3680, 2, 3, 1],
     ['power factor', 1, 0, 5, 0.01],
     ['frequency', 100, 0, 3, 0.1],
+    ['energy', 1e6, 2, 3, 10],
   ],
   'shunt monitor': [
     ['DC voltage', 100, 1, 3, 0.01],
@@ -73,6 +76,11 @@ const rows: Readonly<Record<MeterKind, readonly Row[]>> = {
     ['DC voltage', 60, 2, 2, 0.1],
     ['AC voltage', 300, 3, 3, 1, average],
   ],
+  'USB meter': [
+    ['DC voltage', 30, 1, 3, 0.01],
+    ['DC current', 6, 2, 3, 0.01],
+  ],
+  'sound level meter': [['sound level', 130, 0, 20, 0.1]],
 }
 
 /** A meter of a kind with the usual specification, marked as such. Ids of its ranges are asked for one by one. */

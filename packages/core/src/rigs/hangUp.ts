@@ -36,16 +36,62 @@ const choices: readonly (readonly [Quantity, (meter: Hung) => boolean, (meter: H
   ['T', reads('temperature'), () => 0],
 ]
 
+type Choice = (typeof choices)[number]
+
+/** Of each quantity the meter that is first choice; of several alike the first named. */
+const firstChoices = (meters: readonly Hung[], wanted: readonly Choice[]): Assignment[] =>
+  wanted.flatMap(([quantity, can, liking]) => {
+    const best = meters
+      .filter(can)
+      .reduce<Hung | undefined>((a, b) => (a && liking(a) >= liking(b) ? a : b), undefined)
+    return best ? [{ quantity, meter: best.id }] : []
+  })
+
 /**
  * Hangs meters up where testers hang them: volts at the posts or terminals on the hand-held, amps on clamp or shunt, the
  * outlet on the plug meter. Of several meters the one made for it, else the first named.
  */
-export function hangUp(meters: readonly Hung[], volts: VoltsAt): Assignment[] {
-  const wanted = (quantity: Quantity) =>
-    quantity === 'V_A' ? volts !== 'the terminals' : quantity === 'V_B' ? volts !== 'the posts' : true
-  return choices.flatMap(([quantity, can, liking]) => {
-    const able = wanted(quantity) ? meters.filter(can) : []
-    const best = able.reduce<Hung | undefined>((a, b) => (a && liking(a) >= liking(b) ? a : b), undefined)
-    return best ? [{ quantity, meter: best.id }] : []
-  })
+export const hangUp = (meters: readonly Hung[], volts: VoltsAt): Assignment[] =>
+  firstChoices(
+    meters,
+    choices.filter(([quantity]) =>
+      quantity === 'V_A' ? volts !== 'the terminals' : quantity === 'V_B' ? volts !== 'the posts' : true,
+    ),
+  )
+
+/** A port takes a few amps: a meter of more is coarse there. */
+const portAmps = 12
+const isPort = (meter: Hung) =>
+  reads('DC current')(meter) && reads('DC voltage')(meter) && most(meter, 'DC current') <= portAmps
+const isSolar = (meter: Hung) => reads('DC power')(meter)
+
+/**
+ * Hangs meters up round a power station: the plug meter at its outlet, a second one at the wall (or the same, by turns), the
+ * meter of a few amps at its ports, a DC wattmeter at its charge input.
+ */
+export function hangUpAtStation(meters: readonly Hung[]): Assignment[] {
+  const plugs = meters.filter(isPlug)
+  const [outlet, wall = outlet] = plugs
+  const of = (plug: Hung | undefined): readonly Hung[] => (plug ? [plug] : [])
+  const any = () => 0
+  return [
+    ...firstChoices(
+      of(outlet),
+      choices.filter(([quantity]) => quantity === 'V_C' || quantity === 'P_C'),
+    ),
+    ...firstChoices(of(outlet), [['E_C', reads('energy'), any]]),
+    ...firstChoices(of(wall), [
+      ['P_wall', isPlug, any],
+      ['E_wall', reads('energy'), any],
+    ]),
+    ...firstChoices(meters, [
+      ['V_in', isSolar, any],
+      ['I_in', isSolar, any],
+      ['P_in', isSolar, any],
+      ['E_in', (meter) => isSolar(meter) && reads('energy')(meter), any],
+      ['V_port', isPort, any],
+      ['I_port', isPort, any],
+      ['T', reads('temperature'), any],
+    ]),
+  ]
 }

@@ -1,10 +1,11 @@
 import { otherCurrent } from '../evidence'
 import type { Notice, Oddity } from '../oddities'
+import { isStation } from '../units'
 import { hasFuse, placed } from './elements'
 
 /** 26: no fuse in the rig. */
 export const noticeNoFuse: Notice = ({ analysis }) =>
-  hasFuse(analysis.record.revision.rig)
+  hasFuse(analysis.record.revision.rig) || isStation(analysis.record.revision.unit)
     ? []
     : [
         {

@@ -13,7 +13,7 @@ export interface CheckIn {
 /** Stretches that need nobody beside them at every moment, but somebody now and then; nobody is rung up at night. */
 const watched = ({ kind, part }: Stretch): boolean =>
   part === undefined
-    ? kind === 'rated hold' || kind === 'run-down'
+    ? kind === 'rated hold' || kind === 'run-down' || kind === 'soak' || kind === 'charge'
     : part === 'recharge' || part === 'draw down'
 
 /**

@@ -1,4 +1,5 @@
 import type { Block, BlockKind, Unit } from '@even-watt/contract'
+import { bankNominal, full, secondsToCharge } from '../supply'
 import { leastCharge, secondsDownTo, type Course } from './course'
 import type { Piece, ScheduleQuestion } from './question'
 
@@ -16,13 +17,23 @@ const unpowered: Partial<Record<BlockKind, number>> = {
 export const isPowered = (kind: BlockKind): boolean => unpowered[kind] === undefined
 
 /** Stages that load the unit, and so warm it. */
-export const isLoaded = (kind: BlockKind): boolean => isPowered(kind) && kind !== 'no load'
+export const isLoaded = (kind: BlockKind): boolean =>
+  isPowered(kind) && kind !== 'no load' && kind !== 'charge'
 
 const startUp = 2 * minute
 const idle = 13 * minute
 const motorRuns = minute
 const motorRests = 3 * minute
 const overload = 1.2
+const soak = 30 * minute
+/** W of a port, where none are said. */
+const soakWatts = 20
+
+/** A into the store while a block of charging runs: by the watts of its charger, else the charger of the rig. */
+export const chargeAmps = (
+  { watts }: Pick<Block, 'watts'>,
+  { bank, charger }: Pick<ScheduleQuestion, 'bank' | 'charger'>,
+): number => (watts === undefined ? charger : watts / bankNominal(bank))
 
 /** What a block consists of, in order, when it is begun in a state (docs/method/schedule.md: step = settle + dwell + reading). */
 export function contentOf(block: Block, question: ScheduleQuestion, course: Course): Piece[] {
@@ -69,6 +80,18 @@ function piecesOf({ kind, watts }: Block, question: ScheduleQuestion, { charge }
           watts: P,
         },
       ]
+    case 'soak':
+      return [{ what: 'soak of a port', seconds: soak, watts: watts ?? soakWatts }]
+    case 'charge':
+      return [
+        {
+          what: 'charge until full',
+          seconds: finite(
+            Math.max(minute, secondsToCharge(question.bank, chargeAmps({ watts }, question), charge, full)),
+          ),
+          watts: undefined,
+        },
+      ]
     case 'ports':
       return [{ what: 'ports and charging', seconds: 40 * minute, watts: 0.1 * rated }]
     case 'checks':
@@ -100,7 +123,7 @@ export function usualKinds(unit: Pick<Unit, 'kind' | 'claims'>): BlockKind[] {
     'limits',
     'motors',
     'rated hold',
-    ...(unit.kind === 'power station' ? (['ports'] as const) : []),
+    ...(unit.kind === 'power station' ? (['ports', 'charge'] as const) : []),
     'checks',
     ...(energy ? (['run-down'] as const) : []),
     'findings',

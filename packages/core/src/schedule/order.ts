@@ -54,7 +54,8 @@ const last = (kind: Block['kind'], but: readonly Block['kind'][], why: string): 
 const rules: readonly Rule[] = [
   idleFirst,
   last('motors, bank low', ['run-down'], 'the bank is lowest there'),
-  last('run-down', [], 'a run-down ends the day'),
+  // What fills it again may follow.
+  last('run-down', ['charge'], 'a run-down ends the day'),
 ]
 
 function obey(ordered: Ordered, { kind, place, side, why }: Rule): Ordered {

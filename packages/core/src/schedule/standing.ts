@@ -1,4 +1,4 @@
-import type { BlockKind, LadderPlanned, ReadingKind } from '@even-watt/contract'
+import type { BlockKind, LadderPlanned, LogKind, ReadingKind } from '@even-watt/contract'
 import { stillPlanned } from '../plan'
 import { readingsOf, type Analysis, type TrialRecord } from '../trials'
 import type { Stretch } from './question'
@@ -11,6 +11,11 @@ interface Known {
 
 const has = ({ record }: Known, ...kinds: ReadingKind[]) =>
   kinds.some((kind) => readingsOf(record, kind).length > 0)
+/** Whether a log of a kind was begun. */
+const logged =
+  (what: LogKind) =>
+  ({ record }: Known): boolean =>
+    readingsOf(record, 'log').some(({ reading }) => reading.what === what)
 const anyRead = (known: Known) => has(known, 'no load', 'ladder', 'motors', 'load test', 'survey')
 
 /** Whether the record holds what a block is for, though no block of the schedule ran; of other blocks it never tells. */
@@ -22,6 +27,11 @@ const tells: Readonly<Partial<Record<BlockKind, (known: Known) => boolean>>> = {
   ladder: ({ ladder: { steps }, plan }) =>
     steps.length > 0 && (!plan || stillPlanned(plan, steps).length === 0),
   motors: (known) => has(known, 'motors'),
+  'rated hold': logged('rated hold'),
+  'run-down': logged('run-down'),
+  soak: logged('soak'),
+  charge: logged('charge'),
+  ports: (known) => has(known, 'port'),
 }
 
 /**

@@ -1,7 +1,7 @@
 import type { Block, PlacedPart } from '@even-watt/contract'
 import { sayDuration } from '../figures'
 import { chargedAfter, full, secondsToCharge, taperFrom } from '../supply'
-import { contentOf, isPowered } from './content'
+import { chargeAmps, contentOf, isPowered } from './content'
 import { after, afterBetween, drainRate, leastCharge, secondsDownTo, type Course } from './course'
 import { needsOf, percent, rechargeTo, type Need, type Part } from './parts'
 import {
@@ -20,6 +20,9 @@ const mostNeeds = 4
 
 /** Blocks that want the bank low: nothing is charged in the midst of them. */
 const emptying: readonly Block['kind'][] = ['run-down', 'motors, bank low']
+
+/** Blocks of hours, over which somebody may go home. */
+const alone: readonly Block['kind'][] = ['run-down', 'soak', 'charge', 'rated hold']
 
 /** Lays blocks one after another, with what must come before each, in the hours of the bench. */
 export class Walk {
@@ -75,7 +78,10 @@ export class Walk {
     const planned = pieces.reduce((sum, { seconds }) => sum + seconds, 0)
     const scale = planned > 0 ? (to - from) / 1000 / planned : 0
     const timed = pieces.map((piece) =>
-      this.pass({ ...piece, seconds: piece.seconds * scale }, charges ? this.question.charger : 0),
+      this.pass(
+        { ...piece, seconds: piece.seconds * scale },
+        charges ? this.question.charger : this.fed(block),
+      ),
     )
     this.push(block, part, undefined, timed, state)
     this.catchUp()
@@ -235,9 +241,19 @@ export class Walk {
           `"${piece.what}" takes ${percent(takes())} of this bank, which is not to go below ${percent(least)}: it can be held for about ${sayDuration(can > 600 ? 60 * Math.round(can / 60) : can)}. Take a larger bank, or shorten it.`,
         )
       }
-      pieces.push(this.pass(piece, 0))
+      pieces.push(this.pass(piece, this.fed(block)))
     }
+    if (alone.includes(block.kind) && this.at > this.day.closes)
+      this.odd(
+        block,
+        `Nobody is at the bench after ${this.say(this.day.closes)}, and ${block.kind} would go on until ${this.say(this.at)}: leave nothing that heats or charges alone.`,
+      )
     this.push(block, undefined, undefined, pieces)
+  }
+
+  /** A that a block puts into the bank. */
+  private fed(block: Block): number {
+    return block.kind === 'charge' ? chargeAmps(block, this.question) : 0
   }
 
   private put(block: Block, { part, because, piece, charger }: Part): void {

@@ -55,3 +55,6 @@ export function claimedValue(unit: Pick<Unit, 'claims'>, quantity: ClaimQuantity
 /** Continuous watts that a unit promises; undefined: none. */
 export const ratedPower = (unit: Pick<Unit, 'claims'>): number | undefined =>
   claimedValue(unit, 'continuous power')
+
+/** A unit with its store inside: it has no posts, no path and no terminals that a meter could reach. */
+export const isStation = ({ kind }: Pick<Unit, 'kind'>): boolean => kind === 'power station'

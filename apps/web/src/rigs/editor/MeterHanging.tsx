@@ -1,5 +1,5 @@
 import { assignables, legQuantities, type Assignable } from '@even-watt/contract'
-import { quantityData } from '@even-watt/core'
+import { besideSteps, quantityData } from '@even-watt/core'
 import { memo } from 'react'
 import { useFieldArray } from 'react-hook-form'
 import { api } from '../../api/api'
@@ -13,7 +13,7 @@ const wordsFor = (quantity: Assignable) =>
 const quantityOptions = assignables.map((quantity) => [quantity, wordsFor(quantity)] as const)
 
 /** Bank current is hung up only where a support source makes it another current, legs only at a split phase. */
-const unusual: ReadonlySet<Assignable> = new Set(['I_bank', ...legQuantities])
+const unusual: ReadonlySet<Assignable> = new Set(['I_bank', ...legQuantities, ...besideSteps])
 const usualOrder = assignables.filter((quantity) => !unusual.has(quantity))
 
 const isCurrent = (quantity: string) => quantity === 'I' || quantity === 'I_bank' || quantity === 'idle I'

@@ -12,3 +12,11 @@ export const axis = (name: string, theme: ChartTheme, more: object) => ({
   axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => String(value) },
   ...more,
 })
+
+/** The next round figure at or beyond a value, away from 0 or towards it: an axis ends there without a figure of its own. */
+export function roundEnd(value: number, span: number, way: 'up' | 'down'): number {
+  const step = 10 ** Math.floor(Math.log10(span || Math.abs(value) || 1)) / 2
+  const steps = value / step
+  const whole = way === 'up' ? Math.ceil(steps - 1e-9) : Math.floor(steps + 1e-9)
+  return Number((whole * step).toPrecision(12))
+}

@@ -221,9 +221,11 @@ function sun(files: Files, hand: BenchHand): Entry[] {
   }
   const kept = keepLog(files, hand, log, { name: 'corrick-sun.csv', text: `${rows.join('\n')}\n` }, { V_in: m.solar.id, I_in: m.solar.id })
   hand.wait(6 * 3600)
+  const ended = atMoment(hand, log, 5 * 3600, { values: [], charge: 0.84, ended: 'by hand', observed: 'The sun went behind the roof.' })
   return [
     log,
     kept,
+    ended,
     ...[[13, 9.9], [15, 9.9], [18, 9.9], [21, 9.86], [24, 8.63], [28, 7.39], [33, 6.27]].map(([V = 0, A = 0]) => input(V, A)),
     hand.entry('charging', 1, { test: 'panel', name: 'roof panel', owned: 2, openVolts: 22.4, shortAmps: 6.2, watts: 110, perKelvin: -0.29, coldest: -5 }),
   ]
