@@ -17,7 +17,7 @@ describe('readings as CSV', () => {
 
   it('have a row for every reading and a column for every meter of a quantity', () => {
     const [header = '', ...body] = rows(pellam)
-    const counted = new Set(['ladder', 'no load', 'motors', 'limit'])
+    const counted = new Set(['ladder', 'no load', 'motors', 'limit', 'log', 'check-in'])
     expect(body).toHaveLength(pellam.entries.filter(({ kind }) => counted.has(kind)).length)
     expect(header).toContain('lowest V_B [V]')
     expect(header).toContain('load [W]')

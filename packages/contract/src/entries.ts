@@ -117,10 +117,3 @@ export const mostEntries = 20_000
 export const Entries = z
   .array(Entry)
   .check(z.minLength(1, 'Entries: none were sent.'), z.maxLength(5000, 'Entries: 5000 at most at once.'))
-
-/** Kinds of entry that come with the bytes of a file. */
-export const kindsWithFile = ['file', 'capture', 'log file'] as const
-
-/** The file that an entry comes with, whose bytes are stored apart. */
-export const fileOf = (entry: Entry): AttachedFile | undefined =>
-  entry.kind === 'file' || entry.kind === 'capture' || entry.kind === 'log file' ? entry.reading : undefined

@@ -8,11 +8,10 @@ import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { Holds } from './Holds'
 import { judgedHere } from './judged'
-import { NoiseSection } from './NoiseSection'
 import { RunDowns } from './RunDowns'
 
 const kinds = ['run-down', 'rated hold', 'tier hold', 'idle'] as const
-const noticedHere = new Set([27, 33, 34, 35, 36, 38, 40])
+const noticedHere = new Set([27, 33, 34, 35, 38, 40])
 
 /** For how long, how much energy, how warm, how loud: promises first, then what was run. */
 export function EndurancePage() {
@@ -20,7 +19,7 @@ export function EndurancePage() {
   const findings = view.findings.filter(({ claim }) => judgedHere.has(claim.quantity))
   const logs = new Set(analysis.logs.map(({ entry }) => entry.id))
   const oddities = useOddities().filter(
-    ({ number, at }) => noticedHere.has(number) && (at.entry === undefined || logs.has(at.entry) || number === 36),
+    ({ number, at }) => noticedHere.has(number) && (at.entry === undefined || logs.has(at.entry)),
   )
   const tested = analysis.logs.some(({ entry }) => (kinds as readonly string[]).includes(entry.reading.what))
   return (
@@ -47,7 +46,6 @@ export function EndurancePage() {
       <Holds analysis={analysis} />
       <LogList analysis={analysis} kinds={kinds} />
       <BeginLog kinds={kinds} />
-      <NoiseSection />
     </>
   )
 } // prettier-ignore

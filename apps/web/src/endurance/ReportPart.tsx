@@ -5,7 +5,7 @@ import { namesOf } from '../logs/nameOf'
 import { nameOfLog } from '../logs/words'
 import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
-import { NoiseList } from './NoiseSection'
+import { NoiseList } from './NoisePage'
 import { RunDowns } from './RunDowns'
 
 export function ReportPart({ state: { trial }, analysis }: ReportProps) {

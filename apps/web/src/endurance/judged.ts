@@ -1,11 +1,10 @@
 import type { ClaimQuantity } from '@even-watt/contract'
 
-/** Promises that logs and noise decide. */
+/** Promises that logs decide. */
 export const judgedHere: ReadonlySet<ClaimQuantity> = new Set<ClaimQuantity>([
   'energy',
   'run time',
   'case temperature',
   'overload time',
-  'noise',
   'cycles',
 ])

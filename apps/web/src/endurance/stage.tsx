@@ -8,10 +8,16 @@ export const endurance: Stage = {
   pages: [
     {
       path: 'endurance',
+      tab: 'Runs',
       load: async () => ({ default: (await import('./EndurancePage')).EndurancePage }),
     },
     {
-      path: 'log',
+      path: 'endurance/noise',
+      tab: 'Noise',
+      load: async () => ({ default: (await import('./NoisePage')).NoisePage }),
+    },
+    {
+      path: 'endurance/log',
       load: async () => ({ default: (await import('../logs/LogPage')).LogPage }),
     },
   ],

@@ -29,6 +29,6 @@ export const ladder: Stage = {
     place: 'rig',
     Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
   },
-  works: ['ladder', 'rated hold'],
+  works: ['ladder'],
   names: { ladder: ({ load }) => load },
 }

@@ -18,7 +18,7 @@ const fieldsOf: Readonly<Record<LogKind, readonly Field[]>> = {
   'rated hold': [...load, number('planned', 'Meant to last', 'min', minutes), perhaps('kind', 'Kind of load', loadKinds)],
   'tier hold': [...load, number('planned', 'Meant to last', 'min', minutes), perhaps('kind', 'Kind of load', loadKinds)],
   'run-down': [...load, perhaps('full', 'What full meant', fullMeanings), number('charge', 'Its gauge says', '%', percent), perhaps('kind', 'Kind of load', loadKinds)],
-  soak: [words('port', 'Port', 'USB-C'), number('watts', 'About', 'W'), number('planned', 'Meant to last', 'min', minutes)],
+  soak: [words('port', 'Port that is soaked', 'USB-C'), number('watts', 'About', 'W'), number('planned', 'Meant to last', 'min', minutes)],
   charge: [choice('source', 'Charged by', chargeSources), number('charge', 'Its gauge says', '%', percent)],
   idle: [words('mode', 'Mode', 'search'), number('charge', 'Its gauge says', '%', percent), number('planned', 'Meant to last', 'min', minutes)],
 } // prettier-ignore
@@ -81,7 +81,7 @@ function BeginForm({ kind }: { kind: LogKind }) {
       reading,
       ...(began ? { at: new Date(began).toISOString() } : {}),
     }),
-    onTaken: ({ id }) => void navigate(`/trials/${trial.id}/log?of=${id}&rig=${analysis.record.revision.number}`),
+    onTaken: ({ id }) => void navigate(`/trials/${trial.id}/endurance/log?of=${id}&rig=${analysis.record.revision.number}`),
   })
   return (
     <CaptureForm title={nameOfKind[kind]} state={state} className="mt-2" action="Begin">

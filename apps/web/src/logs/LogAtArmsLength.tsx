@@ -1,4 +1,4 @@
-import type { CheckIn, Value } from '@even-watt/contract'
+import type { CheckIn, LogEnd, Unit, Value } from '@even-watt/contract'
 import { parseNumber, quantityData, runDownsOf, type Log } from '@even-watt/core'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useState, type KeyboardEvent } from 'react'
@@ -13,6 +13,16 @@ interface Props {
   readonly log: Log
   readonly onClose: () => void
 }
+
+/** How a log of its kind usually ends. */
+const overOf = ({ entry }: Log, { kind }: Unit): { why: LogEnd; words: string } =>
+  entry.reading.what === 'charge'
+    ? { why: 'full', words: 'It is full' }
+    : entry.reading.what !== 'run-down'
+      ? { why: 'time was up', words: 'Its time is up' }
+      : kind === 'power station'
+        ? { why: 'BMS', words: 'It is empty' }
+        : { why: 'low voltage', words: 'It ended: low voltage' }
 
 /** A check-in one figure at a time, large enough to be read across the bench; Enter goes on, empty skips. */
 export function LogAtArmsLength({ log, onClose }: Props) {
@@ -64,6 +74,7 @@ export function LogAtArmsLength({ log, onClose }: Props) {
   }
   const run = runDownsOf(analysis).find((one) => one.log === log)
   const end = run?.predicted?.predictions.at(-1)?.end
+  const over = overOf(log, revision.unit)
   const big = 'action px-4 py-3 text-xl'
   return (
     <Dialog open onClose={onClose} className="relative z-40">
@@ -116,8 +127,8 @@ export function LogAtArmsLength({ log, onClose }: Props) {
             <button type="button" className={big} onClick={() => keep(values, charge, { event: 'resumed' })}>
               It resumed
             </button>
-            <button type="button" className={big} onClick={() => keep(values, charge, { ended: log.entry.reading.what === 'charge' ? 'full' : 'low voltage' })}>
-              {log.entry.reading.what === 'charge' ? 'It is full' : 'It ended: low voltage'}
+            <button type="button" className={big} onClick={() => keep(values, charge, { ended: over.why })}>
+              {over.words}
             </button>
             <button type="button" className={`${big} ml-auto`} onClick={onClose}>
               Close

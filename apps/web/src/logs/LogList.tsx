@@ -21,7 +21,7 @@ export function LogList({ analysis, kinds }: Props) {
         <li key={log.entry.id} className="flex flex-wrap items-baseline gap-x-4 border-b border-rule py-1">
           <Link
             className="plain-link font-semibold"
-            to={`/trials/${trial.id}/log?of=${log.entry.id}&rig=${analysis.record.revision.number}`}
+            to={`/trials/${trial.id}/endurance/log?of=${log.entry.id}&rig=${analysis.record.revision.number}`}
           >
             {nameOfLog(log)}
           </Link>

@@ -31,7 +31,7 @@ export function LogStrip() {
             </span>
             <Link
               className="plain-link"
-              to={`/trials/${trial.id}/log?of=${log.entry.id}&rig=${analysis.record.revision.number}`}
+              to={`/trials/${trial.id}/endurance/log?of=${log.entry.id}&rig=${analysis.record.revision.number}`}
             >
               Check in
             </Link>

@@ -184,7 +184,7 @@ export const logChart =
         min: 0,
         max: x(seconds),
         nameGap: 24,
-        axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => plain(Number(value.toPrecision(4))), hideOverlap: true },
+        axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => plain(Number(value.toPrecision(4))), hideOverlap: true, showMaxLabel: false, showMinLabel: from === 0 },
       },
       yAxis: axis(`${group === '°C' ? 'temperature' : group === '%' ? 'charge' : group === 'V' ? 'volts' : group === 'A' ? 'amps' : group === 'W' ? 'power' : 'light'}, ${group}`, theme, {
         min: fromZero ? 0 : roundEnd(least - room, most - least, 'down'),

@@ -1,5 +1,10 @@
 /** Symbols whose working stands on another page than the ladder’s. */
 const pages: readonly (readonly [symbol: RegExp, page: string])[] = [
+  [/^(E_B$|Q_B$|E_C$|E_wall|E_in|η$)/, 'logs'],
+  [/^(T of|t$|L$)/, 'endurance'],
+  [/^(I_port|P_port|V_port)/, 'ports'],
+  [/^(round trip|P_wall|P_in|V_in|I_in)/, 'charging'],
+  [/^(transfer)/, 'modes'],
   [/^(inrush|S_worst|P_motor)/, 'motors'],
   [/^(recovery|start-up time|soft start)/, 'limits'],
   [/^(I_idle|P_idle|energy per day|share of the bank|days until)/, 'no-load'],

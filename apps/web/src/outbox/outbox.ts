@@ -1,3 +1,4 @@
+import { fileOf } from '@even-watt/contract'
 import { api, problemOf } from '../api/api'
 import { store } from '../store'
 import { outboxSlice, type SetAside, type Unsent } from './slice'
@@ -132,8 +133,7 @@ function waitForServer(): void {
   retry = setTimeout(() => void flush(), retryAfter)
 }
 
-const filesIn = (run: readonly Unsent[]) =>
-  run.flatMap(({ entry }) => (entry.kind === 'file' || entry.kind === 'capture' ? [entry.reading] : []))
+const filesIn = (run: readonly Unsent[]) => run.flatMap(({ entry }) => fileOf(entry) ?? [])
 
 /**
  * Sends the bytes of the files that a run of entries attaches, before the entries. Bytes that the server does not take

@@ -3,7 +3,7 @@ import { isFigure } from '../figures'
 import { standard } from '../meters'
 import { bankDeliverable } from '../supply'
 import type { Analysis } from '../trials'
-import { claimOf, claimValue } from '../units'
+import { claimOf, claimValue, isStation } from '../units'
 import { ranEmpty } from './ended'
 
 /** What a prediction rests on: Wh at the outlet, or Ah, that are usable in all. */
@@ -38,45 +38,64 @@ const againU = 0.025
 /** Watts within which an earlier run-down is one at this load. */
 const sameLoad = 0.15
 
+const ampsOf = (log: Log) => seriesFor(log, 'I') ?? seriesFor(log, 'I_bank')
+
+/** Mean watts at the outlet of a log that has ended: of what was read, else as it was meant. */
+function wattsOf(log: Log): number | undefined {
+  const { figure } = log.energies.E_C
+  return isFigure(figure) && log.seconds > 0 ? (figure.x.value * 3600) / log.seconds : log.entry.reading.watts
+}
+
+/** What an earlier run-down at this load gave until it was empty, in what this log reads of itself. */
+function givenBefore(log: Log, earlier: readonly Log[], watts: number | undefined): Usable | undefined {
+  const [name, of] = seriesFor(log, 'P_C') ? (['E_C', 'Wh'] as const) : (['Q_B', 'Ah'] as const)
+  const given = earlier.flatMap((one) => {
+    const { figure } = one.energies[name]
+    const mean = wattsOf(one)
+    const alike = mean !== undefined && watts !== undefined && Math.abs(mean / watts - 1) < sameLoad
+    return alike && ranEmpty(one) && isFigure(figure) ? [figure.x] : []
+  })
+  const last = given.at(-1)
+  return (
+    last && {
+      of,
+      amount: last.value,
+      u: Math.hypot(standard(last), againU * last.value),
+      by: 'an earlier run-down at this load',
+    }
+  )
+}
+
 /**
  * What is usable in all: as an earlier run-down at this load gave, else as the label has it, else the bank’s Ah at this
- * current (docs/method/endurance.md). Undefined while none is known.
+ * current (docs/method/endurance.md). Undefined while none is known, or nothing is read that it could be told by.
  */
 export function usableOf(
   log: Log,
   earlier: readonly Log[],
-  analysis: Analysis,
+  { record }: Analysis,
   watts: number | undefined,
 ): Usable | undefined {
-  const before = earlier.filter((one) => {
-    const { figure } = one.energies.E_C
-    const mean = isFigure(figure) && one.seconds > 0 ? (figure.x.value * 3600) / one.seconds : undefined
-    return ranEmpty(one) && mean !== undefined && watts !== undefined && Math.abs(mean / watts - 1) < sameLoad
-  })
-  const last = before.at(-1)?.energies.E_C.figure
-  if (last && isFigure(last))
-    return {
-      of: 'Wh',
-      amount: last.x.value,
-      u: Math.hypot(standard(last.x), againU * last.x.value),
-      by: 'an earlier run-down at this load',
-    }
-  const { unit, rig } = analysis.record.revision
-  const claim = claimOf(unit, 'energy')
-  if (unit.kind === 'power station' && claim && claim.unit !== 'Ah') {
-    const share = claim.means === 'at the outlet' || claim.means === 'after conversion' ? { share: 1, u: labelU } : conversion
-    const amount = claimValue(claim) * share.share
-    return { of: 'Wh', amount, u: claimValue(claim) * share.u, by: 'the label' }
+  const before = givenBefore(log, earlier, watts)
+  if (before) return before
+  const { unit, rig } = record.revision
+  if (isStation(unit)) {
+    const claim = claimOf(unit, 'energy')
+    if (!claim || claim.unit === 'Ah') return undefined
+    const outside = claim.means === 'at the outlet' || claim.means === 'after conversion'
+    const { share, u } = outside ? { share: 1, u: labelU } : conversion
+    return { of: 'Wh', amount: claimValue(claim) * share, u: claimValue(claim) * u, by: 'the label' }
   }
-  const amps = seriesFor(log, 'I') ?? seriesFor(log, 'I_bank')
+  const amps = ampsOf(log)
   if (!amps) return undefined
   const { integral } = amps
   const mean = integral.hours > 0 ? integral.value / integral.hours : amps.points[0]?.value
   const capacity = mean ? bankDeliverable(rig.bank, mean) : undefined
-  if (capacity === undefined) return undefined
   // Run down to its cutoff it gives all, whatever share of it its owner means to use.
-  return { of: 'Ah', amount: capacity, u: bankU * capacity, by: 'the Ah of the bank at this current' }
-} // prettier-ignore
+  return capacity === undefined
+    ? undefined
+    : { of: 'Ah', amount: capacity, u: bankU * capacity, by: 'the Ah of the bank at this current' }
+}
 
 /** Readings that the rate is taken from, and the share of the first under which it stands still. */
 const lately = 4
@@ -89,7 +108,7 @@ export function predictEnds(log: Log, earlier: readonly Log[], analysis: Analysi
   const mean = rates ? rates.points.reduce((sum, { value }) => sum + value, 0) / rates.points.length : watts
   const usable = usableOf(log, earlier, analysis, mean)
   if (!usable) return undefined
-  const series = usable.of === 'Wh' ? rates : (seriesFor(log, 'I') ?? seriesFor(log, 'I_bank'))
+  const series = usable.of === 'Wh' ? rates : ampsOf(log)
   const begun = log.entry.reading.charge ?? 1
   const until = log.ended?.at ?? Infinity
   const points = series?.points.filter(({ at }) => at <= until) ?? []

@@ -1,10 +1,14 @@
 import { fanStates, NoiseReading } from '@even-watt/contract'
-import { noisesOf, recordedOf, type Analysis } from '@even-watt/core'
+import { noisesOf, readingsOf, recordedOf, type Analysis } from '@even-watt/core'
+import { Verdict } from '../findings/Verdict'
+import { OddityNotices } from '../oddities/OddityNotices'
 import { CaptureForm } from '../trials/CaptureForm'
 import { FieldGrid } from '../trials/FieldGrid'
 import { choice, number, perhaps, readFields, startOf, words } from '../trials/fields'
+import { StageHead } from '../trials/StageHead'
 import { SentenceList } from '../trials/SentenceList'
 import { useCaptureForm } from '../trials/useCaptureForm'
+import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { SelectField } from '../ui/form'
 
@@ -36,8 +40,11 @@ export function NoiseList({ analysis, editable = false }: { readonly analysis: A
   )
 } // prettier-ignore
 
-export function NoiseSection() {
-  const { analysis } = useTrial()
+/** How loud it is, with loads that make no noise of their own. */
+export function NoisePage() {
+  const { analysis, view } = useTrial()
+  const readings = readingsOf(analysis.record, 'noise')
+  const oddities = useOddities().filter(({ number }) => number === 36)
   const meters = analysis.record.revision.meters.filter(({ ranges }) => ranges.some(({ reads }) => reads === 'sound level'))
   const state = useCaptureForm({
     what: 'noise',
@@ -52,8 +59,22 @@ export function NoiseSection() {
     entry: (reading) => ({ kind: 'noise', reading }),
   })
   return (
-    <section className="mt-5">
-      <h2>Noise</h2>
+    <>
+      <StageHead title="Noise" />
+      {view.findings
+        .filter(({ claim }) => claim.quantity === 'noise')
+        .map(({ claim, standing }) => (
+          <p key={claim.id} className="mb-1 max-w-4xl">
+            <Verdict outcome={standing.outcome} /> {standing.sentence}
+          </p>
+        ))}
+      <OddityNotices oddities={oddities} />
+      {readings.length === 0 && (
+        <p className="max-w-prose">
+          Not listened to yet. Read the level a metre away with a load that is silent, and once more with the unit switched
+          off.
+        </p>
+      )}
       <NoiseList analysis={analysis} editable />
       <CaptureForm title="Listen" state={state} className="mt-3">
         <FieldGrid fields={fields} state={state}>
@@ -64,6 +85,6 @@ export function NoiseSection() {
           />
         </FieldGrid>
       </CaptureForm>
-    </section>
+    </>
   )
 } // prettier-ignore
