@@ -2,6 +2,7 @@ import { benchCapture } from './capture'
 import { benchClients } from './clients'
 import { benchDerive } from './derive'
 import { benchFirstScreen } from './firstScreen'
+import { benchLogs } from './logs'
 import { benchLongLadder } from './longLadder'
 import { benchPlanning, benchSchedule } from './planning'
 import { benchSliding } from './sliding'
@@ -20,3 +21,4 @@ await benchLongLadder()
 await benchSliding()
 await benchClients()
 await benchWaveform()
+await benchLogs()

@@ -43,4 +43,20 @@ describe('what a trial begins with in a minute', () => {
     expect(Object.keys(faults).sort()).toEqual(['by', 'mains', 'meters.0', 'name', 'rig', 'volts', 'watts'])
     expect(faults['name']).toBe('Enter a name.')
   })
+
+  it('of a power station is its watt-hours and no rig, with meters round it', () => {
+    const form: BeginForm = { ...filled, kind: 'power station', volts: '', rig: '', Wh: '1040', meters: ['plug wattmeter', 'USB meter', 'DC wattmeter'] } // prettier-ignore
+    const { unit, rig, faults } = beginningOf(form, [], ids())
+    expect(faults).toEqual({})
+    expect(Unit.safeParse(unit).success && Rig.safeParse(rig).success).toBe(true)
+    expect(unit).not.toHaveProperty('inputVoltage')
+    expect(unit.claims.map(({ quantity, value }) => [quantity, value])).toEqual([
+      ['continuous power', 600],
+      ['energy', 1040],
+    ])
+    expect(rig?.assignments.map(({ quantity }) => quantity)).toEqual([
+      'V_C', 'P_C', 'E_C', 'P_wall', 'E_wall', 'V_in', 'I_in', 'P_in', 'E_in', 'V_port', 'I_port',
+    ]) // prettier-ignore
+    expect(Object.keys(beginningOf({ ...form, Wh: '' }, [], ids()).faults)).toEqual(['Wh'])
+  })
 })

@@ -29,6 +29,13 @@ describe('energy over real times', () => {
     )
   })
 
+  it('is what numpy makes of uneven times, to 1e-9', () => {
+    const times = [0, 61.5, 300.25, 301, 4000, 4001.125, 9000]
+    const watts = [301.2, 300.8, 299.1, 0, 0, 298.7, 297.35]
+    const { value } = integrate(times.map((at, i) => ({ at, value: watts[i] ?? 0 })))
+    expect(value / 438.9429071180555).toBeCloseTo(1, 12)
+  })
+
   it('follows a counter over its restarts, and takes a flickering digit for none', () => {
     expect(riseOf([5, 100, 200])).toEqual({ value: 195, restarts: 0 })
     expect(riseOf([0, 1000, 0.4, 600])).toEqual({ value: 1600, restarts: 1 })
@@ -48,6 +55,15 @@ describe('where a temperature would settle', () => {
     expect(fit?.settles).toBeCloseTo(68, 6)
     expect(fit?.tau).toBeCloseTo(840, 4)
     expect(settledAfter(curve) / 60).toBeCloseTo(53.9, 1)
+  })
+
+  it('is what scipy makes of scattered readings, to 1e-6', () => {
+    const minutes = [0, 2, 5, 9, 14, 20, 27, 35, 44, 54]
+    const T = [24.3, 29.7, 37.3, 45.3, 51.5, 57.7, 61.5, 64.4, 66.4, 66.7]
+    const fit = fitThermal(minutes.map((m, i) => ({ at: m * 60, value: T[i] ?? 0 })))
+    expect((fit?.settles ?? 0) / 67.912667577).toBeCloseTo(1, 6)
+    expect((fit?.began ?? 0) / 24.120054496).toBeCloseTo(1, 6)
+    expect((fit?.tau ?? 0) / 835.711075392).toBeCloseTo(1, 6)
   })
 
   it('is not said of a straight line, nor of four readings', () => {

@@ -58,9 +58,12 @@ class Level {
 
   private close(): void {
     if (this.held === 0) return
-    const mean = this.sums.map((sum, i) => (this.counts[i] ? sum / (this.counts[i] as number) : NaN))
-    const low = this.lows.map((x) => (Number.isFinite(x) ? x : NaN))
-    const high = this.highs.map((x) => (Number.isFinite(x) ? x : NaN))
+    const { sums: mean, counts, lows: low, highs: high } = this
+    for (let i = 0; i < this.width; i++) {
+      const count = counts[i] as number
+      mean[i] = count ? (mean[i] as number) / count : NaN
+      if (!count) low[i] = high[i] = NaN
+    }
     this.written.double((this.first + this.last) / 2)
     for (let i = 0; i < this.width; i++) {
       this.written.single(low[i] as number)
@@ -111,9 +114,11 @@ export class SeriesWriter implements RowSink {
   private close(): void {
     if (this.held === 0) return
     const at = this.to.length
+    const [first = 0, last = 0] = [this.times[0], this.times[this.held - 1]]
+    // Differences of times: of an even rhythm they are all alike, and take a byte each.
+    for (let i = this.held - 1; i > 0; i--) this.times[i] = (this.times[i] as number) - (this.times[i - 1] as number)
     writeColumn(this.to, this.times, this.held)
     for (const column of this.columns) writeColumn(this.to, column, this.held)
-    const [first = 0, last = 0] = [this.times[0], this.times[this.held - 1]]
     this.chunks.push([at, this.to.length - at, this.held, first / 1000, last / 1000])
     this.held = 0
   }
@@ -190,10 +195,11 @@ async function rowsIn(
   let at = 0
   for (const [begin, length, count] of chunks) {
     const reading = new Reading(bytes.subarray(begin - first[0], begin - first[0] + length))
-    times.set(
-      readColumn(reading, count).map((ms) => ms / 1000),
-      at,
-    )
+    let ms = 0
+    readColumn(reading, count).forEach((step, i) => {
+      ms += step
+      times[at + i] = ms / 1000
+    })
     for (const column of columns) column.set(readColumn(reading, count), at)
     at += count
   }

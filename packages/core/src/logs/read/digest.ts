@@ -140,7 +140,10 @@ export class Digest implements RowSink {
     this.before = seconds
     for (let i = 0; i < whole.length; i++) this.sums[i]?.add(seconds, whole[i] as number)
     this.course.add(seconds, whole)
-    this.next?.row(seconds, whole)
+    if (!this.next) return
+    // Kept to the third decimal, as readings are; what follows from it was worked from the whole product.
+    for (let i = this.width; i < whole.length; i++) whole[i] = Math.round((whole[i] as number) * 1000) / 1000
+    this.next.row(seconds, whole)
   }
 
   get done(): LogDigest {

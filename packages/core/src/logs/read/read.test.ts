@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { lookAt, openSeries, SeriesWriter } from '../kept'
-import { Clock, Digest, guessTable, readHead, RowReader, UnreadableLog, type RowSink } from '.'
+import { Clock, Digest, guessTable, LogTaking, readHead, RowReader, UnreadableLog, type RowSink } from '.'
 
 const bytesOf = (text: string) => new TextEncoder().encode(text)
 
@@ -121,5 +121,37 @@ describe('a stored log', () => {
   })
   it('refuses bytes that are none', async () => {
     await expect(openSeries(3, () => Promise.resolve(new Uint8Array(20)))).rejects.toThrow('no stored log')
+  })
+})
+
+describe('taking a table in', () => {
+  const head = readHead(bytesOf('t s,V,A\n0,26.4,10\n3600,26.0,12\n'), 40)
+  const columns = [
+    { column: 1, heading: 'V', quantity: 'V_B' as const, factor: 1, grade: 'measured' as const, meter: 'm' },
+    { column: 2, heading: 'A', quantity: 'I' as const, factor: 1, grade: 'measured' as const, meter: 'n' },
+  ]
+  const time = { column: 0, kind: 'seconds', monthFirst: false } as const
+  const take = (text: string, chosen = columns) => {
+    const taking = new LogTaking(head, time, chosen)
+    taking.feed(bytesOf(text))
+    return taking.done()
+  }
+  it('works watts out of the volts and amps of each row, where no column holds them', () => {
+    const { reading } = take('t s,V,A\n0,26.4,10\n3600,26.0,12\n')
+    const watts = reading.columns.find(({ quantity }) => quantity === 'P_B')
+    expect(watts).toMatchObject({ product: [0, 1], first: 264, last: 312, grade: 'measured' })
+    expect(watts?.integral).toBeCloseTo(288, 9)
+    expect(watts?.open).toBeCloseTo(12, 9)
+  })
+  it('refuses what holds no row, or of which no column is named', () => {
+    expect(() => take('t s,V,A\nnever,1,2\n')).toThrow('None of its rows can be read. Row 2 has no time')
+    expect(() => take('', columns.map((one) => ({ ...one, quantity: undefined as never })))).toThrow('Say what at least one') // prettier-ignore
+  })
+  it('holds no more than a few hundred points of a long course', () => {
+    const text = ['t s,V,A', ...Array.from({ length: 5000 }, (_, i) => `${i},26,${10 + (i % 5)}`)].join('\n')
+    const { reading } = take(text)
+    expect(reading.times.length).toBeLessThanOrEqual(480)
+    expect(reading.rows).toBe(5000)
+    expect(Math.max(...reading.times)).toBeLessThanOrEqual(4999)
   })
 })
