@@ -26,7 +26,7 @@ const typeStep = async (page: Page) => {
   }
 }
 
-const shotsOf = (ottrel: string, pellam: string, varnock: string): Shot[] => [
+const shotsOf = (ottrel: string, pellam: string, varnock: string, corrick: string): Shot[] => [
   { name: 'bench', path: '/' },
   { name: 'ladder-day', path: `/trials/${ottrel}/ladder?rig=1`, whole: true },
   { name: 'ladder-night', path: `/trials/${ottrel}/ladder`, theme: 'night' },
@@ -61,8 +61,8 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string): Shot[] => [
   { name: 'supply', path: `/trials/${pellam}/rig/supply?rig=2`, whole: true },
   { name: 'plan', path: `/trials/${varnock}/plan` },
   { name: 'schedule', path: `/trials/${varnock}/plan/schedule` },
-  { name: 'run-sheet', path: `/trials/${ottrel}/plan/sheet`, whole: true },
-  { name: 'no-load', path: `/trials/${ottrel}/no-load` },
+  { name: 'endurance', path: `/trials/${corrick}/endurance` },
+  { name: 'ports', path: `/trials/${corrick}/ports`, whole: true },
   { name: 'limits', path: `/trials/${pellam}/limits/surge?rig=2`, theme: 'night' },
   {
     name: 'motors',
@@ -72,7 +72,15 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string): Shot[] => [
       await page.getByRole('button', { name: 'Look', exact: true }).nth(2).click()
     },
   },
-  { name: 'will-it-start', path: `/trials/${ottrel}/will-it-start?rig=2` },
+  {
+    name: 'log',
+    path: `/trials/${ottrel}/endurance?rig=2`,
+    theme: 'night',
+    before: async (page) => {
+      await page.getByRole('link', { name: /Rated hold/ }).click()
+      await page.getByRole('button', { name: '°C', exact: true }).click()
+    },
+  },
   { name: 'findings', path: `/trials/${ottrel}/findings` },
   { name: 'report', path: `/trials/${ottrel}/report` },
   {
@@ -107,7 +115,7 @@ try {
   const read = async <T>(path: string) => (await (await fetch(`${place.url}/api/${path}`)).json()) as T
   const { trials } = await read<TrialPage>('trials')
   const idOf = (begins: string) => trials.find((trial) => trial.title.startsWith(begins))?.id ?? ''
-  for (const shot of shotsOf(idOf('Ottrel'), idOf('Pellam'), idOf('Varnock'))) {
+  for (const shot of shotsOf(idOf('Ottrel'), idOf('Pellam'), idOf('Varnock'), idOf('Corrick'))) {
     const context = await browser.newContext({ viewport: shot.size ?? { width: 1280, height: 800 } })
     const page = await context.newPage()
     await page.addInitScript((theme) => localStorage.setItem('theme', theme), shot.theme ?? 'day')

@@ -6,7 +6,7 @@ import { LoadKind, LoadUse } from './loads'
 import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
 
 /** Long runs at the bench whose readings stand over time (docs/method/logs.md). */
-export const logKinds = ['rated hold', 'tier hold', 'run-down', 'soak', 'charge', 'idle'] as const
+const logKinds = ['rated hold', 'tier hold', 'run-down', 'soak', 'charge', 'idle'] as const
 export const LogKind = oneOf('What is logged', logKinds)
 export type LogKind = z.infer<typeof LogKind>
 
@@ -20,7 +20,6 @@ export const fullMeanings = [
 ] as const
 
 export const chargeSources = ['wall', 'vehicle', 'solar', 'several together'] as const
-export type ChargeSource = (typeof chargeSources)[number]
 
 /** Why a log ended. */
 export const logEnds = [
@@ -96,12 +95,12 @@ export const CheckIn = z.object({
 export type CheckIn = z.infer<typeof CheckIn>
 
 /** Rows of a log that is brought in, at most. */
-export const mostRows = 1_200_000
+const mostRows = 1_200_000
 /** Bytes of a table that a log is read from, at most; it is read as it streams. */
-export const mostLogFile = 512 * 2 ** 20
+const mostLogFile = 512 * 2 ** 20
 
 /** What a column of a log holds beside the quantities of the taps. */
-export const logExtras = ['T_room', 'charge', 'V_battery', 'I_battery', 'irradiance'] as const
+const logExtras = ['T_room', 'charge', 'V_battery', 'I_battery', 'irradiance'] as const
 export const logQuantities = [...Quantity.options, ...logExtras] as const
 const LogQuantity = oneOf('What a column holds', logQuantities)
 export type LogQuantity = z.infer<typeof LogQuantity>
@@ -109,7 +108,7 @@ export type LogQuantity = z.infer<typeof LogQuantity>
 const finite = (what: string) => number(what, -1e15, 1e15)
 
 /** Points that a log's course holds, at most. */
-export const mostLogCourse = 480
+const mostLogCourse = 480
 
 /** A column of a log: what it holds, what follows from all of its rows, and its course in a few hundred points. */
 export const LogColumn = z.object({

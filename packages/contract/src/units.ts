@@ -61,7 +61,6 @@ export type ClaimUnit = z.infer<typeof ClaimUnit>
 
 /** Schools of a label of energy: what its Wh are counted at (docs/method/endurance.md). */
 export const energyMeanings = ['cells', 'after conversion', 'at the outlet'] as const
-export type EnergyMeaning = (typeof energyMeanings)[number]
 
 export const comparators = ['at least', 'at most', 'within ±'] as const
 export const Comparator = oneOf('Comparator', comparators)

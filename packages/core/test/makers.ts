@@ -237,8 +237,15 @@ export const motorEntry = (
 
 /** A power station without taps: volts, watts and energy at its outlet on one meter. */
 export const stationOf = (claims: StoredUnit['claims'] = []): StoredUnit => {
-  const { inputVoltage: _, ...rest } = unitOf({ name: 'Test station', kind: 'power station', claims })
-  return { ...rest, outputVoltage: 120, outputFrequency: 60 }
+  const unit = unitOf({
+    name: 'Test station',
+    kind: 'power station',
+    claims,
+    outputVoltage: 120,
+    outputFrequency: 60,
+  })
+  delete unit.inputVoltage
+  return unit
 }
 
 const logStart = Date.UTC(2026, 3, 14, 8)

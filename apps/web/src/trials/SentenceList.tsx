@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { Struck } from './Struck'
 import { TakingBack } from './TakingBack'
 
-export interface SentenceLine {
+interface SentenceLine {
   readonly entry: string
   readonly sentence: string
   readonly note?: string | undefined

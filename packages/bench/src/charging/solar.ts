@@ -48,7 +48,7 @@ export function solarAfternoon(model: SolarModel, { hours, peak, seed, step = 60
 } // prettier-ignore
 
 /** Watts of a wall charger against the share that is in: steady, then tapering. */
-export function wallWatts(share: number, { most, tapersFrom }: { most: number; tapersFrom: number }): number {
+function wallWatts(share: number, { most, tapersFrom }: { most: number; tapersFrom: number }): number {
   if (share < tapersFrom) return most
   return Math.max(0, most * Math.exp((-4 * (share - tapersFrom)) / (1 - tapersFrom)))
 }

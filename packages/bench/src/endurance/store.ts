@@ -35,7 +35,7 @@ export const fullStore: StoreState = { drawn: 0, slow: 0, cut: false }
 const secondsAnHour = 3600
 
 /** Volts of an open cell of which a share is left. */
-export function openCell(kind: StoreModel['kind'], share: number): number {
+function openCell(kind: StoreModel['kind'], share: number): number {
   const curve = curves[kind]
   const place = Math.min(1, Math.max(0, share)) * (curve.length - 1)
   const i = Math.min(curve.length - 2, Math.floor(place))

@@ -10,7 +10,7 @@ export interface PortModel {
 }
 
 /** V at the port at some amps; 0 when it has cut off. Past the fold its volts fall off steeply. */
-export function portVolts({ volts, source, folds, cuts }: PortModel, amps: number): number {
+function portVolts({ volts, source, folds, cuts }: PortModel, amps: number): number {
   if (amps >= cuts) return 0
   const steady = volts - source * amps
   return amps <= folds ? steady : Math.max(0, steady - (volts * 0.9 * (amps - folds)) / (cuts - folds))

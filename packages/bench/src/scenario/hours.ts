@@ -1,5 +1,5 @@
 import type { CheckIn, Entry, EntryOf, StoredRig } from '@even-watt/contract'
-import { changeover } from '../modes/changeover'
+import { changeover, searchMean } from '../modes/changeover'
 import { runBank, type ParallelModel } from '../endurance/bank'
 import { warmed } from '../endurance/warmth'
 import type { StoreModel } from '../endurance/store'
@@ -58,7 +58,7 @@ const glassMat = (capacity: number, R0: number): StoreModel => ({
 }) // prettier-ignore
 
 /** G12x3 as it truly is: the tired one has a quarter of its Ah left. */
-export const g12x3Truth: ParallelModel = {
+const g12x3Truth: ParallelModel = {
   batteries: [glassMat(24, 0.017), glassMat(92, 0.006), glassMat(90, 0.0064)],
   link: 0.0002,
   positiveAt: 0,
@@ -116,6 +116,9 @@ const transferScope: Scope = {
   skew: 4e-6,
 }
 
+/** W of search mode over whole cycles. */
+const searched = searchMean({ sleeps: 2.3, pulse: 26, every: 1.7, lasts: 0.201 })
+
 /** Both ways between grid and battery, captured; search mode’s threshold; a night in search. */
 export function modesOfVarnock(files: Files, hand: BenchHand, revision: number): Entry[] {
   const transfer = (way: 'grid to battery' | 'battery to grid', gap: number, phase: number, seed: number): Entry[] => {
@@ -132,7 +135,7 @@ export function modesOfVarnock(files: Files, hand: BenchHand, revision: number):
     return hand.entry('mode', revision, { test: 'wake', watts, woke })
   }
   hand.wait(1200)
-  const draw = hand.entry('mode', revision, { test: 'draw', mode: 'search', values: [hand.value('V_B', m.dmm1.id, 53.2), hand.value('I', m.ammeter.id, 0.0959)], cycles: 12 })
+  const draw = hand.entry('mode', revision, { test: 'draw', mode: 'search', values: [hand.value('V_B', m.dmm1.id, 53.2), hand.value('I', m.ammeter.id, searched / 53.2)], cycles: 12 })
   const woken = [wake(60, true), wake(12, false), wake(30, true), wake(21, false), wake(25, true)]
   const transfers = [...transfer('grid to battery', 0.0172, 1.2, 4901), ...transfer('battery to grid', 0.0064, 0.4, 4903)]
   hand.wait(6 * 3600)
@@ -141,7 +144,7 @@ export function modesOfVarnock(files: Files, hand: BenchHand, revision: number):
     at(
       hand.entry('check-in', revision, {
         log: night.id,
-        values: [hand.value('V_B', m.dmm1.id, 53.2 - hour * 0.006), hand.value('I', m.ammeter.id, 0.0959)],
+        values: [hand.value('V_B', m.dmm1.id, 53.2 - hour * 0.006), hand.value('I', m.ammeter.id, searched / 53.2)],
         ...(hour === 10 ? { ended: 'time was up' as const } : {}),
       }),
       night,

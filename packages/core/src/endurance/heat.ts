@@ -171,13 +171,6 @@ function switchedOff(
   return Math.exp(y - slope * t) + room(ended.at)
 } // prettier-ignore
 
-/** The hottest of all places of all logs. */
-export const hottestOf = (places: readonly PlaceHeat[]): PlaceHeat | undefined =>
-  places.reduce<PlaceHeat | undefined>(
-    (most, place) => (!most || place.hottest.x.value > most.hottest.x.value ? place : most),
-    undefined,
-  )
-
 /** A temperature that a place would settle at, as a figure to be judged: what was reached is only its least. */
 export const settledOrHottest = ({ settles, hottest }: PlaceHeat): Figure =>
   settles && isFigure(settles) ? settles : hottest

@@ -7,7 +7,7 @@ import { claimOf, claimValue, isStation } from '../units'
 import { ranEmpty } from './ended'
 
 /** What a prediction rests on: Wh at the outlet, or Ah, that are usable in all. */
-export interface Usable {
+interface Usable {
   readonly of: 'Wh' | 'Ah'
   readonly amount: number
   /** Standard uncertainty. */
@@ -70,7 +70,7 @@ function givenBefore(log: Log, earlier: readonly Log[], watts: number | undefine
  * What is usable in all: as an earlier run-down at this load gave, else as the label has it, else the bank’s Ah at this
  * current (docs/method/endurance.md). Undefined while none is known, or nothing is read that it could be told by.
  */
-export function usableOf(
+function usableOf(
   log: Log,
   earlier: readonly Log[],
   { record }: Analysis,

@@ -1,6 +1,6 @@
 import type { Quantity } from '@even-watt/contract'
 import { quantityData, rangeOf } from '../evidence'
-import { isFigure, sayDuration, type Derived, type Figure, type FigureUnit } from '../figures'
+import { sayDuration, type Derived, type Figure, type FigureUnit } from '../figures'
 import {
   halfWidth,
   methodSource,
@@ -101,7 +101,7 @@ function commonOf(
 } // prettier-ignore
 
 /** An energy or charge added up from its rate by trapezoids over the whole log. */
-export function addedUp(name: EnergyName, series: LoggedSeries, span: Span, where: Where): Figure {
+function addedUp(name: EnergyName, series: LoggedSeries, span: Span, where: Where): Figure {
   const { unit, rate } = energies[name]
   const integral = overAll(series, span)
   const scope = `${span.id}|${scopeOf(where.record)}`
@@ -118,7 +118,7 @@ export function addedUp(name: EnergyName, series: LoggedSeries, span: Span, wher
 }
 
 /** What a counter of Wh or Ah rose by over the log; undefined where it shows nothing of it. */
-export function countedUp(
+function countedUp(
   name: EnergyName,
   series: LoggedSeries,
   span: Span,
@@ -209,7 +209,3 @@ export function energyOf(
     ...(E_n === undefined ? {} : { E_n }),
   }
 } // prettier-ignore
-
-/** Mean watts over a log, of an energy that is known. */
-export const isKnown = (energy: LoggedEnergy): energy is LoggedEnergy & { figure: Figure } =>
-  isFigure(energy.figure)

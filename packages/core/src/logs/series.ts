@@ -28,7 +28,7 @@ const extras: ReadonlySet<string> = new Set(['T_room', 'charge', 'V_battery', 'I
 export const isTapQuantity = (quantity: LogQuantity): quantity is Quantity => !extras.has(quantity)
 
 /** What a quantity of a log is called, and its unit. */
-export const logWords: Readonly<Record<Exclude<LogQuantity, Quantity>, { words: string; unit: string }>> = {
+const logWords: Readonly<Record<Exclude<LogQuantity, Quantity>, { words: string; unit: string }>> = {
   T_room: { words: 'room', unit: '°C' },
   charge: { words: 'charge shown', unit: '%' },
   V_battery: { words: 'volts of a battery', unit: 'V' },

@@ -91,7 +91,7 @@ function least(of: (x: number) => number, from: number, to: number): number {
 }
 
 /** Two-sided 95 % of Student's t (series of its quantile about the normal one; 2 % off at 2 degrees, less above). */
-export function student(freedom: number): number {
+function student(freedom: number): number {
   const z = 1.959964
   const z3 = z ** 3
   return (

@@ -6,7 +6,7 @@ import { scopeOf, type Analysis, type RevisionRecord } from '../trials'
 import { modeTests } from './draw'
 
 /** s for which equipment rides through without any volts (the lowest line of the ITI curve). */
-export const ridesThrough = 0.02
+const ridesThrough = 0.02
 
 export interface Transfer {
   readonly entry: EntryOf<'mode'>

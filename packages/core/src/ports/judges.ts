@@ -9,7 +9,7 @@ import { sweepsOf, type PortPoint, type PortSweep } from './sweep'
 const named = (port: string) => port.toLowerCase().replace(/[^a-z0-9]/g, '')
 
 /** Whether a sweep is of the port, and at the volts, that a promise is of. */
-export const isOf = ({ port, portVolts }: Claim, { reading, asked }: PortSweep): boolean =>
+const isOf = ({ port, portVolts }: Claim, { reading, asked }: PortSweep): boolean =>
   (port === undefined || named(port) === named(reading.port)) &&
   (portVolts === undefined || Math.abs(asked / portVolts - 1) < 0.12)
 

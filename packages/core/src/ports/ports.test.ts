@@ -109,7 +109,8 @@ describe('the promise of a port', () => {
   })
   it('is decided by no meter that nobody named', () => {
     const unnamed = sweep(folding, { volts: 20 })
-    const { meter: _, ...reading } = unnamed.reading as Load
+    const reading: Load = { ...(unnamed.reading as Load) }
+    delete reading.meter
     const view = viewTrial(trialOf([revisionOf({ unit: stationOf([{ id: uuid(30), quantity: 'port', comparator: 'at least', value: 10, unit: 'W', readWhere: 'label' }]), rig: rigOf(), meters: [meter] })]), [{ ...unnamed, reading }]) // prettier-ignore
     expect(view.findings[0]?.standing.outcome).toBe('not tested')
   })

@@ -13,13 +13,6 @@ export const portTests = <T extends PortTest>(record: RevisionRecord, test: T): 
     entry.reading.test === test ? [{ entry, reading: entry.reading as PortOf<T> }] : [],
   )
 
-/**
- * Schools of judging a port: strict at the port itself, with the drop of the lead added again; lenient at the tester’s end,
- * as the owner’s device has it; both are said where they differ (docs/method/ports.md).
- */
-export const portSchools = ['at the port', 'at the end of the lead'] as const
-export type PortSchool = (typeof portSchools)[number]
-
 /** Volts that a port may be off by, each side, as a share; a socket of 12 V and more may fall lower. */
 const tolerance = 0.05
 const tolerance12 = 0.1

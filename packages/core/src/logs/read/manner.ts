@@ -21,7 +21,6 @@ export interface TableHead {
 }
 
 const separators = [';', '\t', ',', '|'] as const
-export const mostColumns = 24
 const longestLine = 4000
 const looked = 60
 
@@ -29,7 +28,7 @@ const looked = 60
 export const isNumeric = (cell: string, comma: boolean): boolean =>
   /^[-+−]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i.test(comma ? cell.replace(',', '.') : cell)
 
-export const cellsOf = (line: string, separator: string): string[] =>
+const cellsOf = (line: string, separator: string): string[] =>
   line.split(separator).map((cell) => cell.replace(/^\s*"?|"?\s*$/g, '').trim())
 
 const isTime = (cell: string) => /\d{1,2}:\d{2}/.test(cell)
