@@ -65,7 +65,7 @@ describe('figures as CSV', () => {
   it('have a row for every step of every rig, with U', () => {
     const rows = parsed(ottrel)
     const steps = viewTrial(ottrel.trial, ottrel.entries).analyses.flatMap(({ ladder }) => ladder.steps)
-    expect(rows).toHaveLength(steps.length)
+    expect(rows.filter(({ carried }) => carried)).toHaveLength(steps.length)
     // At 1400 W on the remade lug: η_unit about 93.1 %, known to about two points.
     const rated = rows.find((row) => row['rig revision'] === '2' && Number(row['P_C [W]']) > 1390)
     expect(Number(rated?.['eta unit [%]'])).toBeCloseTo(93.1, 0)
@@ -78,10 +78,15 @@ describe('figures as CSV', () => {
   it('say of each why it decides nothing, leave out what no step has, and are numbers with a minus', () => {
     const [first] = parsed(pellam)
     expect(Object.keys(first ?? {})).not.toContain('P_C decides nothing')
-    const regulation = parsed(pellam).map((row) => row['regulation against nominal [%]'])
+    const steps = parsed(pellam).filter(({ carried }) => carried)
+    const regulation = steps.map((row) => row['regulation against nominal [%]'])
     expect(regulation.every((cell) => /^-?\d/.test(cell ?? ''))).toBe(true)
     expect(regulation.some((cell) => Number(cell) < 0)).toBe(true)
     expect(figuresCsv({ ...ottrel, entries: [] })).toBe('')
+    const hour = parsed(ottrel).find(({ kind }) => kind === 'rated hold')
+    expect(hour).toMatchObject({ 'ran [s]': '3600', ended: 'time was up' })
+    expect(Number(hour?.['E_C [Wh]']) / 1400).toBeCloseTo(1, 1)
+    expect(Number(hour?.['U of E_C [Wh]'])).toBeGreaterThan(5)
   })
 })
 

@@ -1,14 +1,14 @@
 import type { TrialDocument } from '@even-watt/contract'
-import { stepCells, stepHeads, viewTrial } from '@even-watt/core'
+import { logCells, logHeads, stepCells, stepHeads, viewTrial } from '@even-watt/core'
 import { csvOf } from './csv'
 
 /**
- * A row for every step of every rig, with its derived figures and their expanded uncertainties. Columns in which no step
+ * A row for every step and every log of every rig, with its derived figures and their expanded uncertainties. Columns in which no step
  * has anything are left out.
  */
 export function figuresCsv({ trial, entries }: TrialDocument): string {
-  const rows = viewTrial(trial, entries).analyses.flatMap(({ record, ladder }) =>
-    ladder.steps.map((step) => ({
+  const rows = viewTrial(trial, entries).analyses.flatMap(({ record, ladder, logs }) => [
+    ...ladder.steps.map((step) => ({
       'rig revision': record.revision.number,
       load: step.load,
       kind: step.kind,
@@ -16,9 +16,16 @@ export function figuresCsv({ trial, entries }: TrialDocument): string {
       carried: step.carried ? 'yes' : 'no',
       ...stepCells(step),
     })),
-  )
+    ...logs.map((log) => ({
+      'rig revision': record.revision.number,
+      load: log.entry.reading.load ?? log.entry.reading.what,
+      kind: log.entry.reading.what,
+      readings: log.checkIns.length,
+      ...logCells(log),
+    })),
+  ])
   const used = new Set(rows.flatMap((row) => Object.keys(row)))
-  const columns = ['rig revision', 'load', 'kind', 'readings', 'carried', ...stepHeads]
+  const columns = ['rig revision', 'load', 'kind', 'readings', 'carried', ...stepHeads, ...logHeads]
   return csvOf(
     columns.filter((column) => used.has(column)),
     rows,

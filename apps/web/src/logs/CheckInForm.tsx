@@ -33,6 +33,8 @@ export function CheckInForm({ log }: { readonly log: Log }) {
       const values = asked.flatMap(({ quantity, meter }): Value[] => {
         const value = number(quantity)
         if (value === undefined) return []
+        if (value < 0 && quantityData[quantity].unit === 'Wh')
+          report(quantity, 'Watt-hours counted are not below 0: is the meter the other way round?')
         return [
           {
             quantity,

@@ -25,6 +25,7 @@ const energies = {
 } as const satisfies Record<string, { rate: Quantity; unit: FigureUnit; words: string }>
 export type EnergyName = keyof typeof energies
 export const energyNames = Object.keys(energies) as EnergyName[]
+export const energyUnit = (name: EnergyName): 'Wh' | 'Ah' => energies[name].unit
 export const energyWords = (name: EnergyName): string => energies[name].words
 
 /** An energy of a log by each way that it was read. */

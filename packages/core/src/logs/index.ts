@@ -1,6 +1,7 @@
 export * from './energy'
 export * from './integrate'
 export * from './log'
+export * from './logCells'
 export * from './segments'
 export * from './series'
 export * from './thermal'
