@@ -152,7 +152,8 @@ function whyNotShown(attempts: readonly Attempt[], reached: readonly Attempt[], 
       'Read V_B at the terminals, and note which alarm came.',
       blind.power,
     )
-  const hot = attempts.find(({ alarm }) => alarm === 'heat')
+  // Heat after longer than is asked says nothing of what is asked.
+  const hot = attempts.find(({ alarm, held }) => alarm === 'heat' && (held ?? 0) < hold)
   if (hot)
     return notShown(
       evidence,
