@@ -68,4 +68,4 @@ export function segmentsOf(
 
 /** Whether heat was behind an event, as its alarm or its words say. */
 export const byHeat = ({ alarm, note = '' }: LogEvent): boolean =>
-  alarm === 'heat' || /\b(heat|hot|overheat|temperature)/i.test(note)
+  alarm === 'heat' || /\b(heat|hot|overheat(ed|ing)?|over.?temperature|too warm)\b/i.test(note)
