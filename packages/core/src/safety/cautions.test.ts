@@ -69,4 +69,13 @@ describe('pre-charge', () => {
   it('estimates less capacitance at a higher input voltage', () => {
     expect(estimatedCapacitance(1400, 24)).toBeCloseTo(estimatedCapacitance(1400, 12) / 4, 12)
   })
+
+  it('of a station are of its outlet, its store and its inputs, and not of posts and cables', () => {
+    const station = names({ unit: unitOf({ kind: 'power station' }), rig: rigOf() })
+    expect(station).toEqual(
+      expect.arrayContaining(['mains voltage', 'store inside', 'solar input', 'unattended']),
+    )
+    for (const name of ['short circuit', 'fuse', 'pre-charge', 'breaking capacity', 'second source'])
+      expect(station).not.toContain(name)
+  })
 })

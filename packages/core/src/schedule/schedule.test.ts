@@ -2,6 +2,7 @@ import type { Block, BlockKind, LadderPlanned, RunEvent } from '@even-watt/contr
 import fc from 'fast-check'
 import { bankOf, ladderEntry, noLoadEntry, revisionOf, trialOf, uuid } from '../../test/makers'
 import { bankDeliverable, full, surgeAbove } from '../supply'
+import { stationRig } from '../rigs'
 import { viewTrial } from '../view'
 import {
   alreadyStanding,
@@ -577,5 +578,41 @@ describe('a run of work that was done without it', () => {
     expect(standing(entries)).toContain('ladder')
     const step = { target: 1000, expected: 1000, locked: false, uses: [{ load: uuid(1), setting: uuid(2) }] }
     expect(standing(entries, { outlets: 3, excluded: [], steps: [step] })).not.toContain('ladder')
+  })
+})
+
+describe('hours of running down and filling again', () => {
+  const store = stationRig('Harrow', 1040, uuid(42)).bank
+  const station = (blocks: Block[], patch: Partial<ScheduleQuestion> = {}) =>
+    scheduleOf(
+      questionOf({ blocks, bank: store, loss: (P) => 10 + 0.15 * P, rated: 850, charger: 0, ...patch }),
+    )
+
+  it('predict when a store is empty, and when its charger has filled it', () => {
+    const [down, up] = station([
+      block('run-down', 1, { watts: 300 }),
+      block('charge', 2, { watts: 240 }),
+    ]).placed
+    // 355 W of 1040 Wh.
+    expect(((down?.to ?? 0) - (down?.from ?? 0)) / hour).toBeCloseTo(1040 / 355, 1)
+    expect(down?.pieces[0]?.charge[1]).toBeCloseTo(0, 6)
+    expect(up?.pieces[0]?.charge).toEqual([expect.closeTo(0, 6), expect.closeTo(full, 6)])
+  })
+
+  it('may fill it after the run-down that ends the day, and soak a port before', () => {
+    const plan = station(inOrder('run-down', 'soak', 'charge'))
+    expect(kinds(plan)).toEqual(['soak', 'run-down', 'charge'])
+    const soak = find(plan, 'soak')
+    expect((soak?.to ?? 0) - (soak?.from ?? 0)).toBe(30 * minute)
+  })
+
+  it('say that nobody is there when they go on after the bench has closed', () => {
+    const long = station([block('run-down', 1, { watts: 60 })])
+    expect(
+      says(long, 'odd').some((sentence) => sentence.includes('leave nothing that heats or charges alone')),
+    ).toBe(true)
+    expect(says(station([block('run-down', 1, { watts: 300 })]), 'odd').join()).not.toContain(
+      'Nobody is at the bench',
+    )
   })
 })

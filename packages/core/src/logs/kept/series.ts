@@ -150,17 +150,36 @@ export interface Look {
 }
 
 const tailGuess = 1 << 16
+const mostHeadings = 64
+const none = () => new Error('These bytes are no stored log.')
+
+/** Whether an index names only what its file can hold: it may have come from a stranger. */
+function isSound({ headings, chunks, levels }: SeriesIndex, size: number): boolean {
+  const inside = (at: number, length: number) => at >= 0 && length >= 0 && at + length <= size
+  return (
+    Array.isArray(headings) &&
+    headings.length <= mostHeadings &&
+    Array.isArray(chunks) &&
+    chunks.every(
+      ([at, length, rows]) => inside(at, length) && rows > 0 && rows <= chunkRows && rows <= length,
+    ) &&
+    Array.isArray(levels) &&
+    levels.every(([at, count]) => inside(at, count * bucketBytes(headings.length)))
+  )
+}
 
 /** Opens a stored log of so many bytes: only its index is read. Throws where the bytes are none. */
 export async function openSeries(size: number, bytesAt: BytesAt): Promise<SeriesIndex> {
   const from = Math.max(0, size - tailGuess)
   let end = await bytesAt(from, size - from)
   const length = new Reading(end.subarray(end.length - tail)).double()
-  if (!(length > 0 && length < size)) throw new Error('These bytes are no stored log.')
+  if (!(length > 0 && length < size)) throw none()
   if (length + tail > end.length) end = await bytesAt(size - tail - length, length + tail)
-  return JSON.parse(
+  const index = JSON.parse(
     new TextDecoder().decode(end.subarray(end.length - tail - length, end.length - tail)),
   ) as SeriesIndex
+  if (!isSound(index, size)) throw none()
+  return index
 }
 
 /** Looks at what lies between two times with at most about so many points: single rows, or the level that is fine enough. */

@@ -119,6 +119,24 @@ describe('a stored log', () => {
     expect(close.times.length).toBeLessThanOrEqual(2 * 4096)
     expect([...close.times]).toContain(60_050)
   })
+  it('refuses an index that names more than its file can hold', async () => {
+    const words = (index: object) => {
+      const text = new TextEncoder().encode(JSON.stringify(index))
+      const whole = new Uint8Array(text.length + 8)
+      whole.set(text)
+      new DataView(whole.buffer).setFloat64(text.length, text.length, true)
+      return whole
+    }
+    for (const index of [
+      { headings: ['V'], rows: 1e12, chunks: [[0, 10, 1e12, 0, 1]], levels: [] },
+      { headings: ['V'], rows: 1, chunks: [], levels: [[0, 1e9]] },
+      { headings: 'V', rows: 1, chunks: [], levels: [] },
+    ]) {
+      const bad = words(index)
+      const at = (from: number, length: number) => Promise.resolve(bad.subarray(from, from + length))
+      await expect(openSeries(bad.length, at)).rejects.toThrow('no stored log')
+    }
+  })
   it('refuses bytes that are none', async () => {
     await expect(openSeries(3, () => Promise.resolve(new Uint8Array(20)))).rejects.toThrow('no stored log')
   })
