@@ -7,7 +7,6 @@ import {
   UnreadableLog,
   type TableHead,
   type TakenLog,
-  type TimeKind,
 } from '@even-watt/core/logs/read/index'
 import { proxy, wrap } from 'comlink'
 import { format } from 'date-fns'
@@ -27,6 +26,7 @@ import {
   type Chosen,
   type Mapping,
 } from './columns'
+import { beginsAt } from './beginsAt'
 import type { Taking } from './takingWorker'
 
 const headBytes = 65_536
@@ -302,22 +302,6 @@ function ofChoices(quantity: LogQuantity, revision: Parameters<typeof usualOf>[1
     ['', 'no meter named'],
     ...metersFor(quantity, quantityData[quantity].reads, revision).map(({ id, name }) => [id, name] as const),
   ]
-} // prettier-ignore
-
-/** The moment of a table’s first row, ISO. */
-export function beginsAt(kind: TimeKind, first: number, day: string, log: string): string {
-  if (kind === 'time of day') {
-    const start = new Date(`${day}T00:00:00`)
-    start.setHours(0, 0, 0, Math.round(first * 1000))
-    return start.toISOString()
-  }
-  if (kind === 'date and time') {
-    const utc = new Date(first * 1000)
-    // As the clock on this wall would have shown it.
-    return new Date(utc.getUTCFullYear(), utc.getUTCMonth(), utc.getUTCDate(), utc.getUTCHours(), utc.getUTCMinutes(), utc.getUTCSeconds(), utc.getUTCMilliseconds()).toISOString()
-  }
-  if (kind === 'seconds since 1970' || kind === 'milliseconds since 1970') return new Date(first * 1000).toISOString()
-  return new Date(Date.parse(log)).toISOString()
 } // prettier-ignore
 
 /** Keeps the packed rows and then the entry that names them; resolves with why it cannot be. */

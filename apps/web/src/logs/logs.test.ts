@@ -5,7 +5,7 @@ import { guessTable, readHead } from '@even-watt/core/logs/read/index'
 import type { ChartTheme } from '../ui/chart/theme'
 import { groupsIn, linesOf, logChart, logLegend, timeUnit } from './chart'
 import { choicesOf, factorsOf, mappingFor, usualOf } from './columns'
-import { beginsAt } from './ImportLog'
+import { beginsAt } from './beginsAt'
 import { askedOf } from './which'
 import { isRunning, nameOfLog, sayMinutes } from './words'
 
