@@ -1,6 +1,6 @@
 import { readingsOf } from '@even-watt/core'
+import { answersOf } from '../logs/answers'
 import { LogChart } from '../logs/LogChart'
-import { answersOf } from '../logs/LogPage'
 import { namesOf } from '../logs/nameOf'
 import { nameOfLog } from '../logs/words'
 import type { ReportProps } from '../stage'
