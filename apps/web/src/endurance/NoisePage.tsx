@@ -1,3 +1,5 @@
+import { useId } from 'react'
+import { api } from '../api/api'
 import { fanStates, NoiseReading } from '@even-watt/contract'
 import { noisesOf, readingsOf, recordedOf, type Analysis } from '@even-watt/core'
 import { Verdict } from '../findings/Verdict'
@@ -43,6 +45,9 @@ export function NoiseList({ analysis, editable = false }: { readonly analysis: A
 /** How loud it is, with loads that make no noise of their own. */
 export function NoisePage() {
   const { analysis, view } = useTrial()
+  // Only those that make no noise of their own are offered.
+  const { data: loads = [] } = api.useLoadsQuery()
+  const silent = useId()
   const readings = readingsOf(analysis.record, 'noise')
   const oddities = useOddities().filter(({ number }) => number === 36)
   const meters = analysis.record.revision.meters.filter(({ ranges }) => ranges.some(({ reads }) => reads === 'sound level'))
@@ -77,7 +82,14 @@ export function NoisePage() {
       )}
       <NoiseList analysis={analysis} editable />
       <CaptureForm title="Listen" state={state} className="mt-3">
-        <FieldGrid fields={fields} state={state}>
+        <datalist id={silent}>
+          {loads
+            .filter(({ loud }) => !loud)
+            .map(({ id, name }) => (
+              <option key={id} value={name} />
+            ))}
+        </datalist>
+        <FieldGrid fields={fields} state={state} more={{ load: { list: silent } }}>
           <SelectField
             label="Sound level meter"
             {...state.field('meter')}

@@ -2,6 +2,7 @@ import { derive, isFigure, say, sayDuration, whenKnown, type Derived } from '../
 import { divide } from '../meters'
 import { seriesFor, type Log } from '../logs'
 import type { Analysis } from '../trials'
+import { claimOf, claimValue } from '../units'
 import { ranEmpty } from '../endurance'
 
 /** A charge from a log of it. */
@@ -16,6 +17,8 @@ export interface Charge {
   readonly most: number | undefined
   readonly from: number | undefined
   readonly to: number | undefined
+  /** What its gauge says went into the store, over what was taken, 0 to 1: by its label’s Wh, an estimate. */
+  readonly conversion: number | undefined
   /** Delivered Wh of a run-down beside it, over what was taken. */
   readonly roundTrip: Derived
   readonly sentence: string
@@ -24,6 +27,8 @@ export interface Charge {
 /** Share of its most under which an input counts as done, and under which it tapers. */
 const done = 0.05
 const taperUnder = 0.9
+/** Share of charge that a gauge must gain for its steps not to tell too much. */
+const leastGain = 0.2
 
 /** What a log of a charge says of when it was full and where it began to taper (docs/method/charging.md). */
 export function chargesOf(analysis: Analysis): Charge[] {
@@ -41,8 +46,11 @@ export function chargesOf(analysis: Analysis): Charge[] {
       const fell = most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, done * most) : undefined
       const full = fell ?? topped ?? ended
       const tapers = most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, taperUnder * most) : undefined
+      const label = claimOf(analysis.record.revision.unit, 'energy')
+      const gained = from !== undefined && to !== undefined && to - from > leastGain ? to - from : undefined
+      const conversion = label && label.unit !== 'Ah' && gained !== undefined && isFigure(taken) ? (gained * claimValue(label)) / taken.x.value : undefined
       const roundTrip = roundTripOf(log, taken, analysis)
-      return { log, taken, full, tapers, most, from, to, roundTrip, sentence: sentenceOf({ taken, full, tapers, most, from, to, roundTrip }) }
+      return { log, taken, full, tapers, most, from, to, conversion, roundTrip, sentence: sentenceOf({ taken, full, tapers, most, from, to, conversion, roundTrip }) }
     })
 } // prettier-ignore
 
@@ -66,7 +74,7 @@ function roundTripOf(log: Log, taken: Derived, { logs }: Analysis): Derived {
   )
 } // prettier-ignore
 
-function sentenceOf({ taken, full, tapers, most, from, to, roundTrip }: Pick<Charge, 'taken' | 'full' | 'tapers' | 'most' | 'from' | 'to' | 'roundTrip'>): string {
+function sentenceOf({ taken, full, tapers, most, from, to, conversion, roundTrip }: Omit<Charge, 'log' | 'sentence'>): string {
   const minutes = (s: number) => sayDuration(60 * Math.round(s / 60))
   const share = (x: number | undefined) => (x === undefined ? undefined : say(100 * x, '%', 2))
   const range = from !== undefined && to !== undefined ? `From ${share(from) ?? ''} to ${share(to) ?? ''}` : 'The charge'
@@ -75,5 +83,6 @@ function sentenceOf({ taken, full, tapers, most, from, to, roundTrip }: Pick<Cha
   const up = most === undefined ? '' : `, at up to ${say(most, 'W')}`
   const tapered = tapers === undefined ? '' : `; it tapers from ${minutes(tapers)} on`
   const round = isFigure(roundTrip) ? `. Round trip: ${say(100 * roundTrip.x.value, '%')}` : ''
-  return `${range}${took}${up}${time}${tapered}${round}.`
+  const stored = conversion === undefined || conversion > 1.05 ? '' : `. By its gauge and label ${say(100 * conversion, '%', 2)} of it is in the store`
+  return `${range}${took}${up}${time}${tapered}${stored}${round}.`
 } // prettier-ignore

@@ -106,6 +106,12 @@ describe('a charge', () => {
     const trip = chargesOf(look(both).analysis)[0]?.roundTrip
     expect(trip && isFigure(trip) && trip.x.value).toBeCloseTo(600 / 860, 1)
   })
+  it('says by its gauge what reached the store, where a label says what that holds', () => {
+    const [charge] = chargesOf(look(entries, { quantity: 'energy', value: 800, unit: 'Wh' }).analysis)
+    expect(charge?.conversion).toBeCloseTo(800 / 860, 1)
+    expect(charge?.sentence).toMatch(/By its gauge and label 9\d % of it is in the store\./)
+    expect(chargesOf(look(entries).analysis)[0]?.conversion).toBeUndefined()
+  })
   it('of the sun says for how long it hunted', () => {
     const sun = logEntry({ what: 'charge', source: 'solar' })
     const taken = [200, 200, 1, 1, 200, 200, 200, 200, 200, 200]

@@ -227,6 +227,8 @@ describe('where heat settles', () => {
     const [place] = heatOf(look([hold, ...[0, 5, 10, 15, 20, 25, 30, 40].map((m) => felt(m))]).log, look([hold]).analysis)
     expect(place?.settles?.x.value).toBeCloseTo(68, 4)
     expect(place?.inHotRoom).toBeCloseTo(86, 4)
+    // 46 K with 14 min: under 1 K in a quarter of an hour from 54 min on.
+    expect(place?.sentence).toContain('It will have settled after 55 min.')
   })
   it('is above the room, reading by reading, while the room moves; and that is noticed', () => {
     const entries = [hold, ...[0, 5, 10, 15, 20, 25, 30, 40].map((m) => felt(m, 20 + m / 8))]

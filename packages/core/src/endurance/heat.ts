@@ -3,6 +3,7 @@ import { methodSource, rangeFor, rectangular, specificationSource, halfWidth } f
 import {
   fitThermal,
   seriesFor,
+  settledAfter,
   tellsEnd,
   temperatureAt,
   type Log,
@@ -112,7 +113,7 @@ function placeHeat(
     inHotRoom: above40,
     rating,
     atSwitchOff: switchedOff(series.points, log, room),
-    sentence: sentenceOf(placeName, hot, settles, turned ? undefined : fit, now, above40, rating),
+    sentence: `${sentenceOf(placeName, hot, settles, turned ? undefined : fit, now, above40, rating)}${settles && fit ? whenSettled(fit, (points.at(-1)?.at ?? 0) - (first?.at ?? 0)) : ''}`,
   }
 } // prettier-ignore
 
@@ -137,6 +138,17 @@ function sentenceOf(
   if (fit?.low !== undefined)
     return `${began}; it was still rising: it would settle at ${say(room + fit.low, '°C', 2)} or more${fit.high === undefined ? '' : `, up to ${say(room + fit.high, '°C', 2)}`}${over}.`
   return `${began}${over}.`
+}
+
+/** When it rises by under 1 K in a quarter of an hour: a hold may end there. */
+function whenSettled(fit: ThermalFit, watched: number): string {
+  const after = settledAfter(fit)
+  const said = sayDuration(60 * Math.round(after / 60))
+  return after <= 0
+    ? ''
+    : after <= watched
+      ? ` It has settled, after ${said}.`
+      : ` It will have settled after ${said}.`
 }
 
 /** What all readings of a thermometer are off by, together. */
