@@ -1,5 +1,5 @@
 import { readingsOf } from '@even-watt/core'
-import { Verdict } from '../findings/Verdict'
+import { VerdictLines } from '../findings/VerdictLines'
 import { BeginLog } from '../logs/BeginLog'
 import { LogList } from '../logs/LogList'
 import { StationRibbon } from '../station/StationRibbon'
@@ -22,11 +22,7 @@ export function ChargingPage() {
     <>
       <StageHead />
       <StationRibbon analysis={analysis} />
-      {findings.map(({ claim, standing }) => (
-        <p key={claim.id} className="mb-1 max-w-4xl">
-          <Verdict outcome={standing.outcome} /> {standing.sentence}
-        </p>
-      ))}
+      <VerdictLines findings={findings} />
       <p className="text-quiet mt-2">
         Panels give their full volts in any light: cover them before plugging. Never more volts than the input
         stands, on the coldest morning too.

@@ -1,4 +1,4 @@
-import { Verdict } from '../findings/Verdict'
+import { VerdictLines } from '../findings/VerdictLines'
 import { BeginLog } from '../logs/BeginLog'
 import { LogList } from '../logs/LogList'
 import { OddityNotices } from '../oddities/OddityNotices'
@@ -26,11 +26,7 @@ export function EndurancePage() {
     <>
       <StageHead />
       <StationRibbon analysis={analysis} />
-      {findings.map(({ claim, standing }) => (
-        <p key={claim.id} className="mb-1 max-w-4xl">
-          <Verdict outcome={standing.outcome} /> {standing.sentence}
-        </p>
-      ))}
+      <VerdictLines findings={findings} />
       <p className="text-quiet mt-2">
         Clear space, nothing that burns, an isolator within reach. Stay with what heats; overnight only what the
         maker lets run alone.

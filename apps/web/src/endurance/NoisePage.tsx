@@ -2,7 +2,7 @@ import { useId } from 'react'
 import { api } from '../api/api'
 import { fanStates, NoiseReading } from '@even-watt/contract'
 import { noisesOf, readingsOf, recordedOf, type Analysis } from '@even-watt/core'
-import { Verdict } from '../findings/Verdict'
+import { VerdictLines } from '../findings/VerdictLines'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { CaptureForm } from '../trials/CaptureForm'
 import { FieldGrid } from '../trials/FieldGrid'
@@ -66,13 +66,8 @@ export function NoisePage() {
   return (
     <>
       <StageHead title="Noise" />
-      {view.findings
-        .filter(({ claim }) => claim.quantity === 'noise')
-        .map(({ claim, standing }) => (
-          <p key={claim.id} className="mb-1 max-w-4xl">
-            <Verdict outcome={standing.outcome} /> {standing.sentence}
-          </p>
-        ))}
+      <VerdictLines findings={view.findings
+        .filter(({ claim }) => claim.quantity === 'noise')} />
       <OddityNotices oddities={oddities} />
       {readings.length === 0 && (
         <p className="max-w-prose">

@@ -1,11 +1,12 @@
 import type { LimitTest } from '@even-watt/contract'
 import { nameOfTest, readingsOf } from '@even-watt/core'
 import { useState } from 'react'
-import { Verdict } from '../findings/Verdict'
+import { VerdictLines } from '../findings/VerdictLines'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
+import { ChooseOne } from '../ui/ChooseOne'
 import { AddWave } from '../waveform/AddWave'
 import { judgedHere } from './judged'
 import { LimitForm } from './LimitForm'
@@ -27,11 +28,7 @@ export function LimitsPage() {
   return (
     <>
       <StageHead title="Limits" />
-      {findings.map(({ claim, standing }) => (
-        <p key={claim.id} className="mb-1 max-w-4xl">
-          <Verdict outcome={standing.outcome} /> {standing.sentence}
-        </p>
-      ))}
+      <VerdictLines findings={findings} />
       <p className="text-quiet mt-2">
         It may come back by itself after a trip: stand clear, and switch the load off first. Never try reverse
         polarity.
@@ -52,19 +49,12 @@ export function LimitsPage() {
       )}
       <section className="no-print mt-5">
         <h2>Add a test</h2>
-        <div className="flex flex-wrap gap-x-5 gap-y-1" role="group" aria-label="What was tested">
-          {(Object.keys(nameOfTest) as LimitTest[]).map((one) => (
-            <button
-              key={one}
-              type="button"
-              aria-pressed={one === test}
-              className={one === test ? 'font-bold' : 'plain-link'}
-              onClick={() => setTest(one)}
-            >
-              {nameOfTest[one]}
-            </button>
-          ))}
-        </div>
+        <ChooseOne
+          label="What was tested"
+          options={(Object.keys(nameOfTest) as LimitTest[]).map((one) => [one, nameOfTest[one]] as const)}
+          value={test}
+          onChange={setTest}
+        />
         {test === 'overload' && <TierLoads onTake={setLoad} />}
         <LimitForm key={`${analysis.record.revision.number} ${test}`} test={test} load={load} />
       </section>

@@ -1,6 +1,6 @@
 import { claimValue, say, sayClaim, sayDuration, surgeCurveOf, type Analysis } from '@even-watt/core'
 import { useMemo, useState } from 'react'
-import { Verdict } from '../findings/Verdict'
+import { VerdictLines } from '../findings/VerdictLines'
 import type { TrialState } from '../trials/useTrial'
 import { LazyChart } from '../ui/chart/LazyChart'
 import { Fig } from '../ui/Fig'
@@ -38,11 +38,7 @@ export function SurgePart({ title, analysis, findings, machines = none, eager = 
     points.find((point) => point.seconds === seconds)
   return (
     <>
-      {judged.map(({ claim, standing }) => (
-        <p key={claim.id} className="mb-1 max-w-4xl">
-          <Verdict outcome={standing.outcome} /> {standing.sentence}
-        </p>
-      ))}
+      <VerdictLines findings={judged} />
       {times.length === 0 ? (
         <p className="max-w-prose">
           Nothing was carried for a measured time on this rig yet. A capture of a motor’s start, an overload

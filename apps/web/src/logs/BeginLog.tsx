@@ -6,6 +6,7 @@ import { FieldGrid } from '../trials/FieldGrid'
 import { choice, number, perhaps, readFields, startOf, words, type Field } from '../trials/fields'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
+import { ChooseOne } from '../ui/ChooseOne'
 import { TextField } from '../ui/form'
 
 const percent = { factor: 0.01 }
@@ -43,19 +44,12 @@ export function BeginLog({ kinds }: Props) {
     <section className="no-print mt-5">
       <h2>Begin</h2>
       {kinds.length > 1 && (
-        <div className="flex flex-wrap gap-x-5 gap-y-1" role="group" aria-label="What is begun">
-          {kinds.map((one) => (
-            <button
-              key={one}
-              type="button"
-              aria-pressed={one === kind}
-              className={one === kind ? 'font-bold' : 'plain-link'}
-              onClick={() => setKind(one)}
-            >
-              {nameOfKind[one]}
-            </button>
-          ))}
-        </div>
+        <ChooseOne
+          label="What is begun"
+          options={kinds.map((one) => [one, nameOfKind[one]] as const)}
+          value={kind}
+          onChange={setKind}
+        />
       )}
       <BeginForm key={kind} kind={kind} />
     </section>

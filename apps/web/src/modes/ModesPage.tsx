@@ -1,10 +1,11 @@
 import type { ModeTest } from '@even-watt/contract'
 import { modeTests, readingsOf } from '@even-watt/core'
 import { useState } from 'react'
-import { Verdict } from '../findings/Verdict'
+import { VerdictLines } from '../findings/VerdictLines'
 import { StationRibbon } from '../station/StationRibbon'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
+import { ChooseOne } from '../ui/ChooseOne'
 import { AddWave } from '../waveform/AddWave'
 import { nameOfModeTest } from './fields'
 import { ModeForm } from './ModeForm'
@@ -22,13 +23,8 @@ export function ModesPage() {
     <>
       <StageHead />
       <StationRibbon analysis={analysis} />
-      {view.findings
-        .filter(({ claim }) => judged.has(claim.quantity))
-        .map(({ claim, standing }) => (
-          <p key={claim.id} className="mb-1 max-w-4xl">
-            <Verdict outcome={standing.outcome} /> {standing.sentence}
-          </p>
-        ))}
+      <VerdictLines findings={view.findings
+        .filter(({ claim }) => judged.has(claim.quantity))} />
       {count === 0 && (
         <p className="mt-2 max-w-prose">
           No mode is tested yet. Each draws something of its own: read its watts, or let it stand for hours and note what it
@@ -43,19 +39,7 @@ export function ModesPage() {
       )}
       <section className="no-print mt-5">
         <h2>Test a mode</h2>
-        <div className="flex flex-wrap gap-x-5 gap-y-1" role="group" aria-label="What was tested">
-          {(Object.keys(nameOfModeTest) as ModeTest[]).map((one) => (
-            <button
-              key={one}
-              type="button"
-              aria-pressed={one === test}
-              className={one === test ? 'font-bold' : 'plain-link'}
-              onClick={() => setTest(one)}
-            >
-              {nameOfModeTest[one]}
-            </button>
-          ))}
-        </div>
+        <ChooseOne label="What was tested" options={(Object.keys(nameOfModeTest) as ModeTest[]).map((one) => [one, nameOfModeTest[one]] as const)} value={test} onChange={setTest} />
         <ModeForm key={`${analysis.record.revision.number} ${test} ${count}`} test={test} />
       </section>
     </>

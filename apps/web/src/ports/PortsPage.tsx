@@ -1,7 +1,7 @@
 import type { PortTest } from '@even-watt/contract'
 import { readingsOf } from '@even-watt/core'
 import { useState } from 'react'
-import { Verdict } from '../findings/Verdict'
+import { VerdictLines } from '../findings/VerdictLines'
 import { BeginLog } from '../logs/BeginLog'
 import { LogList } from '../logs/LogList'
 import { OddityNotices } from '../oddities/OddityNotices'
@@ -9,6 +9,7 @@ import { StationRibbon } from '../station/StationRibbon'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
+import { ChooseOne } from '../ui/ChooseOne'
 import { nameOfPortTest } from './fields'
 import { PortForm } from './PortForm'
 import { PortList } from './PortList'
@@ -23,13 +24,7 @@ export function PortsPage() {
     <>
       <StageHead />
       <StationRibbon analysis={analysis} />
-      {view.findings
-        .filter(({ claim }) => claim.quantity === 'port')
-        .map(({ claim, standing }) => (
-          <p key={claim.id} className="mb-1 max-w-4xl">
-            <Verdict outcome={standing.outcome} /> {standing.sentence}
-          </p>
-        ))}
+      <VerdictLines findings={view.findings.filter(({ claim }) => claim.quantity === 'port')} />
       <OddityNotices oddities={oddities} />
       {tests.length === 0 && (
         <p className="mt-2 max-w-prose">
@@ -40,19 +35,14 @@ export function PortsPage() {
       <PortList analysis={analysis} editable />
       <section className="no-print mt-5">
         <h2>Test a port</h2>
-        <div className="flex flex-wrap gap-x-5 gap-y-1" role="group" aria-label="What was tested">
-          {(Object.keys(nameOfPortTest) as PortTest[]).map((one) => (
-            <button
-              key={one}
-              type="button"
-              aria-pressed={one === test}
-              className={one === test ? 'font-bold' : 'plain-link'}
-              onClick={() => setTest(one)}
-            >
-              {nameOfPortTest[one]}
-            </button>
-          ))}
-        </div>
+        <ChooseOne
+          label="What was tested"
+          options={(Object.keys(nameOfPortTest) as PortTest[]).map(
+            (one) => [one, nameOfPortTest[one]] as const,
+          )}
+          value={test}
+          onChange={setTest}
+        />
         <PortForm key={`${analysis.record.revision.number} ${test}`} test={test} />
       </section>
       <LogList analysis={analysis} kinds={['soak']} />
