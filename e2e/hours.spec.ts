@@ -63,10 +63,10 @@ test('a station from nothing: run down at two loads, its ports and solar input, 
     await page.getByRole('textbox', { name: 'On the label, W', exact: true }).fill('850')
     await page.getByLabel('Its wave').selectOption('sine')
     await page.getByLabel('Mains of your place').selectOption('120 V 60 Hz')
-    await page.getByLabel('Meter 1').fill( 'plug wattmeter 1 % + 1')
-    await page.getByLabel('Meter 2').fill( 'USB meter')
+    await page.getByLabel('Meter 1').fill('plug wattmeter 1 % + 1')
+    await page.getByLabel('Meter 2').fill('USB meter')
     await page.getByRole('button', { name: 'One more meter' }).click()
-    await page.getByLabel('Meter 3').fill( 'DC wattmeter')
+    await page.getByLabel('Meter 3').fill('DC wattmeter')
     await type(page, 'Your initials', 'R.O.')
     await page.getByRole('button', { name: 'Begin', exact: true }).click()
     await page.waitForURL(/endurance/)
@@ -82,15 +82,24 @@ test('a station from nothing: run down at two loads, its ports and solar input, 
     await expect(page.getByText('That is before this log began')).toBeVisible()
     await look(page, { at: '09:30', watts: '300', counted: '450', gauge: '55' })
     await look(page, { at: '10:54', counted: '871', ended: 'BMS' })
-    await expect(page.getByText(/It gave 871 ± \d+ Wh of 1040 Wh \(84 %\) at 300 W, in 2 h 54 min/)).toBeVisible()
+    await expect(
+      page.getByText(/It gave 871 ± \d+ Wh of 1040 Wh \(84 %\) at 300 W, in 2 h 54 min/),
+    ).toBeVisible()
 
     await open(page, id, 'endurance', place.url)
     await begin(page, '800', '13:00')
     await look(page, { at: '13:10', watts: '801', counted: '133' })
-    await look(page, { at: '13:51', watts: '0', counted: '679', happened: 'stopped', seen: 'heat sign, outlet dead' })
+    await look(page, {
+      at: '13:51',
+      watts: '0',
+      counted: '679',
+      happened: 'stopped',
+      seen: 'heat sign, outlet dead',
+    })
     await look(page, { at: '14:00', watts: '800', counted: '680', happened: 'resumed' })
     await look(page, { at: '14:10', counted: '812', ended: 'BMS' })
-    const run = /It gave 812 ± \d+ Wh of 1040 Wh \(78 %\) at 799 W, in 1 h 1 min; heat stopped it at 51 min, for 9 min/
+    const run =
+      /It gave 812 ± \d+ Wh of 1040 Wh \(78 %\) at 799 W, in 1 h 1 min; heat stopped it at 51 min, for 9 min/
     await expect(page.getByText(run)).toBeVisible()
 
     await open(page, id, 'ports', place.url)
@@ -106,13 +115,23 @@ test('a station from nothing: run down at two loads, its ports and solar input, 
     await expect(page.getByText(folds)).toBeVisible()
 
     await open(page, id, 'charging', place.url)
-    for (const [V, A] of [['14', '9.9'], ['18', '9.9'], ['24', '8.6'], ['30', '6.9']] as const) {
+    for (const [V, A] of [
+      ['14', '9.9'],
+      ['18', '9.9'],
+      ['24', '8.6'],
+      ['30', '6.9'],
+    ] as const) {
       await type(page, /^volts at the charge input/, V)
       await type(page, /^amps into the charge input/, A)
-      await page.locator('form', { hasText: 'What its input takes' }).getByRole('button', { name: 'Capture' }).click()
+      await page
+        .locator('form', { hasText: 'What its input takes' })
+        .getByRole('button', { name: 'Capture' })
+        .click()
       await expect(page.getByText(`at ${V}.0 V.`)).toBeVisible()
     }
-    await expect(page.getByText(/It takes 9\.90 A up to about 20\.\d V, and 207 W above\./).first()).toBeVisible()
+    await expect(
+      page.getByText(/It takes 9\.90 A up to about 20\.\d V, and 207 W above\./).first(),
+    ).toBeVisible()
 
     await stage(page, /Report/).click()
     await expect(page.getByText(run).first()).toBeVisible()
@@ -120,7 +139,7 @@ test('a station from nothing: run down at two loads, its ports and solar input, 
   } finally {
     await place.remove()
   }
-}) // prettier-ignore
+})
 
 test('a bank of three half-way: when it will stop, and which battery first', async ({ page }) => {
   const id = await trialNamed(page, 'Pellam 900-12 for')
@@ -165,7 +184,13 @@ test('the table of a logger over midnight: its columns guessed, its gap and its 
   await page.getByRole('button', { name: 'Closer' }).click()
   await expect(page.getByText(/points of each line\./)).toBeVisible()
   // What is no log says so, and nothing is lost.
-  await page.getByLabel('Choose a table').setInputFiles({ name: 'letter.txt', mimeType: 'text/plain', buffer: Buffer.from('dear all\nno figures\n') }) // prettier-ignore
+  await page
+    .getByLabel('Choose a table')
+    .setInputFiles({
+      name: 'letter.txt',
+      mimeType: 'text/plain',
+      buffer: Buffer.from('dear all\nno figures\n'),
+    })
   await expect(page.getByText(/It holds no rows of readings/)).toBeVisible()
   await expect(page.getByText('run-down.csv: 292 rows over 5 h 13 min')).toBeVisible()
 })
@@ -174,11 +199,15 @@ test('modes: the threshold of search mode is found by halving', async ({ page })
   const trial = await freshTrial(page, 'When it wakes')
   await open(page, trial, 'modes')
   await page.getByRole('button', { name: 'When it wakes' }).click()
-  for (const [watts, woke, said] of [['40', 'yes', 'try 20 W'], ['', 'no', 'try 30 W'], ['', 'yes', 'try 25 W']] as const) {
+  for (const [watts, woke, said] of [
+    ['40', 'yes', 'try 20 W'],
+    ['', 'no', 'try 30 W'],
+    ['', 'yes', 'try 25 W'],
+  ] as const) {
     if (watts) await type(page, /^Small load/, watts)
     await page.getByLabel('It woke').selectOption(woke)
     await capture(page)
     await expect(page.getByText(said)).toBeVisible()
   }
   await expect(page.getByText('It sleeps at 20 W and wakes at 30 W; try 25 W.')).toBeVisible()
-}) // prettier-ignore
+})

@@ -71,7 +71,9 @@ test('without any ammeter: bounds in the ladder, the load test and the survey, a
   await page.getByRole('textbox', { name: 'At rest, V' }).fill('13.10')
   await page.getByRole('textbox', { name: 'At 10 s, V' }).fill('12.79')
   await page.getByRole('button', { name: 'Capture' }).click()
-  await expect(page.getByText('Amps at 10 s: type them, or without an ammeter the watts at the outlet.')).toBeVisible() // prettier-ignore
+  await expect(
+    page.getByText('Amps at 10 s: type them, or without an ammeter the watts at the outlet.'),
+  ).toBeVisible()
   await page.getByLabel('At the outlet at 10 s').fill('501')
   await page.getByRole('button', { name: 'Capture' }).click()
   await expect(page.getByRole('row', { name: /mΩ/ })).toContainText('estimated')

@@ -60,7 +60,9 @@ test('wrong keys get a sentence each, and nothing typed is lost', async ({ page 
     await page.getByLabel(label, { exact: label === 'Motor' || label === 'Attempt' }).fill(value)
     await capture.click()
     await expect(page.getByText(said)).toBeVisible()
-    await page.getByLabel(label, { exact: label === 'Motor' || label === 'Attempt' }).fill({ Motor: 'pump', Attempt: '9', 'Until it ran': '', 'Lowest at C': '' }[label]) // prettier-ignore
+    await page
+      .getByLabel(label, { exact: label === 'Motor' || label === 'Attempt' })
+      .fill({ Motor: 'pump', Attempt: '9', 'Until it ran': '', 'Lowest at C': '' }[label])
   }
   await page.getByLabel('Peak current').fill('3')
   await page.getByLabel('Running current').fill('4')
@@ -84,7 +86,12 @@ const start = [
     const t = i / 2000 - 0.2
     const [V, I] = t < 0 ? [230, 0] : t < 0.6 ? [161, 18] : [227, 3]
     const angle = 2 * Math.PI * 50 * t
-    return [t.toFixed(4), (Math.SQRT2 * V * Math.sin(angle)).toFixed(1), (Math.SQRT2 * I * Math.sin(angle - 0.7)).toFixed(2), '25.6'].join(',') // prettier-ignore
+    return [
+      t.toFixed(4),
+      (Math.SQRT2 * V * Math.sin(angle)).toFixed(1),
+      (Math.SQRT2 * I * Math.sin(angle - 0.7)).toFixed(2),
+      '25.6',
+    ].join(',')
   }),
 ].join('\n')
 
@@ -92,7 +99,10 @@ test('a capture of a start tells it all, and stands in the surge curve', async (
   const trial = await freshTrial(page, 'A start captured')
   await open(page, trial, 'motors')
   await attempt(page, 'transfer pump', { Outcome: 'started' }, {})
-  await page.locator('input[type=file]').first().setInputFiles({ name: 'start.csv', mimeType: 'text/csv', buffer: Buffer.from(start) }) // prettier-ignore
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({ name: 'start.csv', mimeType: 'text/csv', buffer: Buffer.from(start) })
   await page.getByRole('button', { name: 'Keep this capture' }).click()
   const row = page.getByRole('row', { name: /^1 transfer pump/ })
   await expect(row).toContainText('18.0')

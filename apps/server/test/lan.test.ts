@@ -24,7 +24,12 @@ const behindDoor = () =>
     front: { scheme: 'https', answers: (name) => name === host, instead: 'Use the address shown.' },
   })
 const knock = (app: ReturnType<typeof behindDoor>, typed: string, name = 'phone') =>
-  request(app).post('/door').set('Host', host).set('Origin', `https://${host}`).type('form').send({ passphrase: typed, name }) // prettier-ignore
+  request(app)
+    .post('/door')
+    .set('Host', host)
+    .set('Origin', `https://${host}`)
+    .type('form')
+    .send({ passphrase: typed, name })
 
 describe('the passphrase', () => {
   it('is kept as a salted hash only, and known again', async () => {
@@ -47,7 +52,9 @@ describe('the door of the local network', () => {
     for (const path of ['/', '/trials', '/assets/index.js'])
       expect((await request(app).get(path).set('Host', host).expect(401)).text).toContain('name="passphrase"')
     for (const path of ['/api/trials', '/api/backup', '/api/lan'])
-      expect((await request(app).get(path).set('Host', host).expect(401)).body).toMatchObject({ title: 'This device has not been let in.' }) // prettier-ignore
+      expect((await request(app).get(path).set('Host', host).expect(401)).body).toMatchObject({
+        title: 'This device has not been let in.',
+      })
     await request(app).get('/').set('Host', 'localhost:4601').expect(421)
     await request(app).get('/').set('Host', host).set('Cookie', '__Host-even-watt=guessed').expect(401)
   })
@@ -65,7 +72,12 @@ describe('the door of the local network', () => {
     for (const path of ['/api/lan', '/api/backup'])
       await request(app).get(path).set('Host', host).set('Cookie', pass).expect(403)
     // Another page may change nothing, even in a browser that was let in.
-    await request(app).post('/api/demo').set('Host', host).set('Cookie', pass).set('Origin', 'https://evil.example').expect(403) // prettier-ignore
+    await request(app)
+      .post('/api/demo')
+      .set('Host', host)
+      .set('Cookie', pass)
+      .set('Origin', 'https://evil.example')
+      .expect(403)
     const { rows } = await database.pool().query<{ token_sha256: string }>('select token_sha256 from device')
     expect(JSON.stringify(rows)).not.toContain(pass.split('=')[1])
   })

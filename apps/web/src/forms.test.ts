@@ -79,7 +79,10 @@ describe('forms', () => {
     expect(faults.get('claims.0.value')).toContain('over 100 %')
     expect(faults.get('claims.0.load')).toContain('"abc"')
     expect(faults.get('claims.0.volts')).toBe('Input volts: like 24 to 28, or 13.8.')
-    const read = (volts: string) => formToUnit({ ...blankUnit, claims: [{ ...claim, volts }] }, () => undefined) as { claims: { volts: unknown; room: number }[] } // prettier-ignore
+    const read = (volts: string) =>
+      formToUnit({ ...blankUnit, claims: [{ ...claim, volts }] }, () => undefined) as {
+        claims: { volts: unknown; room: number }[]
+      }
     expect(read('24 to 28').claims[0]).toMatchObject({ volts: { from: 24, to: 28 }, room: 40 })
     expect(read('13,8').claims[0]?.volts).toEqual({ from: 13.8, to: 13.8 })
     expect(read('11–15').claims[0]?.volts).toEqual({ from: 11, to: 15 })

@@ -57,8 +57,16 @@ function measure(hand: BenchHand, bench: BenchModel): { analysis: Analysis; test
     meters,
   }
   const trial: Trial = {
-    id: hand.newId(), version: 1, startedAt: revision.madeAt, title: 'simulated', by: 'R.O.', hold: 600, duty: [], limiters: [], revisions: [revision],
-  } // prettier-ignore
+    id: hand.newId(),
+    version: 1,
+    startedAt: revision.madeAt,
+    title: 'simulated',
+    by: 'R.O.',
+    hold: 600,
+    duty: [],
+    limiters: [],
+    revisions: [revision],
+  }
   const test = hand.loadTest(bench, 1, [shelf.rod], probes)
   const entries = [
     hand.noLoad(bench, rig, 1),
@@ -86,9 +94,10 @@ class Coverage {
 }
 
 describe('the supply of three hundred benches', () => {
-  const [source, path, tenSeconds, joint, heat, predicted] = Array.from({ length: 6 }, () => new Coverage()) as [
-    Coverage, Coverage, Coverage, Coverage, Coverage, Coverage,
-  ] // prettier-ignore
+  const [source, path, tenSeconds, joint, heat, predicted] = Array.from(
+    { length: 6 },
+    () => new Coverage(),
+  ) as [Coverage, Coverage, Coverage, Coverage, Coverage, Coverage]
   let blamed = 0
   let cleared = 0
 

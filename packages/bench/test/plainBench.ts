@@ -49,8 +49,16 @@ export function trialOn(
     meters,
   }))
   const trial: Trial = {
-    id: hand.newId(), version: 1, startedAt, title: 'simulated', by: 'R.O.', hold: 600, duty: [], limiters: [], revisions,
-  } // prettier-ignore
+    id: hand.newId(),
+    version: 1,
+    startedAt,
+    title: 'simulated',
+    by: 'R.O.',
+    hold: 600,
+    duty: [],
+    limiters: [],
+    revisions,
+  }
   const entries = benches.flatMap((bench, i): Entry[] => [
     hand.noLoad(bench, rig, i + 1),
     ...loads.flatMap((load) => hand.step(bench, rig, i + 1, load, { repeats })),

@@ -23,7 +23,27 @@ const LoadSetting = z.object({
 })
 
 /** Locked-rotor code letters of nameplates (docs/method/motors.md). */
-const codeLetters = ['A', 'B', 'C', 'D', 'E', 'F', 'G', 'H', 'J', 'K', 'L', 'M', 'N', 'P', 'R', 'S', 'T', 'U', 'V'] as const // prettier-ignore
+const codeLetters = [
+  'A',
+  'B',
+  'C',
+  'D',
+  'E',
+  'F',
+  'G',
+  'H',
+  'J',
+  'K',
+  'L',
+  'M',
+  'N',
+  'P',
+  'R',
+  'S',
+  'T',
+  'U',
+  'V',
+] as const
 
 /** What the plate on a machine says. */
 const Nameplate = z.object({

@@ -50,50 +50,168 @@ const first = (schema: ZodMiniType, value: unknown): string => {
 describe('rigs, supplies, plans and shelves as they are meant to be', () => {
   it.each([
     ['a rig', Rig, rig],
-    ['a rig with a charger', Rig, { ...rig, support: { kind: 'charger', name: 'C', current: 30, ownUse: 0 } }],
+    [
+      'a rig with a charger',
+      Rig,
+      { ...rig, support: { kind: 'charger', name: 'C', current: 30, ownUse: 0 } },
+    ],
     ['a path without any element yet', Rig, { ...rig, positive: [], negative: [] }],
     ['usual resistances of its own', Rig, { ...rig, typical: { lug: 0.0002, fuse: 0.0005 } }],
-    ['an open link', Bank, { ...bank, strings: [[battery], [battery]], join: { ...oneString, positive: [null], negative: [0.0003] } }],
-    ['busbars', Bank, { ...bank, strings: [[battery], [battery]], join: { kind: 'busbars', leads: [0.001, 0.001] } }],
+    [
+      'an open link',
+      Bank,
+      {
+        ...bank,
+        strings: [[battery], [battery]],
+        join: { ...oneString, positive: [null], negative: [0.0003] },
+      },
+    ],
+    [
+      'busbars',
+      Bank,
+      { ...bank, strings: [[battery], [battery]], join: { kind: 'busbars', leads: [0.001, 0.001] } },
+    ],
     ['a battery of which little is known', Battery, battery],
-    ['unlike runs in one cable', PathElement, { ...cable, conductors: [conductor, { ...conductor, length: 2, ends: 0.0003 }] }],
+    [
+      'unlike runs in one cable',
+      PathElement,
+      { ...cable, conductors: [conductor, { ...conductor, length: 2, ends: 0.0003 }] },
+    ],
     ['a joint without a rating', PathElement, { id, name: 'lug', kind: 'lug' }],
     ['a survey', Survey, survey],
     ['a load test', LoadTest, test],
     ['a load', Load, load],
     ['a plan', LadderPlanned, plan],
     ['cautions', Acknowledged, { by: 'M.K.', cautions: [{ name: 'fuse', because: 'there is one' }] }],
-    ['a prediction', Prediction, { changes: [{ kind: 'remake', element: id }], words: 'lug remade', steps: [{ power: 700, V_B: 26, u: 0.03 }] }],
-  ] as const)('%s is accepted', (_words, schema, value) => expect(first(schema, value)).toBe('accepted')) // prettier-ignore
+    [
+      'a prediction',
+      Prediction,
+      {
+        changes: [{ kind: 'remake', element: id }],
+        words: 'lug remade',
+        steps: [{ power: 700, V_B: 26, u: 0.03 }],
+      },
+    ],
+  ] as const)('%s is accepted', (_words, schema, value) => expect(first(schema, value)).toBe('accepted'))
 })
 
 describe('what is refused of them, and how', () => {
   it.each([
     ['no battery', Bank, { ...bank, strings: [] }, 'Batteries: a bank has at least one.'],
     ['an empty string', Bank, { ...bank, strings: [[]] }, 'String: a string has at least one battery.'],
-    ['links that do not fit', Bank, { ...bank, strings: [[battery], [battery]] }, 'Links: one is needed between each two neighbours, or leads for each string to the busbars.'],
-    ['a take-off beyond the batteries', Bank, { ...bank, join: { ...oneString, positiveAt: 3 } }, 'Take-off: it names a battery that is not there.'],
-    ['negative ohms', Battery, { ...battery, resistance: -0.01 }, 'Internal resistance, Ω: must be above 0; up to 10 is accepted'],
-    ['no ohms at all', Battery, { ...battery, resistance: 0 }, 'Internal resistance, Ω: must be above 0; up to 10 is accepted'],
-    ['an unknown chemistry', Battery, { ...battery, chemistry: 'magic' }, 'Chemistry: one of lithium iron phosphate, other lithium, AGM, gel, flooded lead-acid, not known.'],
-    ['a fuse without rating', PathElement, { id, name: 'fuse', kind: 'fuse' }, 'Rating, A: a number above 0 and up to 100000'],
-    ['a cable without conductor', PathElement, { ...cable, conductors: [] }, 'Cable: at least one conductor.'],
-    ['an insulation that is none', PathElement, { ...cable, insulation: 10 }, 'Insulation, °C: a number from 40 to 300.'],
-    ['a thing that is no element', PathElement, { id, name: 'x', kind: 'magnet' }, 'Element: one of cable, lug, jaw clamp, terminal, connector, fuse, breaker, shunt, isolator.'],
-    ['a charger of nothing', Support, { kind: 'charger', name: 'C', current: 0, ownUse: 0 }, 'Its current, A: must be above 0; up to 10000 is accepted'],
+    [
+      'links that do not fit',
+      Bank,
+      { ...bank, strings: [[battery], [battery]] },
+      'Links: one is needed between each two neighbours, or leads for each string to the busbars.',
+    ],
+    [
+      'a take-off beyond the batteries',
+      Bank,
+      { ...bank, join: { ...oneString, positiveAt: 3 } },
+      'Take-off: it names a battery that is not there.',
+    ],
+    [
+      'negative ohms',
+      Battery,
+      { ...battery, resistance: -0.01 },
+      'Internal resistance, Ω: must be above 0; up to 10 is accepted',
+    ],
+    [
+      'no ohms at all',
+      Battery,
+      { ...battery, resistance: 0 },
+      'Internal resistance, Ω: must be above 0; up to 10 is accepted',
+    ],
+    [
+      'an unknown chemistry',
+      Battery,
+      { ...battery, chemistry: 'magic' },
+      'Chemistry: one of lithium iron phosphate, other lithium, AGM, gel, flooded lead-acid, not known.',
+    ],
+    [
+      'a fuse without rating',
+      PathElement,
+      { id, name: 'fuse', kind: 'fuse' },
+      'Rating, A: a number above 0 and up to 100000',
+    ],
+    [
+      'a cable without conductor',
+      PathElement,
+      { ...cable, conductors: [] },
+      'Cable: at least one conductor.',
+    ],
+    [
+      'an insulation that is none',
+      PathElement,
+      { ...cable, insulation: 10 },
+      'Insulation, °C: a number from 40 to 300.',
+    ],
+    [
+      'a thing that is no element',
+      PathElement,
+      { id, name: 'x', kind: 'magnet' },
+      'Element: one of cable, lug, jaw clamp, terminal, connector, fuse, breaker, shunt, isolator.',
+    ],
+    [
+      'a charger of nothing',
+      Support,
+      { kind: 'charger', name: 'C', current: 0, ownUse: 0 },
+      'Its current, A: must be above 0; up to 10000 is accepted',
+    ],
     ['a survey of nothing', Survey, { ...survey, readings: [] }, 'Survey: at least one element is read.'],
-    ['a survey without current', Survey, { ...survey, current: 0 }, 'Current, A: must be above 0; up to 100000 is accepted'],
-    ['a load test without load', LoadTest, { ...test, loadedCurrent: 0 }, 'Amps at 10 s: must be above 0; up to 10000 is accepted'],
-    ['a change of nothing', RigChange, { kind: 'paint' }, 'Change: one of remake, cable, battery, support, take-off.'],
-    ['a load without watts', Load, { ...load, settings: [{ id, name: '', watts: 0 }] }, 'Label watts: must be above 0; up to 20000 is accepted'],
-    ['a 100 kW kettle', Load, { ...load, settings: [{ id, name: '', watts: 100_000 }] }, 'Label watts: a number above 0 and up to 20000'],
+    [
+      'a survey without current',
+      Survey,
+      { ...survey, current: 0 },
+      'Current, A: must be above 0; up to 100000 is accepted',
+    ],
+    [
+      'a load test without load',
+      LoadTest,
+      { ...test, loadedCurrent: 0 },
+      'Amps at 10 s: must be above 0; up to 10000 is accepted',
+    ],
+    [
+      'a change of nothing',
+      RigChange,
+      { kind: 'paint' },
+      'Change: one of remake, cable, battery, support, take-off.',
+    ],
+    [
+      'a load without watts',
+      Load,
+      { ...load, settings: [{ id, name: '', watts: 0 }] },
+      'Label watts: must be above 0; up to 20000 is accepted',
+    ],
+    [
+      'a 100 kW kettle',
+      Load,
+      { ...load, settings: [{ id, name: '', watts: 100_000 }] },
+      'Label watts: a number above 0 and up to 20000',
+    ],
     ['a load without settings', Load, { ...load, settings: [] }, 'Settings: a load has at least one.'],
-    ['a plan without outlets', LadderPlanned, { ...plan, outlets: 0 }, 'Outlets: a whole number from 1 to 60.'],
-    ['cautions read by no one', Acknowledged, { by: '', cautions: [{ name: 'fuse', because: 'x' }] }, 'Enter the initials.'],
-    ['another format', ShelfDocument, { format: 'x', formatVersion: 1, loads: [] }, 'Format: this is not an Even Watt load shelf ("even-watt-loads").'],
+    [
+      'a plan without outlets',
+      LadderPlanned,
+      { ...plan, outlets: 0 },
+      'Outlets: a whole number from 1 to 60.',
+    ],
+    [
+      'cautions read by no one',
+      Acknowledged,
+      { by: '', cautions: [{ name: 'fuse', because: 'x' }] },
+      'Enter the initials.',
+    ],
+    [
+      'another format',
+      ShelfDocument,
+      { format: 'x', formatVersion: 1, loads: [] },
+      'Format: this is not an Even Watt load shelf ("even-watt-loads").',
+    ],
   ] as const)('%s', (_words, schema, refused, sentence) => {
     expect(first(schema, refused).replace(/\.$/, '')).toBe(sentence.replace(/\.$/, ''))
-  }) // prettier-ignore
+  })
 
   it('never takes a bank whose links and strings do not belong together', () => {
     const count = fc.integer({ min: 1, max: 6 })

@@ -39,16 +39,32 @@ describe('a schedule as it crosses the wire', () => {
     ['a charge that is none', { charge: NaN }, 'State of charge, share: a number from 0 to 1.'],
     ['a clock that is none', { closes: '25:00' }, 'Bench closes: a time of day like 17:00.'],
     ['a clock without its zero', { opens: '9:00' }, 'Bench opens: a time of day like 17:00.'],
-    ['a place that has no clock', { timeZone: 'Withy Reach' }, 'Time zone: a name like Europe/London or UTC.'],
-    ['a start without a zone', { startsAt: '2026-03-12 08:00' }, 'Starts: a date and time in UTC, like 2026-03-12T09:12:00Z.'],
+    [
+      'a place that has no clock',
+      { timeZone: 'Withy Reach' },
+      'Time zone: a name like Europe/London or UTC.',
+    ],
+    [
+      'a start without a zone',
+      { startsAt: '2026-03-12 08:00' },
+      'Starts: a date and time in UTC, like 2026-03-12T09:12:00Z.',
+    ],
     ['no charger at all', { charger: 0 }, 'Charger, A: must be above 0; up to 10000 is accepted'],
-    ['check-ins without end', { checkEvery: 0 }, 'Check-in every, min: must be above 0; up to 1440 is accepted'],
+    [
+      'check-ins without end',
+      { checkEvery: 0 },
+      'Check-in every, min: must be above 0; up to 1440 is accepted',
+    ],
     ['a dwell of days', { dwell: 100_000 }, 'Dwell, s: a number from 0 to 86400.'],
     ['a block twice', { blocks: [block, block] }, 'Blocks: one stands there twice.'],
-    ['blocks without end', { blocks: Array.from({ length: 61 }, (_, i) => ({ ...block, id: id.slice(0, -2) + String(i + 10) })) }, 'Blocks: 60 at most.'],
+    [
+      'blocks without end',
+      { blocks: Array.from({ length: 61 }, (_, i) => ({ ...block, id: id.slice(0, -2) + String(i + 10) })) },
+      'Blocks: 60 at most.',
+    ],
   ])('%s is refused in a sentence', (_words, patch, sentence) => {
     expect(first(Schedule, { ...schedule, ...patch })).toContain(sentence)
-  }) // prettier-ignore
+  })
 
   it.each([
     ['a stage of its own', { kind: 'tea' }, /^Block: one of look over, rig, make safe/],

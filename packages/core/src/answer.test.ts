@@ -39,9 +39,16 @@ describe('the answer of a trial', () => {
   })
 
   it('says that it is only estimated where no ammeter was there', () => {
-    const rig = rigOf({ assignments: [{ quantity: 'V_A', meter: uuid(1) }, { quantity: 'V_B', meter: uuid(1) }] }) // prettier-ignore
+    const rig = rigOf({
+      assignments: [
+        { quantity: 'V_A', meter: uuid(1) },
+        { quantity: 'V_B', meter: uuid(1) },
+      ],
+    })
     const entry = ladderEntry({ V_A: 12.41, V_B: 11.18, V_C: 226, P_C: 1009 })
     const { analyses, findings } = viewTrial(trialOf([revisionOf({ rig })]), [entry])
-    expect(answerOf(findings, analyses).bench[0]).toMatch(/ took about \d+ W more than they should at 1009 W, estimated without an ammeter\./) // prettier-ignore
+    expect(answerOf(findings, analyses).bench[0]).toMatch(
+      / took about \d+ W more than they should at 1009 W, estimated without an ammeter\./,
+    )
   })
 })

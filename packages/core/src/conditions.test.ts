@@ -4,8 +4,14 @@ import { sayWarmth, warmthOf } from './rigs'
 import { viewTrial } from './view'
 
 const claimOf = (patch: Partial<Claim>): Claim => ({
-  id: uuid(30), quantity: 'continuous power', comparator: 'at least', value: 1400, unit: 'W', readWhere: 'label', ...patch,
-}) // prettier-ignore
+  id: uuid(30),
+  quantity: 'continuous power',
+  comparator: 'at least',
+  value: 1400,
+  unit: 'W',
+  readWhere: 'label',
+  ...patch,
+})
 const findingOf = (patch: Partial<Claim>, entries: Parameters<typeof viewTrial>[1]) => {
   const unit = unitOf({ claims: [claimOf(patch)] })
   const finding = viewTrial(trialOf([revisionOf({ unit })]), entries).findings[0]?.standing
@@ -50,9 +56,14 @@ describe('the conditions that a promise is stated for', () => {
     expect(cool.sentence).toContain('stated for a room of 40 °C, and the room had 21.0 °C')
     expect(findingOf({ room: 40 }, [step(25.6, 1432)]).sentence).toContain('is not recorded')
     // A warm room at another step, or without load, does not warm the one that decides.
-    const elsewhere = [step(25.6, 700, { temperatures: room(41) }), noLoadEntry({ V_B: 25.9, I: 0.4 }, { temperatures: room(41) })] // prettier-ignore
+    const elsewhere = [
+      step(25.6, 700, { temperatures: room(41) }),
+      noLoadEntry({ V_B: 25.9, I: 0.4 }, { temperatures: room(41) }),
+    ]
     expect(findingOf({ room: 40 }, [...elsewhere, step(25.6, 1432)]).outcome).toBe('not shown')
-    expect(findingOf({ room: 40 }, [...elsewhere, step(25.6, 1432, { temperatures: room(21) })]).outcome).toBe('not shown') // prettier-ignore
+    expect(
+      findingOf({ room: 40 }, [...elsewhere, step(25.6, 1432, { temperatures: room(21) })]).outcome,
+    ).toBe('not shown')
     // Missed in a cool room is missed.
     const trip = step(25.6, 1200, { end: 'tripped', alarm: 'overload', temperatures: room(21) })
     expect(findingOf({ room: 40 }, [trip]).outcome).toBe('not met')
@@ -64,7 +75,10 @@ describe('the conditions that a promise is stated for', () => {
       'The promise states no input volts and no temperature; this was at 25.6 to 25.9 V at the terminals, 21.0 °C in the room.',
     )
     expect(findingOf({}, [step(undefined, 1432)]).conditions).toContain('at input volts that were not read.')
-    expect(findingOf({ volts: { from: 24, to: 28 }, room: 25 }, [step(25.6, 1432, { temperatures: room(25) })]).conditions).toBeUndefined() // prettier-ignore
+    expect(
+      findingOf({ volts: { from: 24, to: 28 }, room: 25 }, [step(25.6, 1432, { temperatures: room(25) })])
+        .conditions,
+    ).toBeUndefined()
   })
 })
 

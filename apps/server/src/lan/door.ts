@@ -79,6 +79,13 @@ const onlyLetIn =
     const token = parseCookies(request.headers.cookie ?? '')[cookie]
     if (token !== undefined && (await mayPass(pool, token))) next()
     else if (request.path.startsWith('/api'))
-      sendProblem(response, new ProblemError(401, 'This device has not been let in.', 'Open the page again and give the passphrase.')) // prettier-ignore
+      sendProblem(
+        response,
+        new ProblemError(
+          401,
+          'This device has not been let in.',
+          'Open the page again and give the passphrase.',
+        ),
+      )
     else show(response, 401)
   }

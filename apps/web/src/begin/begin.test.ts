@@ -3,7 +3,9 @@ import { blankBegin, beginningOf, type BeginForm } from './begin'
 
 const ids = () => {
   const made = new Map<string, string>()
-  return { part: (place: string) => made.get(place) ?? (made.set(place, crypto.randomUUID()), made.get(place) ?? '') } // prettier-ignore
+  return {
+    part: (place: string) => made.get(place) ?? (made.set(place, crypto.randomUUID()), made.get(place) ?? ''),
+  }
 }
 const filled: BeginForm = {
   ...blankBegin,
@@ -45,7 +47,14 @@ describe('what a trial begins with in a minute', () => {
   })
 
   it('of a power station is its watt-hours and no rig, with meters round it', () => {
-    const form: BeginForm = { ...filled, kind: 'power station', volts: '', rig: '', Wh: '1040', meters: ['plug wattmeter', 'USB meter', 'DC wattmeter'] } // prettier-ignore
+    const form: BeginForm = {
+      ...filled,
+      kind: 'power station',
+      volts: '',
+      rig: '',
+      Wh: '1040',
+      meters: ['plug wattmeter', 'USB meter', 'DC wattmeter'],
+    }
     const { unit, rig, faults } = beginningOf(form, [], ids())
     expect(faults).toEqual({})
     expect(Unit.safeParse(unit).success && Rig.safeParse(rig).success).toBe(true)
@@ -55,8 +64,18 @@ describe('what a trial begins with in a minute', () => {
       ['energy', 1040],
     ])
     expect(rig?.assignments.map(({ quantity }) => quantity)).toEqual([
-      'V_C', 'P_C', 'E_C', 'P_wall', 'E_wall', 'V_in', 'I_in', 'P_in', 'E_in', 'V_port', 'I_port',
-    ]) // prettier-ignore
+      'V_C',
+      'P_C',
+      'E_C',
+      'P_wall',
+      'E_wall',
+      'V_in',
+      'I_in',
+      'P_in',
+      'E_in',
+      'V_port',
+      'I_port',
+    ])
     expect(Object.keys(beginningOf({ ...form, Wh: '' }, [], ids()).faults)).toEqual(['Wh'])
   })
 })

@@ -45,7 +45,8 @@ export function Charges({ analysis, editable = false, eager = false }: Props) {
       {days.map(({ log, day }) => (
         <p key={log.entry.id} className="mb-1 max-w-4xl">
           {day.sentence}
-          {day.perLight !== undefined && ` In full sun it would take about ${say(1000 * day.perLight, 'W', 2)}, if its input does not stop before.`}
+          {day.perLight !== undefined &&
+            ` In full sun it would take about ${say(1000 * day.perLight, 'W', 2)}, if its input does not stop before.`}
         </p>
       ))}
       {course && <p className="mb-1 max-w-4xl">{course.sentence}</p>}
@@ -70,7 +71,10 @@ export function Charges({ analysis, editable = false, eager = false }: Props) {
             editable
             lines={inputs.map(({ id, reading }) => ({
               entry: id,
-              sentence: inputSentence(reading, points.find(({ entry }) => entry.id === id)),
+              sentence: inputSentence(
+                reading,
+                points.find(({ entry }) => entry.id === id),
+              ),
               note: reading.note,
               why: view.record.struckWhy.get(id),
             }))}
@@ -79,7 +83,7 @@ export function Charges({ analysis, editable = false, eager = false }: Props) {
       )}
     </>
   )
-} // prettier-ignore
+}
 
 function inputSentence(
   reading: { test: string; source?: string; beside?: string | undefined; irradiance?: number | undefined },
@@ -90,4 +94,4 @@ function inputSentence(
     ? `${say(point.watts, 'W')}${point.volts === undefined ? '' : ` at ${say(point.volts, 'V')}`}`
     : 'read, without watts'
   return `From ${source === 'solar' ? 'the sun' : source}: ${taken}${irradiance === undefined ? '' : `, ${say(irradiance, 'W/m²')}`}${beside ? `, beside ${beside}` : ''}.`
-} // prettier-ignore
+}

@@ -21,10 +21,26 @@ export function InputForm() {
         const value = number(quantity)
         return value === undefined
           ? []
-          : [{ quantity, value, grade: meter ? 'measured' : 'display', ...typedDecimals(text(quantity) ?? ''), ...(meter ? { meter } : {}) }]
+          : [
+              {
+                quantity,
+                value,
+                grade: meter ? 'measured' : 'display',
+                ...typedDecimals(text(quantity) ?? ''),
+                ...(meter ? { meter } : {}),
+              },
+            ]
       })
-      if (!values.length) report(asked[0]?.quantity ?? 'note', 'Nothing is read yet: watts, or volts and amps.')
-      return { test: 'input', source: text('source'), values, irradiance: number('irradiance'), beside: text('beside'), note: text('note') }
+      if (!values.length)
+        report(asked[0]?.quantity ?? 'note', 'Nothing is read yet: watts, or volts and amps.')
+      return {
+        test: 'input',
+        source: text('source'),
+        values,
+        irradiance: number('irradiance'),
+        beside: text('beside'),
+        note: text('note'),
+      }
     },
     entry: (reading) => ({ kind: 'charging', reading }),
     next: (reading) => ({ source: reading.test === 'input' ? reading.source : 'solar' }),
@@ -50,4 +66,4 @@ export function InputForm() {
       </div>
     </CaptureForm>
   )
-} // prettier-ignore
+}

@@ -80,24 +80,34 @@ export function PanelMatcher() {
                   <td className="figures right">{way.coldVolts.toFixed(2)}</td>
                   <td className="figures right">{way.shortAmps.toFixed(1)}</td>
                   <td className="figures right">{way.forbidden ? '–' : way.watts.toFixed(0)}</td>
-                  <td>{way.forbidden ? `Never: ${way.against.join('; ')}` : way.against.join('; ') || 'nothing'}</td>
+                  <td>
+                    {way.forbidden ? `Never: ${way.against.join('; ')}` : way.against.join('; ') || 'nothing'}
+                  </td>
                 </tr>
               ))}
             </tbody>
           </table>
-          {limits.volts === undefined && <p className="text-ochre mt-1">▲ Type how many volts the input stands before you join any in series.</p>}
+          {limits.volts === undefined && (
+            <p className="text-ochre mt-1">
+              ▲ Type how many volts the input stands before you join any in series.
+            </p>
+          )}
         </>
       )}
-      <CaptureForm title={panel ? 'Another panel' : 'Note a panel by its label'} state={state} className="mt-3">
+      <CaptureForm
+        title={panel ? 'Another panel' : 'Note a panel by its label'}
+        state={state}
+        className="mt-3"
+      >
         <FieldGrid fields={fields} state={state} />
       </CaptureForm>
     </section>
   )
-} // prettier-ignore
+}
 
 const saysJoined = (inSeries: number, inParallel: number): string =>
   inSeries === 1 && inParallel === 1
     ? 'one alone'
     : [inSeries > 1 && `${inSeries} in series`, inParallel > 1 && `${inParallel} in parallel`]
         .filter(Boolean)
-        .join(', ') // prettier-ignore
+        .join(', ')

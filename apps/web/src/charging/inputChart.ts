@@ -14,28 +14,56 @@ export const inputChart =
     const read = points.flatMap(({ volts, watts }) => (volts === undefined ? [] : [{ volts, watts }]))
     const top = Math.max(promised ?? 0, ...read.map(({ watts }) => watts)) * 1.15
     const right = Math.max(...read.map(({ volts }) => volts), 1) * 1.1
-    const figures = { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => plain(Number(value.toPrecision(4))) }
+    const figures = {
+      color: theme.ink,
+      fontFamily: theme.figures,
+      formatter: (value: number) => plain(Number(value.toPrecision(4))),
+    }
     return {
       textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
       grid: { left: 52, right: 20, top: 14, bottom: 40 },
       tooltip: saidOnHover(theme),
-      xAxis: { ...axis('input, V', theme, { min: 0, max: roundEnd(right, right, 'up'), splitLine: { show: false } }), nameGap: 24, axisLabel: figures },
-      yAxis: axis('power, W', theme, { min: 0, max: roundEnd(top, top, 'up'), nameGap: 40, splitLine: { lineStyle: { color: theme.rule } }, axisLabel: figures }),
+      xAxis: {
+        ...axis('input, V', theme, { min: 0, max: roundEnd(right, right, 'up'), splitLine: { show: false } }),
+        nameGap: 24,
+        axisLabel: figures,
+      },
+      yAxis: axis('power, W', theme, {
+        min: 0,
+        max: roundEnd(top, top, 'up'),
+        nameGap: 40,
+        splitLine: { lineStyle: { color: theme.rule } },
+        axisLabel: figures,
+      }),
       series: [
         ...(promised === undefined
           ? []
-          : [{ type: 'line' as const, silent: true, showSymbol: false, data: [[0, promised], [roundEnd(right, right, 'up'), promised]], lineStyle: { color: theme.ink, width: 1, type: 'dashed' as const } }]),
+          : [
+              {
+                type: 'line' as const,
+                silent: true,
+                showSymbol: false,
+                data: [
+                  [0, promised],
+                  [roundEnd(right, right, 'up'), promised],
+                ],
+                lineStyle: { color: theme.ink, width: 1, type: 'dashed' as const },
+              },
+            ]),
         {
           type: 'line',
           symbol: 'circle',
           symbolSize: 8,
-          data: read.map(({ volts, watts }) => ({ value: [volts, watts], said: `${say(watts, 'W')} at ${say(volts, 'V')}` })),
+          data: read.map(({ volts, watts }) => ({
+            value: [volts, watts],
+            said: `${say(watts, 'W')} at ${say(volts, 'V')}`,
+          })),
           itemStyle: { color: theme.copper },
           lineStyle: { color: theme.copper, width: 1.5 },
         },
       ],
     }
-  } // prettier-ignore
+  }
 
 export const inputLegend =
   (promised: boolean) =>

@@ -28,14 +28,14 @@ export function EndurancePage() {
       <StationRibbon analysis={analysis} />
       <VerdictLines findings={findings} />
       <p className="text-quiet mt-2">
-        Clear space, nothing that burns, an isolator within reach. Stay with what heats; overnight only what the
-        maker lets run alone.
+        Clear space, nothing that burns, an isolator within reach. Stay with what heats; overnight only what
+        the maker lets run alone.
       </p>
       <OddityNotices oddities={oddities} />
       {!tested && (
         <p className="mt-2 max-w-prose">
-          Nothing was held or run down on this rig yet. Begin one below: note the volts, watts and heat now and then,
-          or bring in what a logger wrote.
+          Nothing was held or run down on this rig yet. Begin one below: note the volts, watts and heat now
+          and then, or bring in what a logger wrote.
         </p>
       )}
       <RunDowns analysis={analysis} />
@@ -44,4 +44,4 @@ export function EndurancePage() {
       <BeginLog kinds={kinds} />
     </>
   )
-} // prettier-ignore
+}

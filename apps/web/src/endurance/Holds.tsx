@@ -3,7 +3,9 @@ import { nameOfLog, sayMinutes } from '../logs/words'
 
 /** Holds in sentences: what was carried for how long, and how warm it got. */
 export function Holds({ analysis }: { readonly analysis: Analysis }) {
-  const holds = analysis.logs.filter(({ entry }) => entry.reading.what.includes('hold') || entry.reading.what === 'soak')
+  const holds = analysis.logs.filter(
+    ({ entry }) => entry.reading.what.includes('hold') || entry.reading.what === 'soak',
+  )
   if (!holds.length) return null
   const steps = holdsOf(analysis)
   return (
@@ -14,8 +16,7 @@ export function Holds({ analysis }: { readonly analysis: Analysis }) {
         return (
           <div key={log.entry.id} className="mb-2 max-w-4xl">
             <p>
-              {nameOfLog(log)}:{' '}
-              {step && isFigure(step.P_C) ? `${sayFigure(step.P_C)} for ` : ''}
+              {nameOfLog(log)}: {step && isFigure(step.P_C) ? `${sayFigure(step.P_C)} for ` : ''}
               {sayMinutes(ranFor(log))}
               {log.ended ? `, ended: ${log.ended.why}` : ', it goes on'}.
             </p>
@@ -29,4 +30,4 @@ export function Holds({ analysis }: { readonly analysis: Analysis }) {
       })}
     </section>
   )
-} // prettier-ignore
+}

@@ -25,7 +25,13 @@ const fields = [
 ]
 
 /** How loud it is: every reading in a sentence, the background taken out where it can be. */
-export function NoiseList({ analysis, editable = false }: { readonly analysis: Analysis; readonly editable?: boolean }) {
+export function NoiseList({
+  analysis,
+  editable = false,
+}: {
+  readonly analysis: Analysis
+  readonly editable?: boolean
+}) {
   const { view } = useTrial()
   const said = new Map(noisesOf(analysis).map(({ entry, sentence }) => [entry.id, sentence]))
   return (
@@ -40,7 +46,7 @@ export function NoiseList({ analysis, editable = false }: { readonly analysis: A
       }))}
     />
   )
-} // prettier-ignore
+}
 
 /** How loud it is, with loads that make no noise of their own. */
 export function NoisePage() {
@@ -50,7 +56,9 @@ export function NoisePage() {
   const silent = useId()
   const readings = readingsOf(analysis.record, 'noise')
   const oddities = useOddities().filter(({ number }) => number === 36)
-  const meters = analysis.record.revision.meters.filter(({ ranges }) => ranges.some(({ reads }) => reads === 'sound level'))
+  const meters = analysis.record.revision.meters.filter(({ ranges }) =>
+    ranges.some(({ reads }) => reads === 'sound level'),
+  )
   const state = useCaptureForm({
     what: 'noise',
     start: { ...startOf(fields), distance: '1', meter: meters[0]?.id ?? '' },
@@ -66,13 +74,12 @@ export function NoisePage() {
   return (
     <>
       <StageHead title="Noise" />
-      <VerdictLines findings={view.findings
-        .filter(({ claim }) => claim.quantity === 'noise')} />
+      <VerdictLines findings={view.findings.filter(({ claim }) => claim.quantity === 'noise')} />
       <OddityNotices oddities={oddities} />
       {readings.length === 0 && (
         <p className="max-w-prose">
-          Not listened to yet. Read the level a metre away with a load that is silent, and once more with the unit switched
-          off.
+          Not listened to yet. Read the level a metre away with a load that is silent, and once more with the
+          unit switched off.
         </p>
       )}
       <NoiseList analysis={analysis} editable />
@@ -94,4 +101,4 @@ export function NoisePage() {
       </CaptureForm>
     </>
   )
-} // prettier-ignore
+}

@@ -32,7 +32,10 @@ export function RunDowns({ analysis, eager = false }: Props) {
   if (!runs.length) return null
   const { value: watts, why } = readNumber(own)
   const hours = watts === undefined ? undefined : hoursAt(curve, watts)
-  const beyond = watts !== undefined && curve.length > 0 && (watts < (curve[0]?.watts ?? 0) || watts > (curve.at(-1)?.watts ?? 0))
+  const beyond =
+    watts !== undefined &&
+    curve.length > 0 &&
+    (watts < (curve[0]?.watts ?? 0) || watts > (curve.at(-1)?.watts ?? 0))
   const mean = dutyWatts(trial.duty)
   const ofDuty = mean === undefined ? undefined : hoursAt(curve, mean)
   return (
@@ -47,7 +50,9 @@ export function RunDowns({ analysis, eager = false }: Props) {
         <div className="mt-2 max-w-3xl">
           <LazyChart
             title="Delivered energy against load"
-            description={curve.map((point) => `${say(point.Wh, 'Wh')} at ${say(point.watts, 'W')}`).join(', ')}
+            description={curve
+              .map((point) => `${say(point.Wh, 'Wh')} at ${say(point.watts, 'W')}`)
+              .join(', ')}
             fileName={`${trial.title} delivered`}
             height={deliveredHeight}
             build={build}
@@ -59,17 +64,27 @@ export function RunDowns({ analysis, eager = false }: Props) {
       {ofDuty !== undefined && mean !== undefined && (
         <p className="mt-1">
           The owner’s day, {say(mean, 'W', 2)} in the mean, runs for about {say(ofDuty, 'h', 2)} on one charge
-          {mean < (curve[0]?.watts ?? 0) ? ', if its idle draw is no more than in the lightest run-down' : ''}.
+          {mean < (curve[0]?.watts ?? 0) ? ', if its idle draw is no more than in the lightest run-down' : ''}
+          .
         </p>
       )}
       {curve.length > 0 && (
         <div className="no-print mt-1 flex flex-wrap items-end gap-3">
-          <TextField label="Your own load" unit="W" inputMode="decimal" value={own} error={why} onChange={(event) => setOwn(event.target.value)} className="w-40" />
+          <TextField
+            label="Your own load"
+            unit="W"
+            inputMode="decimal"
+            value={own}
+            error={why}
+            onChange={(event) => setOwn(event.target.value)}
+            className="w-40"
+          />
           <p role="status">
-            {hours !== undefined && `runs for about ${say(hours, 'h', 2)}${beyond ? ', beyond the loads that were run down' : ''}.`}
+            {hours !== undefined &&
+              `runs for about ${say(hours, 'h', 2)}${beyond ? ', beyond the loads that were run down' : ''}.`}
           </p>
         </div>
       )}
     </section>
   )
-} // prettier-ignore
+}

@@ -20,13 +20,27 @@ export const deliveredChart =
   (theme: ChartTheme): ChartOption => {
     const most = Math.max(...points.map(({ watts }) => watts)) * 1.25
     const top = Math.max(label ?? 0, ...points.map(({ Wh }) => Wh)) * 1.12
-    const figures = { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => plain(Number(value.toPrecision(4))) }
+    const figures = {
+      color: theme.ink,
+      fontFamily: theme.figures,
+      formatter: (value: number) => plain(Number(value.toPrecision(4))),
+    }
     return {
       textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
       grid: { left: 58, right: 20, top: 16, bottom: 40 },
       tooltip: saidOnHover(theme),
-      xAxis: { ...axis('load, W', theme, { min: 0, max: roundEnd(most, most, 'up'), splitLine: { show: false } }), nameGap: 24, axisLabel: figures },
-      yAxis: axis('energy, Wh', theme, { min: 0, max: roundEnd(top, top, 'up'), nameGap: 44, splitLine: { lineStyle: { color: theme.rule } }, axisLabel: figures }),
+      xAxis: {
+        ...axis('load, W', theme, { min: 0, max: roundEnd(most, most, 'up'), splitLine: { show: false } }),
+        nameGap: 24,
+        axisLabel: figures,
+      },
+      yAxis: axis('energy, Wh', theme, {
+        min: 0,
+        max: roundEnd(top, top, 'up'),
+        nameGap: 44,
+        splitLine: { lineStyle: { color: theme.rule } },
+        axisLabel: figures,
+      }),
       series: [
         ...(label === undefined
           ? []
@@ -35,7 +49,10 @@ export const deliveredChart =
                 type: 'line' as const,
                 silent: true,
                 showSymbol: false,
-                data: [[0, label], [roundEnd(most, most, 'up'), label]],
+                data: [
+                  [0, label],
+                  [roundEnd(most, most, 'up'), label],
+                ],
                 lineStyle: { color: theme.ink, width: 1, type: 'dashed' as const },
               },
             ]),
@@ -46,13 +63,17 @@ export const deliveredChart =
           data: points.map(({ watts, Wh, stopped }) => ({
             value: [watts, Wh],
             said: `${say(Wh, 'Wh')} at ${say(watts, 'W')}${stopped ? ', ended early' : ''}`,
-            itemStyle: { color: stopped ? theme.ground : theme.petrol, borderColor: theme.petrol, borderWidth: 1.5 },
+            itemStyle: {
+              color: stopped ? theme.ground : theme.petrol,
+              borderColor: theme.petrol,
+              borderWidth: 1.5,
+            },
           })),
           lineStyle: { color: theme.petrol, width: 1.5 },
         },
       ],
     }
-  } // prettier-ignore
+  }
 
 export const deliveredLegend =
   (label: boolean) =>

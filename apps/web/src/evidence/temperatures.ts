@@ -28,7 +28,11 @@ export function readTemperatures(typed: readonly TypedTemperature[]): {
       return []
     }
     const place = places.find((one) => one === where)
-    return [place ? { place, celsius: parsed.value } : { place: 'part of the rig', part: where, celsius: parsed.value }] // prettier-ignore
+    return [
+      place
+        ? { place, celsius: parsed.value }
+        : { place: 'part of the rig', part: where, celsius: parsed.value },
+    ]
   })
   return { temperatures, fault }
 }

@@ -98,14 +98,25 @@ describe('the step being typed', () => {
     const { entry, faults } = buildEntry(draft, fields, context)
     expect(faults).toEqual({})
     expect(entry.reading).toMatchObject({ lowered: true, display: { outputPower: 410 } })
-    expect(entry.reading.temperatures?.map(({ place, part, celsius }) => [place, part, Math.round(10 * celsius) / 10])).toEqual([['part of the rig', rod.id, 47.8], ['room', undefined, 21.5]]) // prettier-ignore
+    expect(
+      entry.reading.temperatures?.map(({ place, part, celsius }) => [
+        place,
+        part,
+        Math.round(10 * celsius) / 10,
+      ]),
+    ).toEqual([
+      ['part of the rig', rod.id, 47.8],
+      ['room', undefined, 21.5],
+    ])
     const again = buildEntry(draftOf(entry, fields), fields, context).entry.reading
     expect([again.lowered, again.display, again.temperatures]).toEqual([
       true,
       entry.reading.display,
       entry.reading.temperatures,
     ])
-    expect(buildEntry({ ...draft, temperatures: [{ where: 'room', text: 'hot' }] }, fields, context).faults).toMatchObject({ temperatures: expect.stringContaining('not a number') as string }) // prettier-ignore
+    expect(
+      buildEntry({ ...draft, temperatures: [{ where: 'room', text: 'hot' }] }, fields, context).faults,
+    ).toMatchObject({ temperatures: expect.stringContaining('not a number') as string })
   })
 
   it('shows fractions in per cent without the dust of binary numbers', () => {
@@ -155,7 +166,19 @@ describe('what was typed', () => {
   })
 
   it('is said with what went with it', () => {
-    const { entry } = buildEntry({ ...emptyDraft, load: 'x', texts: { [keyOf('V_B')]: '12' }, fan: 'on', held: '90', observed: 'hums', display: { ...emptyDraft.display, outputPower: '410' } }, fields, context) // prettier-ignore
+    const { entry } = buildEntry(
+      {
+        ...emptyDraft,
+        load: 'x',
+        texts: { [keyOf('V_B')]: '12' },
+        fan: 'on',
+        held: '90',
+        observed: 'hums',
+        display: { ...emptyDraft.display, outputPower: '410' },
+      },
+      fields,
+      context,
+    )
     expect(circumstances(entry.reading)).toBe('fan on · held 1 min 30 s · its display: output 410 W · hums')
   })
 })

@@ -52,7 +52,10 @@ describe('the chart of surge and time', () => {
   const curve = surgeCurveOf(analysis)
   const { claims } = analysis.record.revision.unit
   const seriesOf = (inVA: boolean, machines: readonly Machine[] = []) =>
-    (surgeChart(curve, claims, inVA, machines)(theme).series ?? []) as { data: unknown[]; endLabel?: { formatter: string } }[] // prettier-ignore
+    (surgeChart(curve, claims, inVA, machines)(theme).series ?? []) as {
+      data: unknown[]
+      endLabel?: { formatter: string }
+    }[]
 
   it('draws a promise without a time through all of them, and the rated power', () => {
     const words = seriesOf(false).flatMap(({ endLabel }) => endLabel?.formatter ?? [])
@@ -71,6 +74,8 @@ describe('the chart of surge and time', () => {
     const words = (promised: Parameters<typeof surgeLegend>[0], machines: boolean) =>
       surgeLegend(promised, machines)(theme).map((entry) => entry.words)
     expect(words('none', false)).toHaveLength(2)
-    expect(words('untimed', true)).toEqual(expect.arrayContaining(['promised, without a time', 'what machines of the shelf ask for'])) // prettier-ignore
+    expect(words('untimed', true)).toEqual(
+      expect.arrayContaining(['promised, without a time', 'what machines of the shelf ask for']),
+    )
   })
 })

@@ -78,10 +78,20 @@ export const surgeChart =
       type: 'line',
       showSymbol: false,
       silent: true,
-      data: [[first, value], [last, value]],
+      data: [
+        [first, value],
+        [last, value],
+      ],
       lineStyle: { color: theme.ink, width: 1, type },
-      endLabel: { show: true, formatter: words, color: theme.ink, fontFamily: theme.words, fontSize: 12, distance: 6 },
-    }) // prettier-ignore
+      endLabel: {
+        show: true,
+        formatter: words,
+        color: theme.ink,
+        fontFamily: theme.words,
+        fontSize: 12,
+        distance: 6,
+      },
+    })
     const series: Series[] = [
       ...(rated ? [across(claimValue(rated), 'rated', 'dotted')] : []),
       ...promised.flatMap((claim): Series[] =>

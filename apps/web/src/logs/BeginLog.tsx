@@ -16,13 +16,34 @@ const loadKinds = ['element', 'filament', 'electronic', 'mixed'] as const
 const load = [words('load', 'Load', 'sand oven, low'), number('watts', 'About', 'W')]
 /** What each kind of log asks before it begins: nothing of it must be known. */
 const fieldsOf: Readonly<Record<LogKind, readonly Field[]>> = {
-  'rated hold': [...load, number('planned', 'Meant to last', 'min', minutes), perhaps('kind', 'Kind of load', loadKinds)],
-  'tier hold': [...load, number('planned', 'Meant to last', 'min', minutes), perhaps('kind', 'Kind of load', loadKinds)],
-  'run-down': [...load, perhaps('full', 'What full meant', fullMeanings), number('charge', 'Its gauge says', '%', percent), perhaps('kind', 'Kind of load', loadKinds)],
-  soak: [words('port', 'Port that is soaked', 'USB-C'), number('watts', 'About', 'W'), number('planned', 'Meant to last', 'min', minutes)],
+  'rated hold': [
+    ...load,
+    number('planned', 'Meant to last', 'min', minutes),
+    perhaps('kind', 'Kind of load', loadKinds),
+  ],
+  'tier hold': [
+    ...load,
+    number('planned', 'Meant to last', 'min', minutes),
+    perhaps('kind', 'Kind of load', loadKinds),
+  ],
+  'run-down': [
+    ...load,
+    perhaps('full', 'What full meant', fullMeanings),
+    number('charge', 'Its gauge says', '%', percent),
+    perhaps('kind', 'Kind of load', loadKinds),
+  ],
+  soak: [
+    words('port', 'Port that is soaked', 'USB-C'),
+    number('watts', 'About', 'W'),
+    number('planned', 'Meant to last', 'min', minutes),
+  ],
   charge: [choice('source', 'Charged by', chargeSources), number('charge', 'Its gauge says', '%', percent)],
-  idle: [words('mode', 'Mode', 'search'), number('charge', 'Its gauge says', '%', percent), number('planned', 'Meant to last', 'min', minutes)],
-} // prettier-ignore
+  idle: [
+    words('mode', 'Mode', 'search'),
+    number('charge', 'Its gauge says', '%', percent),
+    number('planned', 'Meant to last', 'min', minutes),
+  ],
+}
 
 const nameOfKind: Readonly<Record<LogKind, string>> = {
   'rated hold': 'Hold at rated power',
@@ -75,19 +96,15 @@ function BeginForm({ kind }: { kind: LogKind }) {
       reading,
       ...(began ? { at: new Date(began).toISOString() } : {}),
     }),
-    onTaken: ({ id }) => void navigate(`/trials/${trial.id}/endurance/log?of=${id}&rig=${analysis.record.revision.number}`),
+    onTaken: ({ id }) =>
+      void navigate(`/trials/${trial.id}/endurance/log?of=${id}&rig=${analysis.record.revision.number}`),
   })
   return (
     <CaptureForm title={nameOfKind[kind]} state={state} className="mt-2" action="Begin">
       <FieldGrid fields={fields} state={state}>
-        <TextField
-          label="Began at"
-          type="datetime-local"
-          hint="empty: now"
-          {...state.field('began')}
-        />
+        <TextField label="Began at" type="datetime-local" hint="empty: now" {...state.field('began')} />
         <TextField label="Note" {...state.field('note')} className="col-span-2" />
       </FieldGrid>
     </CaptureForm>
   )
-} // prettier-ignore
+}

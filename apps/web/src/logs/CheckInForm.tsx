@@ -137,10 +137,10 @@ export function CheckInForm({ log }: { readonly log: Log }) {
             </div>
           </fieldset>
         ) : (
-          <button type="button" className="plain-link mt-2" onClick={() => setEach(true)}>
+          <button type="button" className="plain-link mt-2 mr-4" onClick={() => setEach(true)}>
             Each battery by itself
           </button>
         ))}
     </CaptureForm>
   )
-} // prettier-ignore
+}

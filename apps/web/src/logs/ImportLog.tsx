@@ -65,8 +65,8 @@ export function ImportLog({ log }: { readonly log: Log }) {
     >
       <h2>The table of a logger</h2>
       <p className="text-quiet max-w-prose">
-        A row for each moment: a time, and what was read. Commas, semicolons or tabs, decimal points or commas;
-        times of day that pass midnight, dates, or minutes from a beginning. Up to a million rows.
+        A row for each moment: a time, and what was read. Commas, semicolons or tabs, decimal points or
+        commas; times of day that pass midnight, dates, or minutes from a beginning. Up to a million rows.
       </p>
       <label className="action mt-2 inline-block">
         Choose a table
@@ -91,7 +91,7 @@ export function ImportLog({ log }: { readonly log: Log }) {
       )}
     </section>
   )
-} // prettier-ignore
+}
 
 const shownRows = 4
 
@@ -110,10 +110,23 @@ function MapAndTake({ log, opened, onDone }: { log: Log; opened: Opened; onDone:
   const worker = useRef<Worker | undefined>(undefined)
   const { time, columns } = mapping
   const choose = (column: number, patch: Partial<Chosen> | 'time') => {
-    if (patch === 'time') return setMapping({ time: { ...time, column }, columns: columns.filter((one) => one.column !== column) })
-    const known = columns.find((one) => one.column === column) ?? { column, heading: head.headings[column] ?? '', quantity: undefined, factor: 1, of: '' }
+    if (patch === 'time')
+      return setMapping({
+        time: { ...time, column },
+        columns: columns.filter((one) => one.column !== column),
+      })
+    const known = columns.find((one) => one.column === column) ?? {
+      column,
+      heading: head.headings[column] ?? '',
+      quantity: undefined,
+      factor: 1,
+      of: '',
+    }
     const next = { ...known, ...patch }
-    setMapping({ ...mapping, columns: [...columns.filter((one) => one.column !== column), next].sort((a, b) => a.column - b.column) })
+    setMapping({
+      ...mapping,
+      columns: [...columns.filter((one) => one.column !== column), next].sort((a, b) => a.column - b.column),
+    })
   }
   const take = async () => {
     setFault(undefined)
@@ -123,13 +136,22 @@ function MapAndTake({ log, opened, onDone }: { log: Log; opened: Opened; onDone:
     try {
       const taken = await wrap<Taking>(own).take(file, head, time, choicesOf(mapping), proxy(setProgress))
       if ('why' in taken) return setFault(`${taken.why} Nothing was taken in.`)
-      const { why } = await keepIt(trial.id, revision.number, log, file, taken, beginsAt(time.kind, taken.first, day, log.entry.at))
+      const { why } = await keepIt(
+        trial.id,
+        revision.number,
+        log,
+        file,
+        taken,
+        beginsAt(time.kind, taken.first, day, log.entry.at),
+      )
       if (why !== undefined) return setFault(why)
       rememberMapping(head, mapping)
       answer(`${file.name} is taken in: ${taken.reading.rows} rows.`)
       return onDone()
     } catch {
-      setFault(`${file.name} could not be read to its end: it may have been moved or changed. Nothing was taken in.`)
+      setFault(
+        `${file.name} could not be read to its end: it may have been moved or changed. Nothing was taken in.`,
+      )
     } finally {
       own.terminate()
       setProgress(undefined)
@@ -164,7 +186,11 @@ function MapAndTake({ log, opened, onDone }: { log: Log; opened: Opened; onDone:
                         const { value } = event.target
                         if (value === 'time') return choose(i, 'time')
                         const quantity = logQuantities.find((one) => one === value)
-                        return choose(i, { quantity, factor: factorsOf(quantity)[0]?.[0] ?? 1, of: usualOf(quantity, revision) })
+                        return choose(i, {
+                          quantity,
+                          factor: factorsOf(quantity)[0]?.[0] ?? 1,
+                          of: usualOf(quantity, revision),
+                        })
                       }}
                     >
                       <option value="">kept, not used</option>
@@ -201,7 +227,12 @@ function MapAndTake({ log, opened, onDone }: { log: Log; opened: Opened; onDone:
       {time.kind === 'time of day' && (
         <label className="mt-2 flex items-center gap-2">
           Its first row is of
-          <input type="date" className="input w-auto" value={day} onChange={(event) => setDay(event.target.value || day)} />
+          <input
+            type="date"
+            className="input w-auto"
+            value={day}
+            onChange={(event) => setDay(event.target.value || day)}
+          />
         </label>
       )}
       {opened.mapping === undefined && (
@@ -228,16 +259,24 @@ function MapAndTake({ log, opened, onDone }: { log: Log; opened: Opened; onDone:
       </div>
     </div>
   )
-} // prettier-ignore
+}
 
-function TimeChoice({ time, onChange }: { time: Mapping['time']; onChange: (time: Mapping['time']) => void }) {
+function TimeChoice({
+  time,
+  onChange,
+}: {
+  time: Mapping['time']
+  onChange: (time: Mapping['time']) => void
+}) {
   return (
     <>
       <select
         className="input"
         aria-label="How times are written"
         value={time.kind}
-        onChange={(event) => onChange({ ...time, kind: timeKinds.find((kind) => kind === event.target.value) ?? time.kind })}
+        onChange={(event) =>
+          onChange({ ...time, kind: timeKinds.find((kind) => kind === event.target.value) ?? time.kind })
+        }
       >
         {timeKinds.map((kind) => (
           <option key={kind}>{kind}</option>
@@ -245,13 +284,17 @@ function TimeChoice({ time, onChange }: { time: Mapping['time']; onChange: (time
       </select>
       {time.kind === 'date and time' && (
         <label className="flex items-center gap-1 font-normal">
-          <input type="checkbox" checked={time.monthFirst} onChange={(event) => onChange({ ...time, monthFirst: event.target.checked })} />
+          <input
+            type="checkbox"
+            checked={time.monthFirst}
+            onChange={(event) => onChange({ ...time, monthFirst: event.target.checked })}
+          />
           month first
         </label>
       )}
     </>
   )
-} // prettier-ignore
+}
 
 /** The unit of a column, and the meter, battery or place that it is of. */
 function OfChoice({ chosen, onChange }: { chosen: Chosen; onChange: (patch: Partial<Chosen>) => void }) {
@@ -276,7 +319,12 @@ function OfChoice({ chosen, onChange }: { chosen: Chosen; onChange: (patch: Part
           ))}
         </select>
       )}
-      <select className="input" aria-label={`On what ${heading} was read`} value={of} onChange={(event) => onChange({ of: event.target.value })}>
+      <select
+        className="input"
+        aria-label={`On what ${heading} was read`}
+        value={of}
+        onChange={(event) => onChange({ of: event.target.value })}
+      >
         {ofChoices(quantity, revision).map(([value, words]) => (
           <option key={value} value={value}>
             {words}
@@ -285,16 +333,22 @@ function OfChoice({ chosen, onChange }: { chosen: Chosen; onChange: (patch: Part
       </select>
     </>
   )
-} // prettier-ignore
+}
 
-function ofChoices(quantity: LogQuantity, revision: Parameters<typeof usualOf>[1]): (readonly [string, string])[] {
+function ofChoices(
+  quantity: LogQuantity,
+  revision: Parameters<typeof usualOf>[1],
+): (readonly [string, string])[] {
   const { rig } = revision
   if (quantity === 'T')
     return [
-      ...places.filter((place) => place !== 'room' && place !== 'part of the rig').map((place) => [place, place] as const),
+      ...places
+        .filter((place) => place !== 'room' && place !== 'part of the rig')
+        .map((place) => [place, place] as const),
       ...[...rig.positive, ...rig.negative].map(({ id, name }) => [id, name] as const),
     ]
-  if (quantity === 'charge') return [['', 'its own gauge'], ...rig.bank.strings.flat().map(({ id, name }) => [id, name] as const)]
+  if (quantity === 'charge')
+    return [['', 'its own gauge'], ...rig.bank.strings.flat().map(({ id, name }) => [id, name] as const)]
   if (quantity === 'V_battery' || quantity === 'I_battery')
     return rig.bank.strings.flat().map(({ id, name }) => [id, name] as const)
   if (!isTapQuantity(quantity)) return [['', 'as it stands']]
@@ -302,7 +356,7 @@ function ofChoices(quantity: LogQuantity, revision: Parameters<typeof usualOf>[1
     ['', 'no meter named'],
     ...metersFor(quantity, quantityData[quantity].reads, revision).map(({ id, name }) => [id, name] as const),
   ]
-} // prettier-ignore
+}
 
 /** Keeps the packed rows and then the entry that names them; resolves with why it cannot be. */
 async function keepIt(
@@ -313,7 +367,10 @@ async function keepIt(
   { bytes, reading }: TakenLog,
   from: string,
 ): Promise<{ why?: string }> {
-  const held = await holdFile(bytes.buffer, { name: `${file.name.replace(/\.[^.]*$/, '').slice(0, 190)}.log`, type: 'application/octet-stream' })
+  const held = await holdFile(bytes.buffer, {
+    name: `${file.name.replace(/\.[^.]*$/, '').slice(0, 190)}.log`,
+    type: 'application/octet-stream',
+  })
   const whole: LogFile = {
     ...held,
     log: log.entry.id,
@@ -325,4 +382,4 @@ async function keepIt(
   if ('faults' in captured) return { why: captured.faults.map(({ message }) => message).join(' ') }
   await captured.kept
   return {}
-} // prettier-ignore
+}

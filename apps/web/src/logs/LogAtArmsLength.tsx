@@ -43,7 +43,12 @@ export function LogAtArmsLength({ log, onClose }: Props) {
     const made = capture(trial.id, {
       kind: 'check-in',
       revision: revision.number,
-      reading: { log: log.entry.id, values: [...read], ...(share === undefined ? {} : { charge: share }), ...more },
+      reading: {
+        log: log.entry.id,
+        values: [...read],
+        ...(share === undefined ? {} : { charge: share }),
+        ...more,
+      },
     })
     if ('faults' in made) return setFault(made.faults[0]?.message)
     setValues([])
@@ -57,7 +62,16 @@ export function LogAtArmsLength({ log, onClose }: Props) {
     if (parsed && !parsed.ok) return setFault(parsed.why)
     if (current) {
       const next = parsed?.ok
-        ? [...values, { quantity: current.quantity, value: parsed.value, grade: current.meter ? ('measured' as const) : ('display' as const), at: new Date().toISOString(), ...(current.meter ? { meter: current.meter } : {}) }]
+        ? [
+            ...values,
+            {
+              quantity: current.quantity,
+              value: parsed.value,
+              grade: current.meter ? ('measured' as const) : ('display' as const),
+              at: new Date().toISOString(),
+              ...(current.meter ? { meter: current.meter } : {}),
+            },
+          ]
         : values
       setValues(next)
       setAt(at + 1)
@@ -82,9 +96,10 @@ export function LogAtArmsLength({ log, onClose }: Props) {
         <div className="border-b border-rule px-5 py-3">
           <DialogTitle className="truncate text-lg font-bold">{nameOfLog(log)}</DialogTitle>
           <p className="text-quiet">
-            {sayMinutes(Math.max(0, (now - Date.parse(log.entry.at)) / 1000))} ·{' '}
-            {log.checkIns.length} {log.checkIns.length === 1 ? 'check-in' : 'check-ins'}
-            {end !== undefined && ` · ends about ${clockTime(new Date(Date.parse(log.entry.at) + end * 1000).toISOString())}`}
+            {sayMinutes(Math.max(0, (now - Date.parse(log.entry.at)) / 1000))} · {log.checkIns.length}{' '}
+            {log.checkIns.length === 1 ? 'check-in' : 'check-ins'}
+            {end !== undefined &&
+              ` · ends about ${clockTime(new Date(Date.parse(log.entry.at) + end * 1000).toISOString())}`}
           </p>
         </div>
         <div className="flex flex-1 flex-col gap-3 px-5 py-4">
@@ -105,7 +120,9 @@ export function LogAtArmsLength({ log, onClose }: Props) {
                 }}
                 onKeyDown={onKey}
               />
-              <span className="text-quiet text-4xl">{current ? quantityData[current.quantity].unit : '%'}</span>
+              <span className="text-quiet text-4xl">
+                {current ? quantityData[current.quantity].unit : '%'}
+              </span>
             </span>
           </label>
           {fault && (
@@ -138,4 +155,4 @@ export function LogAtArmsLength({ log, onClose }: Props) {
       </DialogPanel>
     </Dialog>
   )
-} // prettier-ignore
+}

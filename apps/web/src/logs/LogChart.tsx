@@ -37,8 +37,19 @@ export function LogChart({ log, title, nameOf, eager = false }: Props) {
   const begins = file ? (Date.parse(file.reading.from) - Date.parse(log.entry.at)) / 1000 : 0
   const shift = Math.max(0, begins)
   const closer = useCloser(file, from - shift, to - shift, whole)
-  const lines = useMemo(() => all.map((line) => closerLine(line, log, closer.look, shift)), [all, log, closer.look, shift])
-  const charted = group && { lines, group, seconds: end, from, to, events: log.events, segments: log.segments }
+  const lines = useMemo(
+    () => all.map((line) => closerLine(line, log, closer.look, shift)),
+    [all, log, closer.look, shift],
+  )
+  const charted = group && {
+    lines,
+    group,
+    seconds: end,
+    from,
+    to,
+    events: log.events,
+    segments: log.segments,
+  }
   const build = charted && logChart(charted)
   const legend = charted && logLegend(charted)
   if (!group || !build) return null
@@ -71,16 +82,46 @@ export function LogChart({ log, title, nameOf, eager = false }: Props) {
           ))}
         </span>
         <span role="group" aria-label="How closely" className="ml-auto flex gap-3 text-[0.9rem]">
-          <button type="button" className="plain-link" disabled={whole} onClick={() => along(-0.5)} aria-label="Earlier">◂</button>
-          <button type="button" className="plain-link" onClick={() => closerBy(0.5)}>Closer</button>
-          <button type="button" className="plain-link" disabled={whole} onClick={() => closerBy(2)}>Wider</button>
-          <button type="button" className="plain-link" disabled={window === undefined} onClick={() => setWindow(undefined)}>Whole</button>
-          <button type="button" className="plain-link" disabled={whole} onClick={() => along(0.5)} aria-label="Later">▸</button>
+          <button
+            type="button"
+            className="plain-link"
+            disabled={whole}
+            onClick={() => along(-0.5)}
+            aria-label="Earlier"
+          >
+            ◂
+          </button>
+          <button type="button" className="plain-link" onClick={() => closerBy(0.5)}>
+            Closer
+          </button>
+          <button type="button" className="plain-link" disabled={whole} onClick={() => closerBy(2)}>
+            Wider
+          </button>
+          <button
+            type="button"
+            className="plain-link"
+            disabled={window === undefined}
+            onClick={() => setWindow(undefined)}
+          >
+            Whole
+          </button>
+          <button
+            type="button"
+            className="plain-link"
+            disabled={whole}
+            onClick={() => along(0.5)}
+            aria-label="Later"
+          >
+            ▸
+          </button>
         </span>
       </div>
       <LazyChart
         title={`${title}, ${group}`}
-        description={`${lines.filter((line) => line.unit === group).map((line) => line.words).join(', ')} over ${sayMinutes(end)}.`}
+        description={`${lines
+          .filter((line) => line.unit === group)
+          .map((line) => line.words)
+          .join(', ')} over ${sayMinutes(end)}.`}
         fileName={`${title} ${group.replace('/', ' per ')}`}
         height={logHeight}
         build={build}
@@ -97,7 +138,7 @@ export function LogChart({ log, title, nameOf, eager = false }: Props) {
       {closer.fault && <p className="text-ochre">{closer.fault}</p>}
     </div>
   )
-} // prettier-ignore
+}
 
 /** A line of a file as the stored rows have it, where those were looked at. */
 function closerLine(line: Line, log: Log, look: ReturnType<typeof useCloser>['look'], shift: number): Line {
@@ -116,4 +157,4 @@ function closerLine(line: Line, log: Log, look: ReturnType<typeof useCloser>['lo
     points: points(look.mean[column.column]),
     ...(single ? {} : { low: points(look.low[column.column]), high: points(look.high[column.column]) }),
   }
-} // prettier-ignore
+}

@@ -12,7 +12,10 @@ export function LogFigures({ log }: { readonly log: Log }) {
       <dd className="figures">{sayMinutes(ranFor(log))}</dd>
       {known.map((name) => {
         const { figure, added, counted, E_n } = log.energies[name]
-        const other = added && counted && (isFigure(figure) && figure.working.formula === added.working.formula ? counted : added)
+        const other =
+          added &&
+          counted &&
+          (isFigure(figure) && figure.working.formula === added.working.formula ? counted : added)
         return (
           <div key={name} className="contents">
             <dt className="text-quiet">{energyWords(name)}</dt>
@@ -41,10 +44,11 @@ export function LogFigures({ log }: { readonly log: Log }) {
         <>
           <dt className="text-quiet">room</dt>
           <dd className="figures">
-            {Math.min(...T.map(({ value }) => value)).toFixed(1)} to {Math.max(...T.map(({ value }) => value)).toFixed(1)} °C
+            {Math.min(...T.map(({ value }) => value)).toFixed(1)} to{' '}
+            {Math.max(...T.map(({ value }) => value)).toFixed(1)} °C
           </dd>
         </>
       )}
     </dl>
   )
-} // prettier-ignore
+}

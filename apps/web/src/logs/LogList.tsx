@@ -44,4 +44,4 @@ const sumOf = ({ energies }: Log): string =>
   [energies.E_C, energies.E_wall, energies.E_in, energies.E_B]
     .flatMap(({ figure }) => (isFigure(figure) ? sayFigure(figure) : []))
     .slice(0, 1)
-    .join('') // prettier-ignore
+    .join('')

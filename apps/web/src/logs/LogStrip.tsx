@@ -40,4 +40,4 @@ export function LogStrip() {
       })}
     </div>
   )
-} // prettier-ignore
+}

@@ -19,7 +19,9 @@ export function LogTable({ log, nameOf, editable = false }: Props) {
   const { view, analysis } = useTrial()
   const [takingBack, setTakingBack] = useState<string>()
   const struck = analysis.record.struck.flatMap((entry) =>
-    (entry.kind === 'check-in' || entry.kind === 'log file') && entry.reading.log === log.entry.id ? [entry] : [],
+    (entry.kind === 'check-in' || entry.kind === 'log file') && entry.reading.log === log.entry.id
+      ? [entry]
+      : [],
   )
   if (!log.checkIns.length && !log.files.length && !struck.length)
     return <p className="text-quiet mt-3">Nothing is read in it yet.</p>
@@ -38,13 +40,25 @@ export function LogTable({ log, nameOf, editable = false }: Props) {
             <span className="text-quiet figures">{clockTime(file.reading.from)}</span>
             <span className="break-words">
               {file.reading.source.name}: {file.reading.rows} rows over {sayMinutes(file.reading.seconds)}
-              {file.reading.said.length > 0 && <span className="text-ochre"> {file.reading.said.join(' ')}</span>}
+              {file.reading.said.length > 0 && (
+                <span className="text-ochre"> {file.reading.said.join(' ')}</span>
+              )}
             </span>
             {button(file.id)}
           </li>
         ))}
         {log.checkIns.map(({ entry, at }) => {
-          const { values, charge, batteries = [], temperatures = [], fan, event, ended, observed, alarm } = entry.reading
+          const {
+            values,
+            charge,
+            batteries = [],
+            temperatures = [],
+            fan,
+            event,
+            ended,
+            observed,
+            alarm,
+          } = entry.reading
           return (
             <li key={entry.id} className="flex flex-wrap items-baseline gap-x-4 border-b border-rule py-1">
               <span className="figures w-28 whitespace-nowrap">{sayMinutes(at)}</span>
@@ -52,7 +66,8 @@ export function LogTable({ log, nameOf, editable = false }: Props) {
                 <span key={i}>
                   <span className="text-quiet">{value.quantity}</span>{' '}
                   <span className="figures">
-                    {showValue(value.quantity, value.value, value.decimals)} {quantityData[value.quantity].unit}
+                    {showValue(value.quantity, value.value, value.decimals)}{' '}
+                    {quantityData[value.quantity].unit}
                   </span>
                   {value.grade !== 'measured' && <span className="text-ochre"> {value.grade}</span>}
                 </span>
@@ -61,16 +76,25 @@ export function LogTable({ log, nameOf, editable = false }: Props) {
               {batteries.map(({ battery, volts, amps, charge: share }) => (
                 <span key={battery}>
                   <span className="text-quiet">{nameOf(battery) ?? 'battery'}</span>{' '}
-                  {[volts !== undefined && say(volts, 'V', 4), amps !== undefined && say(amps, 'A'), share !== undefined && say(100 * share, '%', 2)].filter(Boolean).join(' ')}
+                  {[
+                    volts !== undefined && say(volts, 'V', 4),
+                    amps !== undefined && say(amps, 'A'),
+                    share !== undefined && say(100 * share, '%', 2),
+                  ]
+                    .filter(Boolean)
+                    .join(' ')}
                 </span>
               ))}
               {temperatures.map(({ place, part, celsius }, i) => (
                 <span key={i}>
-                  <span className="text-quiet">{part ? (nameOf(part) ?? 'part') : place}</span> {say(celsius, '°C')}
+                  <span className="text-quiet">{part ? (nameOf(part) ?? 'part') : place}</span>{' '}
+                  {say(celsius, '°C')}
                 </span>
               ))}
               <span className="text-quiet">
-                {[fan && `fan ${fan}`, alarm && alarm !== 'none' && `${alarm} alarm`, event, observed].filter(Boolean).join(' · ')}
+                {[fan && `fan ${fan}`, alarm && alarm !== 'none' && `${alarm} alarm`, event, observed]
+                  .filter(Boolean)
+                  .join(' · ')}
               </span>
               {ended && <span className="font-semibold">ended: {ended}</span>}
               {button(entry.id)}
@@ -82,11 +106,15 @@ export function LogTable({ log, nameOf, editable = false }: Props) {
             <span className="line-through opacity-70">
               {entry.kind === 'log file' ? entry.reading.source.name : `check-in of ${shortTime(entry.at)}`}
             </span>
-            <Struck entry={entry.id} why={view.record.struckWhy.get(entry.id) ?? ''} what="the reading of this log" />
+            <Struck
+              entry={entry.id}
+              why={view.record.struckWhy.get(entry.id) ?? ''}
+              what="the reading of this log"
+            />
           </li>
         ))}
       </ul>
       <TakingBack entry={takingBack} what="this reading" onDone={() => setTakingBack(undefined)} />
     </section>
   )
-} // prettier-ignore
+}

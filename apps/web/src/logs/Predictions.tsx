@@ -35,12 +35,15 @@ export function Predictions({ log }: { readonly log: Log }) {
       )}
     </p>
   )
-} // prettier-ignore
+}
 
 const most = 4
 
 /** A few of many, the first and the last among them. */
 function spread(all: readonly Prediction[]): Prediction[] {
   if (all.length <= most) return [...all]
-  return Array.from({ length: most }, (_, i) => all[Math.round((i * (all.length - 1)) / (most - 1))] as Prediction)
-} // prettier-ignore
+  return Array.from(
+    { length: most },
+    (_, i) => all[Math.round((i * (all.length - 1)) / (most - 1))] as Prediction,
+  )
+}

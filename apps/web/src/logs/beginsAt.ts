@@ -10,8 +10,17 @@ export function beginsAt(kind: TimeKind, first: number, day: string, log: string
   if (kind === 'date and time') {
     const utc = new Date(first * 1000)
     // As the clock on this wall would have shown it.
-    return new Date(utc.getUTCFullYear(), utc.getUTCMonth(), utc.getUTCDate(), utc.getUTCHours(), utc.getUTCMinutes(), utc.getUTCSeconds(), utc.getUTCMilliseconds()).toISOString()
+    return new Date(
+      utc.getUTCFullYear(),
+      utc.getUTCMonth(),
+      utc.getUTCDate(),
+      utc.getUTCHours(),
+      utc.getUTCMinutes(),
+      utc.getUTCSeconds(),
+      utc.getUTCMilliseconds(),
+    ).toISOString()
   }
-  if (kind === 'seconds since 1970' || kind === 'milliseconds since 1970') return new Date(first * 1000).toISOString()
+  if (kind === 'seconds since 1970' || kind === 'milliseconds since 1970')
+    return new Date(first * 1000).toISOString()
   return new Date(Date.parse(log)).toISOString()
-} // prettier-ignore
+}

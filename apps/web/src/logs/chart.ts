@@ -55,10 +55,11 @@ export const linesOf = ({ series }: Pick<Log, 'series'>, nameOf: NameOf): Line[]
         key: keyOfSeries(one),
         words: wordsOfSeries(one, nameOf),
         unit,
-        points: factor === 1 ? one.points : one.points.map(({ at, value }) => ({ at, value: value * factor })),
+        points:
+          factor === 1 ? one.points : one.points.map(({ at, value }) => ({ at, value: value * factor })),
         dots: one.from === 'check-ins',
       }
-    }) // prettier-ignore
+    })
 
 export const groupsIn = (lines: readonly Line[]): Group[] =>
   groups.filter((group) => lines.some(({ unit }) => unit === group))
@@ -89,9 +90,13 @@ function lookOf(line: Line, i: number, group: Group, theme: ChartTheme) {
   const quantity = line.key.split('|')[0] ?? ''
   const dc = /^(V_A|V_B|I$|I_bank|P_B|V_in|I_in|P_in|P_wall|V_port|I_port|V_battery|I_battery)/.test(quantity)
   const colour =
-    group === 'W' || group === 'V' || group === 'A' ? (dc ? theme.copper : theme.petrol) : (all[i % all.length] ?? theme.ink)
+    group === 'W' || group === 'V' || group === 'A'
+      ? dc
+        ? theme.copper
+        : theme.petrol
+      : (all[i % all.length] ?? theme.ink)
   return { colour, type: dashes[i % dashes.length] ?? 'solid' }
-} // prettier-ignore
+}
 
 export const logHeight = 260
 
@@ -184,18 +189,33 @@ export const logChart =
         min: 0,
         max: x(seconds),
         nameGap: 24,
-        axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => plain(Number(value.toPrecision(4))), hideOverlap: true, showMaxLabel: false, showMinLabel: from === 0 },
+        axisLabel: {
+          color: theme.ink,
+          fontFamily: theme.figures,
+          formatter: (value: number) => plain(Number(value.toPrecision(4))),
+          hideOverlap: true,
+          showMaxLabel: false,
+          showMinLabel: from === 0,
+        },
       },
-      yAxis: axis(`${group === '°C' ? 'temperature' : group === '%' ? 'charge' : group === 'V' ? 'volts' : group === 'A' ? 'amps' : group === 'W' ? 'power' : 'light'}, ${group}`, theme, {
-        min: fromZero ? 0 : roundEnd(least - room, most - least, 'down'),
-        max: roundEnd(most + room, fromZero ? most : most - least, 'up'),
-        nameGap: 44,
-        splitLine: { lineStyle: { color: theme.rule } },
-        axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => plain(Number(value.toPrecision(4))) },
-      }),
+      yAxis: axis(
+        `${group === '°C' ? 'temperature' : group === '%' ? 'charge' : group === 'V' ? 'volts' : group === 'A' ? 'amps' : group === 'W' ? 'power' : 'light'}, ${group}`,
+        theme,
+        {
+          min: fromZero ? 0 : roundEnd(least - room, most - least, 'down'),
+          max: roundEnd(most + room, fromZero ? most : most - least, 'up'),
+          nameGap: 44,
+          splitLine: { lineStyle: { color: theme.rule } },
+          axisLabel: {
+            color: theme.ink,
+            fontFamily: theme.figures,
+            formatter: (value: number) => plain(Number(value.toPrecision(4))),
+          },
+        },
+      ),
       series: [...shade, ...series, ...marks],
     }
-  } // prettier-ignore
+  }
 
 export const logLegend =
   ({ lines, group, events, segments }: ChartedLog) =>

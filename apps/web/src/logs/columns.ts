@@ -30,21 +30,41 @@ export const factorsOf = (quantity: LogQuantity | undefined): readonly (readonly
   const { unit } = describeQuantity(quantity)
   switch (unit) {
     case 'W':
-      return [[1, 'W'], [1000, 'kW'], [0.001, 'mW']]
+      return [
+        [1, 'W'],
+        [1000, 'kW'],
+        [0.001, 'mW'],
+      ]
     case 'Wh':
-      return [[1, 'Wh'], [1000, 'kWh']]
+      return [
+        [1, 'Wh'],
+        [1000, 'kWh'],
+      ]
     case 'Ah':
-      return [[1, 'Ah'], [0.001, 'mAh']]
+      return [
+        [1, 'Ah'],
+        [0.001, 'mAh'],
+      ]
     case 'V':
-      return [[1, 'V'], [0.001, 'mV']]
+      return [
+        [1, 'V'],
+        [0.001, 'mV'],
+      ]
     case 'A':
-      return [[1, 'A'], [0.001, 'mA'], [-1, 'A, the other way']]
+      return [
+        [1, 'A'],
+        [0.001, 'mA'],
+        [-1, 'A, the other way'],
+      ]
     case '%':
-      return [[0.01, '%'], [1, 'share']]
+      return [
+        [0.01, '%'],
+        [1, 'share'],
+      ]
     default:
       return [[1, unit]]
   }
-} // prettier-ignore
+}
 
 const keyOf = ({ headings }: Pick<TableHead, 'headings'>) => `log columns ${headings.join('|').slice(0, 300)}`
 
@@ -93,9 +113,11 @@ export const choicesOf = ({ columns }: Mapping): ColumnChoice[] =>
     factor,
     grade: quantity === 'charge' ? 'display' : 'measured',
     ...(quantity === 'T' && of ? { place: of } : {}),
-    ...((quantity === 'V_battery' || quantity === 'I_battery' || quantity === 'charge') && of ? { battery: of } : {}),
+    ...((quantity === 'V_battery' || quantity === 'I_battery' || quantity === 'charge') && of
+      ? { battery: of }
+      : {}),
     ...(quantity !== undefined && isTapQuantity(quantity) && quantity !== 'T' && of ? { meter: of } : {}),
-  })) // prettier-ignore
+  }))
 
 /** Meters of a rig that read a quantity. */
 export const metersFor = (quantity: Quantity, reads: string, { meters }: Revision) =>

@@ -10,13 +10,19 @@ import { askedOf } from './which'
 import { isRunning, nameOfLog, sayMinutes } from './words'
 
 const station: Revision = {
-  number: 1, why: 'first', madeAt: '2026-04-14T08:00:00.000Z', unit: stationUnits.corrick, rig: stationRigs.corrick, meters: Object.values(stationMeters),
-} // prettier-ignore
+  number: 1,
+  why: 'first',
+  madeAt: '2026-04-14T08:00:00.000Z',
+  unit: stationUnits.corrick,
+  rig: stationRigs.corrick,
+  meters: Object.values(stationMeters),
+}
 const inverter: Revision = { ...station, unit: stationUnits.ottrel, rig: stationRigs.l24 }
 
 describe('what a check-in asks', () => {
   it('is what meters hang for, by what is logged', () => {
-    const names = (what: Parameters<typeof askedOf>[0], revision: Revision) => askedOf(what, revision).map(({ quantity }) => quantity)
+    const names = (what: Parameters<typeof askedOf>[0], revision: Revision) =>
+      askedOf(what, revision).map(({ quantity }) => quantity)
     expect(names('run-down', station)).toEqual(['V_C', 'P_C', 'E_C'])
     expect(names('charge', station)).toEqual(['P_wall', 'E_wall', 'V_in', 'I_in'])
     expect(names('soak', station)).toEqual(['V_port', 'I_port'])
@@ -24,13 +30,18 @@ describe('what a check-in asks', () => {
   })
   it('of a bench without meters is kept as a display', () => {
     const bare = { ...station, rig: { ...station.rig, assignments: [] } }
-    expect(askedOf('run-down', bare)).toEqual([{ quantity: 'P_C', meter: undefined }, { quantity: 'E_C', meter: undefined }])
+    expect(askedOf('run-down', bare)).toEqual([
+      { quantity: 'P_C', meter: undefined },
+      { quantity: 'E_C', meter: undefined },
+    ])
     expect(askedOf('charge', bare)[0]?.meter).toBeUndefined()
   })
-}) // prettier-ignore
+})
 
 describe('the columns of a table', () => {
-  const bytes = new TextEncoder().encode('clock;load W;kWh out;case °C;SoC %\n21:40;300;0,1;30;99\n21:41;300;0,2;31;98\n')
+  const bytes = new TextEncoder().encode(
+    'clock;load W;kWh out;case °C;SoC %\n21:40;300;0,1;30;99\n21:41;300;0,2;31;98\n',
+  )
   const head = readHead(bytes, bytes.length)
   const mapping = mappingFor(head, guessTable(head), station)
   it('are guessed with their units, meters and places', () => {
@@ -43,7 +54,9 @@ describe('the columns of a table', () => {
     ])
   })
   it('go on as what core takes: a place is a place, a gauge a display', () => {
-    const [watts, , heat, gauge] = choicesOf(mapping ?? { time: { column: 0, kind: 'seconds', monthFirst: false }, columns: [] })
+    const [watts, , heat, gauge] = choicesOf(
+      mapping ?? { time: { column: 0, kind: 'seconds', monthFirst: false }, columns: [] },
+    )
     expect(watts).toMatchObject({ meter: stationMeters.plug120.id, grade: 'measured' })
     expect(heat).toMatchObject({ place: 'case' })
     expect(heat).not.toHaveProperty('meter')
@@ -54,22 +67,56 @@ describe('the columns of a table', () => {
   it('begin when their times say, or with the log', () => {
     expect(beginsAt('seconds since 1970', 1_767_225_600, '', '')).toBe('2026-01-01T00:00:00.000Z')
     expect(beginsAt('minutes', 0, '', '2026-04-14T08:00:00.000Z')).toBe('2026-04-14T08:00:00.000Z')
-    expect(beginsAt('time of day', 3600, '2026-04-14', '')).toBe(new Date('2026-04-14T01:00:00').toISOString())
-    expect(beginsAt('date and time', Date.UTC(2026, 3, 14, 9) / 1000, '', '')).toBe(new Date('2026-04-14T09:00:00').toISOString())
+    expect(beginsAt('time of day', 3600, '2026-04-14', '')).toBe(
+      new Date('2026-04-14T01:00:00').toISOString(),
+    )
+    expect(beginsAt('date and time', Date.UTC(2026, 3, 14, 9) / 1000, '', '')).toBe(
+      new Date('2026-04-14T09:00:00').toISOString(),
+    )
   })
-}) // prettier-ignore
+})
 
-const series = (quantity: LoggedSeries['quantity'], values: readonly number[], more: Partial<LoggedSeries> = {}): LoggedSeries => ({
-  quantity, meters: ['m'], grade: 'measured', points: values.map((value, i) => ({ at: i * 60, value })), largest: 1, integral: { value: 0, absolute: 0, open: 0, hours: 0 }, rise: { value: 0, restarts: 0 }, from: 'check-ins', entries: [], ...more,
-}) // prettier-ignore
+const series = (
+  quantity: LoggedSeries['quantity'],
+  values: readonly number[],
+  more: Partial<LoggedSeries> = {},
+): LoggedSeries => ({
+  quantity,
+  meters: ['m'],
+  grade: 'measured',
+  points: values.map((value, i) => ({ at: i * 60, value })),
+  largest: 1,
+  integral: { value: 0, absolute: 0, open: 0, hours: 0 },
+  rise: { value: 0, restarts: 0 },
+  from: 'check-ins',
+  entries: [],
+  ...more,
+})
 const theme = new Proxy({}, { get: (_, name) => String(name) }) as ChartTheme
 
 describe('the chart of a log', () => {
   const lines = linesOf(
-    { series: [series('P_C', [300, 301]), series('E_C', [0, 5]), series('T', [20, 30], { place: 'lug-id' }), series('charge', [1, 0.9])] },
+    {
+      series: [
+        series('P_C', [300, 301]),
+        series('E_C', [0, 5]),
+        series('T', [20, 30], { place: 'lug-id' }),
+        series('charge', [1, 0.9]),
+      ],
+    },
     (id) => (id === 'lug-id' ? 'negative lug' : undefined),
   )
-  const charted = { lines, seconds: 60, from: 0, to: 60, events: [{ at: 30, what: 'stopped', entry: 'e', note: '<b>' }], segments: [{ from: 0, to: 20 }, { from: 40, to: 60 }] }
+  const charted = {
+    lines,
+    seconds: 60,
+    from: 0,
+    to: 60,
+    events: [{ at: 30, what: 'stopped', entry: 'e', note: '<b>' }],
+    segments: [
+      { from: 0, to: 20 },
+      { from: 40, to: 60 },
+    ],
+  }
   it('has a group for each unit, and no counters', () => {
     expect(groupsIn(lines)).toEqual(['W', '°C', '%'])
     expect(lines.map(({ words }) => words)).toEqual(['watts at the outlet', 'negative lug', 'charge shown'])
@@ -79,13 +126,17 @@ describe('the chart of a log', () => {
     const option = JSON.stringify(logChart({ ...charted, group: 'W' })(theme))
     expect(option).toContain('&#60;b&#62;')
     expect(option).not.toContain('<b>')
-    expect(logLegend({ ...charted, group: 'W' })(theme).map(({ words }) => words)).toEqual(['watts at the outlet', 'what happened', 'it stood still'])
+    expect(logLegend({ ...charted, group: 'W' })(theme).map(({ words }) => words)).toEqual([
+      'watts at the outlet',
+      'what happened',
+      'it stood still',
+    ])
   })
   it('counts in the unit that suits its length', () => {
     expect([100, 3600, 36_000].map((s) => timeUnit(s).unit)).toEqual(['s', 'min', 'h'])
     expect([sayMinutes(59), sayMinutes(3720)]).toEqual(['59 s', '1 h 2 min'])
   })
-}) // prettier-ignore
+})
 
 describe('the name of a log', () => {
   const log = (reading: Partial<Log['entry']['reading']>, at = '2026-04-14T08:00:00.000Z') =>

@@ -12,7 +12,13 @@ const wanted: Readonly<Record<LogKind, readonly Quantity[]>> = {
 
 /** What is asked where no meter hangs for anything of it: as its own display or a meter not on the bench says. */
 const fallback = (kind: LogKind, station: boolean): readonly Quantity[] =>
-  kind === 'charge' ? ['P_wall'] : kind === 'soak' ? ['V_port', 'I_port'] : station ? ['P_C', 'E_C'] : ['V_A', 'P_C'] // prettier-ignore
+  kind === 'charge'
+    ? ['P_wall']
+    : kind === 'soak'
+      ? ['V_port', 'I_port']
+      : station
+        ? ['P_C', 'E_C']
+        : ['V_A', 'P_C']
 
 export interface AskedQuantity {
   readonly quantity: Quantity

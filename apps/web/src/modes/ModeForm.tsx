@@ -20,12 +20,17 @@ export function ModeForm({ test }: { readonly test: ModeTest }) {
   const station = revision.unit.kind === 'power station'
   const asked =
     test === 'draw' && !station
-      ? askedOf('idle', revision).filter(({ quantity, meter }) => meter !== undefined && !counted.test(quantity))
+      ? askedOf('idle', revision).filter(
+          ({ quantity, meter }) => meter !== undefined && !counted.test(quantity),
+        )
       : []
   const next = test === 'wake' ? wakeOf(analysis.record)?.tryNext : undefined
   const state = useCaptureForm({
     what: `test of a mode (${nameOfModeTest[test].toLowerCase()})`,
-    start: { ...startOf(fields), ...(next === undefined ? {} : { watts: String(Number(next.toPrecision(2))) }) },
+    start: {
+      ...startOf(fields),
+      ...(next === undefined ? {} : { watts: String(Number(next.toPrecision(2))) }),
+    },
     schema: ModeReading,
     read: (from) => {
       const { number, text, report } = from
@@ -33,16 +38,32 @@ export function ModeForm({ test }: { readonly test: ModeTest }) {
         const value = number(quantity)
         return value === undefined
           ? []
-          : [{ quantity, value, grade: 'measured', ...typedDecimals(text(quantity) ?? ''), ...(meter ? { meter } : {}) }]
+          : [
+              {
+                quantity,
+                value,
+                grade: 'measured',
+                ...typedDecimals(text(quantity) ?? ''),
+                ...(meter ? { meter } : {}),
+              },
+            ]
       })
       if (test === 'draw' && !values.length && number('hours') === undefined)
-        report('hours', 'Either watts are read, or the hours that it stood, with what it lost or what filled it again.')
+        report(
+          'hours',
+          'Either watts are read, or the hours that it stood, with what it lost or what filled it again.',
+        )
       return {
         test,
         ...readFields(fields, from),
         ...(test === 'draw' ? { values } : {}),
         ...(test === 'wake' ? { woke: text('woke') === 'yes' } : {}),
-        ...(test === 'transfer' ? { rodeThrough: text('rodeThrough') === undefined ? undefined : text('rodeThrough') === 'rode through' } : {}),
+        ...(test === 'transfer'
+          ? {
+              rodeThrough:
+                text('rodeThrough') === undefined ? undefined : text('rodeThrough') === 'rode through',
+            }
+          : {}),
         note: text('note'),
       }
     },
@@ -65,4 +86,4 @@ export function ModeForm({ test }: { readonly test: ModeTest }) {
       </FieldGrid>
     </CaptureForm>
   )
-} // prettier-ignore
+}

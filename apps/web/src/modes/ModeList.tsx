@@ -24,7 +24,14 @@ export function ModeList({ analysis, editable = false }: Props) {
   const together = [wakeOf(analysis.record)?.sentence, passThroughOf(analysis.record)?.sentence]
   return (
     <>
-      {together.map((sentence) => sentence && <p key={sentence} className="mb-1 max-w-4xl">{sentence}</p>)}
+      {together.map(
+        (sentence) =>
+          sentence && (
+            <p key={sentence} className="mb-1 max-w-4xl">
+              {sentence}
+            </p>
+          ),
+      )}
       <SentenceList
         what="this test"
         editable={editable}
@@ -37,7 +44,7 @@ export function ModeList({ analysis, editable = false }: Props) {
       />
     </>
   )
-} // prettier-ignore
+}
 
 function sentencesOf(analysis: Analysis): ReadonlyMap<string, string> {
   const { record } = analysis
@@ -52,7 +59,12 @@ function sentencesOf(analysis: Analysis): ReadonlyMap<string, string> {
     ]),
     ...modeTests(record, 'pass-through').map(({ entry, reading }): [string, string] => [
       entry.id,
-      `Pass-through: ${[[volts(reading.gridVolts), watts(reading.gridWatts)], [volts(reading.outletVolts), watts(reading.outletWatts)]].map((pair, i) => `${i ? 'outlet' : 'grid'} ${pair.filter(Boolean).join(', ') || 'not read'}`).join('; ')}.`,
+      `Pass-through: ${[
+        [volts(reading.gridVolts), watts(reading.gridWatts)],
+        [volts(reading.outletVolts), watts(reading.outletWatts)],
+      ]
+        .map((pair, i) => `${i ? 'outlet' : 'grid'} ${pair.filter(Boolean).join(', ') || 'not read'}`)
+        .join('; ')}.`,
     ]),
   ])
-} // prettier-ignore
+}

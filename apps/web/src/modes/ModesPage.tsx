@@ -23,12 +23,11 @@ export function ModesPage() {
     <>
       <StageHead />
       <StationRibbon analysis={analysis} />
-      <VerdictLines findings={view.findings
-        .filter(({ claim }) => judged.has(claim.quantity))} />
+      <VerdictLines findings={view.findings.filter(({ claim }) => judged.has(claim.quantity))} />
       {count === 0 && (
         <p className="mt-2 max-w-prose">
-          No mode is tested yet. Each draws something of its own: read its watts, or let it stand for hours and note what it
-          lost, or what fills it again.
+          No mode is tested yet. Each draws something of its own: read its watts, or let it stand for hours
+          and note what it lost, or what fills it again.
         </p>
       )}
       <ModeList analysis={analysis} editable />
@@ -39,9 +38,16 @@ export function ModesPage() {
       )}
       <section className="no-print mt-5">
         <h2>Test a mode</h2>
-        <ChooseOne label="What was tested" options={(Object.keys(nameOfModeTest) as ModeTest[]).map((one) => [one, nameOfModeTest[one]] as const)} value={test} onChange={setTest} />
+        <ChooseOne
+          label="What was tested"
+          options={(Object.keys(nameOfModeTest) as ModeTest[]).map(
+            (one) => [one, nameOfModeTest[one]] as const,
+          )}
+          value={test}
+          onChange={setTest}
+        />
         <ModeForm key={`${analysis.record.revision.number} ${test} ${count}`} test={test} />
       </section>
     </>
   )
-} // prettier-ignore
+}

@@ -56,9 +56,10 @@ export function PortForm({ test }: { readonly test: PortTest }) {
       </FieldGrid>
       {test === 'load' && (
         <p className="text-quiet mt-1 max-w-prose">
-          Type a pair a line, or paste two columns. With the ohms of its lead the port and the cable are told apart.
+          Type a pair a line, or paste two columns. With the ohms of its lead the port and the cable are told
+          apart.
         </p>
       )}
     </CaptureForm>
   )
-} // prettier-ignore
+}

@@ -42,14 +42,30 @@ export function PortList({ analysis, editable = false, eager = false }: Props) {
       />
       <div className="mt-3 grid gap-6 lg:grid-cols-2">
         {ports.map((port) => (
-          <PortCurve key={port} title={`${trial.title}: ${port}`} port={port} sweeps={sweeps.filter(({ reading }) => reading.port === port)} eager={eager} />
+          <PortCurve
+            key={port}
+            title={`${trial.title}: ${port}`}
+            port={port}
+            sweeps={sweeps.filter(({ reading }) => reading.port === port)}
+            eager={eager}
+          />
         ))}
       </div>
     </>
   )
-} // prettier-ignore
+}
 
-function PortCurve({ title, port, sweeps, eager }: { title: string; port: string; sweeps: ReturnType<typeof sweepsOf>; eager: boolean }) {
+function PortCurve({
+  title,
+  port,
+  sweeps,
+  eager,
+}: {
+  title: string
+  port: string
+  sweeps: ReturnType<typeof sweepsOf>
+  eager: boolean
+}) {
   const build = useMemo(() => portChart(sweeps), [sweeps])
   const legend = useMemo(() => portLegend(sweeps.some(({ reading }) => reading.lead)), [sweeps])
   return (
@@ -63,7 +79,7 @@ function PortCurve({ title, port, sweeps, eager }: { title: string; port: string
       eager={eager}
     />
   )
-} // prettier-ignore
+}
 
 function sentencesOf({ record }: Analysis): ReadonlyMap<string, string> {
   const named = (entries: readonly { entry: EntryOf<'port'> }[], sentences: readonly string[]) =>
@@ -71,10 +87,13 @@ function sentencesOf({ record }: Analysis): ReadonlyMap<string, string> {
   return new Map([
     ...sweepsOf(record).map(({ entry, sentence }): [string, string] => [entry.id, sentence]),
     ...named(portTests(record, 'together'), sharedLimit(record).sentences),
-    ...named(portTests(record, 'neighbour'), neighbours(record).map(({ sentence }) => sentence)),
+    ...named(
+      portTests(record, 'neighbour'),
+      neighbours(record).map(({ sentence }) => sentence),
+    ),
     ...portTests(record, 'offered').map(({ entry, reading }): [string, string] => [
       entry.id,
       `${reading.port} offers ${reading.offers.map(({ volts, amps }) => `${plain(volts)} V${amps === undefined ? '' : ` ${plain(amps)} A`}`).join(', ')}${reading.cable ? `, over a cable ${reading.cable}` : ''}.`,
     ]),
   ])
-} // prettier-ignore
+}

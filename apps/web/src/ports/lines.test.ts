@@ -3,7 +3,10 @@ import { readLoaded, readOffers, readPoints } from './lines'
 
 describe('figures typed line by line', () => {
   it('are pairs, with commas or points, set apart by blanks, tabs or semicolons, with headings or without', () => {
-    const read = [{ amps: 0.5, volts: 5.08 }, { amps: 1, volts: 5.02 }] // prettier-ignore
+    const read = [
+      { amps: 0.5, volts: 5.08 },
+      { amps: 1, volts: 5.02 },
+    ]
     for (const text of [
       '0.5 5.08\n1.0 5.02',
       '0,5\t5,08\r\n1\t5,02\n',
@@ -17,7 +20,12 @@ describe('figures typed line by line', () => {
     expect(readLoaded('20 1.5')).toHaveProperty('why')
   })
   it('say which offers were given, and which ports were loaded', () => {
-    expect(readOffers('5 3\n20 2.25 given')).toEqual({ read: [{ volts: 5, amps: 3 }, { volts: 20, amps: 2.25, given: true }] }) // prettier-ignore
+    expect(readOffers('5 3\n20 2.25 given')).toEqual({
+      read: [
+        { volts: 5, amps: 3 },
+        { volts: 20, amps: 2.25, given: true },
+      ],
+    })
     expect(readLoaded('second USB-A 5.1 2')).toEqual({
       read: [{ port: 'second USB-A', volts: 5.1, amps: 2 }],
     })

@@ -11,7 +11,12 @@ const cellsOf = (text: string): string[][] =>
     .map((line) => line.trim())
     .filter(Boolean)
     .slice(0, 600)
-    .map((line) => line.replace(/,\s+/g, ' ').split(/[\s;]+/).filter(Boolean)) // prettier-ignore
+    .map((line) =>
+      line
+        .replace(/,\s+/g, ' ')
+        .split(/[\s;]+/)
+        .filter(Boolean),
+    )
 
 const figure = (cell: string | undefined): number | undefined => {
   const parsed = cell === undefined ? undefined : parseNumber(cell.replace(/[VAW]$/i, ''))

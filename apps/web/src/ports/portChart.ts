@@ -17,7 +17,11 @@ export const portChart =
     const low = asked * (1 - toleranceOf(asked))
     const least = Math.min(low, ...sweeps.flatMap(({ points }) => points.map(({ volts }) => volts)))
     const top = Math.max(asked * 1.06, ...sweeps.flatMap(({ points }) => points.map(({ atPort }) => atPort)))
-    const figures = { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => plain(Number(value.toPrecision(4))) }
+    const figures = {
+      color: theme.ink,
+      fontFamily: theme.figures,
+      formatter: (value: number) => plain(Number(value.toPrecision(4))),
+    }
     const line = (sweep: PortSweep, i: number, of: 'atPort' | 'volts'): LineSeriesOption => ({
       type: 'line',
       symbol: 'circle',
@@ -27,20 +31,41 @@ export const portChart =
         said: `${escapeText(sweep.reading.port)}: ${say(point.amps, 'A')}, ${say(point[of], 'V', 4)} ${of === 'atPort' ? 'at the port' : 'at the end of the lead'}`,
       })),
       itemStyle: { color: theme.copper },
-      lineStyle: { color: theme.copper, width: of === 'atPort' ? 2 : 1, type: of === 'volts' ? 'dotted' : (dashes[i % 2] ?? 'solid') },
+      lineStyle: {
+        color: theme.copper,
+        width: of === 'atPort' ? 2 : 1,
+        type: of === 'volts' ? 'dotted' : (dashes[i % 2] ?? 'solid'),
+      },
     })
     return {
       textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
       grid: { left: 52, right: 20, top: 14, bottom: 40 },
       tooltip: saidOnHover(theme),
-      xAxis: { ...axis('load, A', theme, { min: 0, max: roundEnd(1.05 * most, most, 'up'), splitLine: { show: false } }), nameGap: 24, axisLabel: figures },
-      yAxis: axis('volts, V', theme, { min: roundEnd(least * 0.99, top - least, 'down'), max: roundEnd(top, top - least, 'up'), nameGap: 40, splitLine: { lineStyle: { color: theme.rule } }, axisLabel: figures }),
+      xAxis: {
+        ...axis('load, A', theme, {
+          min: 0,
+          max: roundEnd(1.05 * most, most, 'up'),
+          splitLine: { show: false },
+        }),
+        nameGap: 24,
+        axisLabel: figures,
+      },
+      yAxis: axis('volts, V', theme, {
+        min: roundEnd(least * 0.99, top - least, 'down'),
+        max: roundEnd(top, top - least, 'up'),
+        nameGap: 40,
+        splitLine: { lineStyle: { color: theme.rule } },
+        axisLabel: figures,
+      }),
       series: [
         {
           type: 'line',
           silent: true,
           showSymbol: false,
-          data: [[0, low], [roundEnd(1.05 * most, most, 'up'), low]],
+          data: [
+            [0, low],
+            [roundEnd(1.05 * most, most, 'up'), low],
+          ],
           lineStyle: { color: theme.ink, width: 1, type: 'dashed' },
         },
         ...sweeps.flatMap((sweep, i) => [
@@ -49,7 +74,7 @@ export const portChart =
         ]),
       ],
     }
-  } // prettier-ignore
+  }
 
 export const portLegend =
   (lead: boolean) =>

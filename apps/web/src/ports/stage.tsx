@@ -5,9 +5,7 @@ import { many, type Stage } from '../stage'
 /** Sockets of direct current, of stations and of inverters that have them. */
 export const ports: Stage = {
   words: 'Ports',
-  pages: [
-    { path: 'ports', load: async () => ({ default: (await import('./PortsPage')).PortsPage }) },
-  ],
+  pages: [{ path: 'ports', load: async () => ({ default: (await import('./PortsPage')).PortsPage }) }],
   state: ({ analysis }) => {
     const count = readingsOf(analysis.record, 'port').length
     return { said: count ? many(count, 'test') : 'not tested', done: count ? 'whole' : 'none' }
@@ -18,4 +16,4 @@ export const ports: Stage = {
   },
   works: ['ports', 'soak'],
   names: { port: ({ test }) => `test of a port (${test})` },
-} // prettier-ignore
+}

@@ -22,7 +22,12 @@ const local = (text: string) => new Date(text).toISOString()
 
 describe('times in a foreign table', () => {
   it('are times of day of the day given, on past midnight, or whole moments', () => {
-    const rows = [['23:58', 'rod', '25.6'], ['0:01:30', 'rod', '25.5'], ['2026-03-14 08:15', 'rod', '25.4'], ['', 'rod', '25.3']] // prettier-ignore
+    const rows = [
+      ['23:58', 'rod', '25.6'],
+      ['0:01:30', 'rod', '25.5'],
+      ['2026-03-14 08:15', 'rod', '25.4'],
+      ['', 'rod', '25.3'],
+    ]
     const { entries, faults } = take(['Time', 'load', 'VB'], rows)
     expect(faults).toEqual([])
     expect(entries.map(({ at }) => at)).toEqual([
@@ -35,7 +40,14 @@ describe('times in a foreign table', () => {
   })
 
   it('are refused in a sentence at their row when they are none', () => {
-    const { faults } = take(['Time', 'load', 'VB'], [['25:10', 'rod', '25.6'], ['soon', 'rod', '25.5'], ['9:60', 'rod', '25.5']]) // prettier-ignore
+    const { faults } = take(
+      ['Time', 'load', 'VB'],
+      [
+        ['25:10', 'rod', '25.6'],
+        ['soon', 'rod', '25.5'],
+        ['9:60', 'rod', '25.5'],
+      ],
+    )
     expect(faults.map(({ row }) => row)).toEqual([2, 3, 4])
     expect(faults[1]?.sentence).toBe(
       'time: "soon" is no time. Accepted: 9:12, 09:12:30, 2026-03-12 09:12:30.',
@@ -149,17 +161,38 @@ describe('tables as benches write them', () => {
   const guessed = (header: string) => [...guessMapping(header.split(/[,;]/)).values()]
 
   it('have their headings of several words understood', () => {
-    expect(guessed('load,V at posts,A clamp,V out,W out,remark')).toEqual(['load', 'V_A', 'I', 'V_C', 'P_C', 'note']) // prettier-ignore
+    expect(guessed('load,V at posts,A clamp,V out,W out,remark')).toEqual([
+      'load',
+      'V_A',
+      'I',
+      'V_C',
+      'P_C',
+      'note',
+    ])
     expect(guessed('step;V batt;V unit;V out;W out')).toEqual(['load', 'V_A', 'V_B', 'V_C', 'P_C'])
-    expect(guessed('load W shown,battery V shown,V out shown,meter V out,meter W out')).toEqual(['display, output W', 'display, input V', 'display, output V', 'V_C', 'P_C']) // prettier-ignore
+    expect(guessed('load W shown,battery V shown,V out shown,meter V out,meter W out')).toEqual([
+      'display, output W',
+      'display, input V',
+      'display, output V',
+      'V_C',
+      'P_C',
+    ])
   })
 
   it('with nothing but a display become steps of their own, the display as such', () => {
     const header = ['load W shown', 'battery V shown', 'V out shown', 'meter V out', 'meter W out']
-    const { entries, faults } = take(header, [['308', '26.2', '228', '228.6', '300'], ['626', '26.0', '227', '', '']]) // prettier-ignore
+    const { entries, faults } = take(header, [
+      ['308', '26.2', '228', '228.6', '300'],
+      ['626', '26.0', '227', '', ''],
+    ])
     expect(faults).toEqual([])
     expect(entries.map(({ reading }) => reading.load)).toEqual(['step 1', 'step 2'])
-    expect(entries[1]?.reading).toMatchObject({ values: [], display: { outputPower: 626, inputVoltage: 26, outputVoltage: 227 } }) // prettier-ignore
-    expect(take(header, [['-3', '', '', '', '']]).faults[0]?.sentence).toContain('display, output W: a number from 0 up') // prettier-ignore
+    expect(entries[1]?.reading).toMatchObject({
+      values: [],
+      display: { outputPower: 626, inputVoltage: 26, outputVoltage: 227 },
+    })
+    expect(take(header, [['-3', '', '', '', '']]).faults[0]?.sentence).toContain(
+      'display, output W: a number from 0 up',
+    )
   })
 })

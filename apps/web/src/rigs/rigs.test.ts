@@ -120,9 +120,16 @@ describe('the drawing', () => {
   it('hangs meters on taps and on the conductors they clamp', () => {
     const meters = [{ id: 'm', name: 'Clamp' }]
     const hung = hungMeters(
-      { ...l24, assignments: [{ quantity: 'V_A', meter: 'm', on: '' }, { quantity: 'I', meter: 'm', on: 'x' }, { quantity: 'V_B', meter: 'gone', on: '' }] },
+      {
+        ...l24,
+        assignments: [
+          { quantity: 'V_A', meter: 'm', on: '' },
+          { quantity: 'I', meter: 'm', on: 'x' },
+          { quantity: 'V_B', meter: 'gone', on: '' },
+        ],
+      },
       meters,
-    ) // prettier-ignore
+    )
     expect(hung.A).toEqual(['V_A Clamp'])
     expect(hung.B).toEqual(['I Clamp'])
     expect(hung.on.get('x')).toBe('I Clamp')

@@ -45,22 +45,28 @@ describe('the picture of a schedule', () => {
 
   it('goes from left to right only, whatever the stretches', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 20 }), fc.integer({ min: 1, max: 300 })), { minLength: 1, maxLength: 12 }), (list) => {
-        let at = 0
-        const laid = list.map(([gap, length], i) => {
-          const from = at + gap * minute
-          at = from + length * minute
-          return stretch(i, from, at)
-        })
-        const drawn = pictureOf(laid, 390)
-        const places = laid.flatMap(({ from, to }) => [drawn.x(from), drawn.x(to)])
-        places.forEach((x, i) => {
-          expect(x).toBeGreaterThanOrEqual((places[i - 1] ?? 0) - 1e-6)
-          expect(x).toBeLessThanOrEqual(drawn.right + 1e-6)
-        })
-        drawn.ticks.slice(1).forEach((tick, i) => expect(tick).toBeGreaterThan(drawn.ticks[i] ?? 0))
-      }),
-    ) // prettier-ignore
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 20 }), fc.integer({ min: 1, max: 300 })), {
+          minLength: 1,
+          maxLength: 12,
+        }),
+        (list) => {
+          let at = 0
+          const laid = list.map(([gap, length], i) => {
+            const from = at + gap * minute
+            at = from + length * minute
+            return stretch(i, from, at)
+          })
+          const drawn = pictureOf(laid, 390)
+          const places = laid.flatMap(({ from, to }) => [drawn.x(from), drawn.x(to)])
+          places.forEach((x, i) => {
+            expect(x).toBeGreaterThanOrEqual((places[i - 1] ?? 0) - 1e-6)
+            expect(x).toBeLessThanOrEqual(drawn.right + 1e-6)
+          })
+          drawn.ticks.slice(1).forEach((tick, i) => expect(tick).toBeGreaterThan(drawn.ticks[i] ?? 0))
+        },
+      ),
+    )
   })
 
   it('has watts only while the unit is on, and the charge at its height', () => {
@@ -181,8 +187,19 @@ describe('the run sheet', () => {
   it('has a table for each stage that is read, in the order of time, its boxes in reading order', () => {
     expect(tables.map(({ kind }) => kind)).toEqual(['no load', 'ladder', 'motors', 'rated hold'])
     expect(table('ladder').columns.map(({ head }) => head)).toEqual([
-      'time', 'V_A', 'V_B', 'I', 'V_C', 'I_C', 'P_C', 'PF', 'f', 'THD', 'T', 'note',
-    ]) // prettier-ignore
+      'time',
+      'V_A',
+      'V_B',
+      'I',
+      'V_C',
+      'I_C',
+      'P_C',
+      'PF',
+      'f',
+      'THD',
+      'T',
+      'note',
+    ])
     expect(table('no load').columns.map(({ head }) => head)).toContain('idle I')
     expect(table('ladder').rows).toEqual([{ id: `${id(1)} 0`, label: 'about 500 W', expected: 500 }])
   })

@@ -18,10 +18,14 @@ export interface PathEnd {
 /** A station’s path as far as it was read: charge input, store, outlets and ports. */
 export interface StationPath {
   readonly input: PathEnd
-  readonly store: { readonly label: number | undefined; readonly given: number | undefined; readonly roundTrip: number | undefined }
+  readonly store: {
+    readonly label: number | undefined
+    readonly given: number | undefined
+    readonly roundTrip: number | undefined
+  }
   readonly outlet: PathEnd
   readonly ports: readonly PathEnd[]
-} // prettier-ignore
+}
 
 const most = (values: readonly (number | undefined)[]): number | undefined => {
   const known = values.filter((value) => value !== undefined)
@@ -44,17 +48,26 @@ export function stationPath(analysis: Analysis): StationPath {
   return {
     input: {
       name: 'charge input',
-      watts: most([...inputPoints(analysis.record).map(({ watts }) => watts), ...charges.map(({ most: W }) => W)]),
+      watts: most([
+        ...inputPoints(analysis.record).map(({ watts }) => watts),
+        ...charges.map(({ most: W }) => W),
+      ]),
     },
     store: {
       label: energy && energy.unit !== 'Ah' ? claimValue(energy) : undefined,
       given: most(runs.map(({ delivered }) => (isFigure(delivered) ? delivered.x.value : undefined))),
       roundTrip: trips.at(-1),
     },
-    outlet: { name: 'outlet', watts: most([...runs.map(({ watts }) => watts), ...analysis.ladder.steps.map(({ P_C }) => (isFigure(P_C) ? P_C.x.value : undefined))]) },
+    outlet: {
+      name: 'outlet',
+      watts: most([
+        ...runs.map(({ watts }) => watts),
+        ...analysis.ladder.steps.map(({ P_C }) => (isFigure(P_C) ? P_C.x.value : undefined)),
+      ]),
+    },
     ports: names.map((name) => ({
       name,
       watts: most(sweeps.filter(({ reading }) => reading.port === name).map(({ carried }) => carried?.watts)),
     })),
   }
-} // prettier-ignore
+}

@@ -37,9 +37,22 @@ describe('the path of a station', () => {
 })
 
 describe('the charts of a station', () => {
-  const drawn = (option: unknown) => JSON.parse(JSON.stringify(option)) as { xAxis: { min: number; max: number }; yAxis: { min: number; max: number }; series: { data: unknown[] }[] } // prettier-ignore
+  const drawn = (option: unknown) =>
+    JSON.parse(JSON.stringify(option)) as {
+      xAxis: { min: number; max: number }
+      yAxis: { min: number; max: number }
+      series: { data: unknown[] }[]
+    }
   it('begin at zero where length means size, and end at round figures', () => {
-    const { xAxis, yAxis } = drawn(deliveredChart([{ watts: 300, Wh: 871, stopped: false }, { watts: 800, Wh: 812, stopped: true }], 1040)(theme)) // prettier-ignore
+    const { xAxis, yAxis } = drawn(
+      deliveredChart(
+        [
+          { watts: 300, Wh: 871, stopped: false },
+          { watts: 800, Wh: 812, stopped: true },
+        ],
+        1040,
+      )(theme),
+    )
     expect([xAxis.min, xAxis.max, yAxis.min, yAxis.max]).toEqual([0, 1000, 0, 1500])
     expect(deliveredLegend(true)(theme)).toHaveLength(3)
   })

@@ -9,7 +9,14 @@ const fields = [
   tick('hunts', 'It hunts'),
   lines('points', 'Points', '1 5'),
 ]
-const typed: Record<string, string | undefined> = { load: 'kettle', charge: '12.5', lead: '90', how: 'ramp', hunts: 'yes', points: '1 5' } // prettier-ignore
+const typed: Record<string, string | undefined> = {
+  load: 'kettle',
+  charge: '12.5',
+  lead: '90',
+  how: 'ramp',
+  hunts: 'yes',
+  points: '1 5',
+}
 const from = {
   text: (name: string) => typed[name],
   number: (name: string) => (typed[name] === undefined ? undefined : Number(typed[name])),

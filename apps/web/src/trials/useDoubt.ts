@@ -35,7 +35,9 @@ export function useDoubt() {
     },
     /** Takes back the doubt of just this; undefined where it was doubted as a part of something else. */
     trust: (of: Doubted): (() => void) | undefined => {
-      const doubt = standing.find((entry) => same(entry.of, of) && (of.what !== 'rig' || entry.revision === revision)) // prettier-ignore
+      const doubt = standing.find(
+        (entry) => same(entry.of, of) && (of.what !== 'rig' || entry.revision === revision),
+      )
       return doubt && (() => takeBack(doubt.id, 'Trusted again.', 'the doubt'))
     },
   }

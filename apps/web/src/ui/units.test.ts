@@ -40,7 +40,11 @@ describe('units of the bench', () => {
     expect(inUnits(figure)).toBe(figure)
     chooseUnits({ temperature: '°F' })
     const shown = inUnits(figure)
-    expect([shown.unit, shown.x.value, shown.x.sources.get('thermometer')]).toEqual(['°F', expect.closeTo(196.7, 6), 1.8]) // prettier-ignore
+    expect([shown.unit, shown.x.value, shown.x.sources.get('thermometer')]).toEqual([
+      '°F',
+      expect.closeTo(196.7, 6),
+      1.8,
+    ])
     const volts = { ...figure, unit: 'V' } as Figure
     expect(inUnits(volts)).toBe(volts)
   })

@@ -25,7 +25,10 @@ const clearSky = (at: number, hours: number, peak: number): number =>
   peak * Math.max(0, Math.sin((Math.PI * (at + 0.12 * hours * 3600)) / (hours * 3600 * 1.24)))
 
 /** An afternoon of sun with clouds that pass, every `step` seconds. */
-export function solarAfternoon(model: SolarModel, { hours, peak, seed, step = 60 }: { hours: number; peak: number; seed: number; step?: number }): SolarMoment[] {
+export function solarAfternoon(
+  model: SolarModel,
+  { hours, peak, seed, step = 60 }: { hours: number; peak: number; seed: number; step?: number },
+): SolarMoment[] {
   const random = seeded(seed)
   const moments: SolarMoment[] = []
   let [cloud, until] = [1, 0]
@@ -45,7 +48,7 @@ export function solarAfternoon(model: SolarModel, { hours, peak, seed, step = 60
     moments.push({ at, irradiance, volts: held, amps: held > 0 ? taken / held : 0 })
   }
   return moments
-} // prettier-ignore
+}
 
 /** Watts of a wall charger against the share that is in: steady, then tapering. */
 function wallWatts(share: number, { most, tapersFrom }: { most: number; tapersFrom: number }): number {
@@ -55,7 +58,12 @@ function wallWatts(share: number, { most, tapersFrom }: { most: number; tapersFr
 
 /** A charge from the wall: every `step` seconds what is taken and what is in, until it takes next to nothing. */
 export function wallCharge(
-  { capacity, efficiency, most, tapersFrom }: { capacity: number; efficiency: number; most: number; tapersFrom: number },
+  {
+    capacity,
+    efficiency,
+    most,
+    tapersFrom,
+  }: { capacity: number; efficiency: number; most: number; tapersFrom: number },
   step = 60,
 ): { at: number; watts: number; share: number }[] {
   const moments: { at: number; watts: number; share: number }[] = []
@@ -67,4 +75,4 @@ export function wallCharge(
     share = Math.min(1, share + (watts * efficiency * step) / 3600 / capacity)
   }
   return moments
-} // prettier-ignore
+}

@@ -33,7 +33,13 @@ export function runBank(
   for (let at = 0; at <= most; at += step) {
     const branches: Branch[] = batteries.map((battery, i) => {
       const state = states[i] ?? fullStore
-      return { from: n + i, to: i, emf: openVolts(battery, state).whole - state.slow, resistance: battery.R0, open: state.cut }
+      return {
+        from: n + i,
+        to: i,
+        emf: openVolts(battery, state).whole - state.slow,
+        resistance: battery.R0,
+        open: state.cut,
+      }
     })
     for (let i = 0; i < n - 1; i++)
       branches.push(
@@ -59,4 +65,4 @@ export function runBank(
     states = states.map((state, i) => stepStore(batteries[i] as StoreModel, state, amps[i] ?? 0, step).state)
   }
   return moments
-} // prettier-ignore
+}

@@ -29,8 +29,16 @@ describe('a station that is run down', () => {
 })
 
 const agm = (capacity: number, R0: number): StoreModel => ({
-  kind: 'lead', cells: 6, capacity, weak: 1, R0, R1: R0, tau: 600, cutoff: 1.7, limit: 500,
-}) // prettier-ignore
+  kind: 'lead',
+  cells: 6,
+  capacity,
+  weak: 1,
+  R0,
+  R1: R0,
+  tau: 600,
+  cutoff: 1.7,
+  limit: 500,
+})
 
 describe('batteries side by side', () => {
   it('share by their resistances, and the tired one’s lack of Ah ends it', () => {

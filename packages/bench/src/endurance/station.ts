@@ -58,7 +58,10 @@ export interface RunOf {
 const afterwards = 60
 
 /** Runs a station down at a load, through heat stops, to its end. Energy is balanced step by step. */
-export function runStation(model: StationModel, { load, step = 1, most = 40 * 3600, room = () => 22 }: RunOf): RunDownTruth {
+export function runStation(
+  model: StationModel,
+  { load, step = 1, most = 40 * 3600, room = () => 22 }: RunOf,
+): RunDownTruth {
   let store: StoreState = fullStore
   let [over, fan, hot] = [0, false, false]
   const moments: Moment[] = []
@@ -71,9 +74,16 @@ export function runStation(model: StationModel, { load, step = 1, most = 40 * 36
     fan = turns(model.fan, fan, celsius)
     const share = model.derates && celsius > model.derates.from ? model.derates.share : 1
     const watts = store.cut || hot ? 0 : load * share
-    const loss = store.cut ? 0 : (hot ? 0.3 : 1) * model.p0 + model.p1 * watts + model.p2 * watts ** 2 + (fan ? model.fan.watts : 0)
+    const loss = store.cut
+      ? 0
+      : (hot ? 0.3 : 1) * model.p0 + model.p1 * watts + model.p2 * watts ** 2 + (fan ? model.fan.watts : 0)
     const amps = ampsFor(model.store, store, watts + loss)
-    const stepped = stepStore(model.store, amps === undefined ? { ...store, cut: true } : store, amps ?? 0, step)
+    const stepped = stepStore(
+      model.store,
+      amps === undefined ? { ...store, cut: true } : store,
+      amps ?? 0,
+      step,
+    )
     const given = amps ?? 0
     const carried = given > 0 ? stepped.volts * given : 0
     // What the terminals of the store gave in this step is what went out and was lost; the rounding of the step is the converter's.
@@ -81,7 +91,12 @@ export function runStation(model: StationModel, { load, step = 1, most = 40 * 36
     sum.cells += (stepped.given * step) / 3600
     sum.out += (out * step) / 3600
     sum.lost += ((stepped.heat + carried - out) * step) / 3600
-    over = warmed({ ...model.mass, perWatt: model.mass.perWatt * (fan ? model.fan.leaves : 1) }, over, carried - out + stepped.heat, step)
+    over = warmed(
+      { ...model.mass, perWatt: model.mass.perWatt * (fan ? model.fan.leaves : 1) },
+      over,
+      carried - out + stepped.heat,
+      step,
+    )
     const left = 1 - store.drawn / (model.store.capacity * model.store.weak)
     moments.push({
       at,
@@ -100,4 +115,4 @@ export function runStation(model: StationModel, { load, step = 1, most = 40 * 36
     if (store.cut) ended ??= at
   }
   return { moments, ...sum }
-} // prettier-ignore
+}

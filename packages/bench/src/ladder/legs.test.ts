@@ -25,7 +25,10 @@ describe('a split phase on the stand-in bench', () => {
     fc.assert(
       fc.property(watts, watts, (a, b) => {
         fc.pre(Math.abs(a - b) > 0.01)
-        const [one, two] = [operateLegs(bench, [heater(a)], [heater(b)]), operateLegs(bench, [heater(b)], [heater(a)])] // prettier-ignore
+        const [one, two] = [
+          operateLegs(bench, [heater(a)], [heater(b)]),
+          operateLegs(bench, [heater(b)], [heater(a)]),
+        ]
         expect(Math.sign((one.V_L1 ?? 0) - (one.V_L2 ?? 0))).toBe(Math.sign(b - a))
         expect(one.V_L1).toBe(two.V_L2)
         expect(one.I).toBeCloseTo(two.I ?? 0, 9)

@@ -24,5 +24,14 @@ export const searching =
     seconds % every < lasts ? pulse : sleeps
 
 /** Its mean over whole cycles. */
-export const searchMean = ({ sleeps, pulse, every, lasts }: { sleeps: number; pulse: number; every: number; lasts: number }): number =>
-  sleeps + ((pulse - sleeps) * lasts) / every // prettier-ignore
+export const searchMean = ({
+  sleeps,
+  pulse,
+  every,
+  lasts,
+}: {
+  sleeps: number
+  pulse: number
+  every: number
+  lasts: number
+}): number => sleeps + ((pulse - sleeps) * lasts) / every

@@ -19,7 +19,8 @@ describe('a changeover', () => {
   it('is a sine, next to nothing, and a sine again', () => {
     const model = { peak: 170, frequency: 60, at: 0.1, gap: 0.015, phase: 1 }
     expect(Math.abs(changeover(model, 0.1 + 0.01))).toBeLessThan(1)
-    const highest = (from: number) => Math.max(...Array.from({ length: 400 }, (_, i) => changeover(model, from + i / 12_000))) // prettier-ignore
+    const highest = (from: number) =>
+      Math.max(...Array.from({ length: 400 }, (_, i) => changeover(model, from + i / 12_000)))
     expect(highest(0)).toBeCloseTo(170, 0)
     expect(highest(0.2)).toBeCloseTo(167.5, 0)
   })

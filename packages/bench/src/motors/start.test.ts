@@ -74,12 +74,34 @@ function named(x: Record<string, Float64Array>, reading: Partial<EntryOf<'motors
     id: uuid(77_000),
     kind: 'capture',
     reading: {
-      sha256: 'a'.repeat(64), size: 1, name: 'start.csv', type: 'text/csv', about: attempt.id,
+      sha256: 'a'.repeat(64),
+      size: 1,
+      name: 'start.csv',
+      type: 'text/csv',
+      about: attempt.id,
       instrument: { name: logger.name, percent: logger.percent },
       recipe: { rate: logger.rate, channels: [{ column: 0, quantity: 'V_C', factor: 1 }] },
-      figures: { rate: logger.rate, samples, seconds: samples / logger.rate, uneven: false, aliased: false, cycles: 0, course, channels: channels.map(({ quantity }) => ({ quantity, rms: 0, meanAbsolute: 0, max: 0, min: 0, dc: 0, noise: 0, clipped: false })) },
+      figures: {
+        rate: logger.rate,
+        samples,
+        seconds: samples / logger.rate,
+        uneven: false,
+        aliased: false,
+        cycles: 0,
+        course,
+        channels: channels.map(({ quantity }) => ({
+          quantity,
+          rms: 0,
+          meanAbsolute: 0,
+          max: 0,
+          min: 0,
+          dc: 0,
+          noise: 0,
+          clipped: false,
+        })),
+      },
     } satisfies Capture,
-  } // prettier-ignore
+  }
   const [found] = viewTrial(trial, [attempt, capture]).analyses[0]?.motors.attempts ?? []
   return found
 }
@@ -161,7 +183,15 @@ describe('a simulated start', () => {
     for (let n = 0; n < 100; n++) {
       const started = randomStart(random)
       const kept = keptByMeter(started, 3, random)
-      const attempt = motorEntry({ load: pump.name, outcome: started.outcome, caught: 'min/max', bankBefore: 26.3, lasted: Math.max(0.01, started.lasted), ...kept, peakCurrent: kept.peakCurrent || 0.1 }) // prettier-ignore
+      const attempt = motorEntry({
+        load: pump.name,
+        outcome: started.outcome,
+        caught: 'min/max',
+        bankBefore: 26.3,
+        lasted: Math.max(0.01, started.lasted),
+        ...kept,
+        peakCurrent: kept.peakCurrent || 0.1,
+      })
       const [found] = viewTrial(trial, [attempt]).analyses[0]?.motors.attempts ?? []
       const who = found?.culprit?.who
       if (who && who !== 'cannot tell' && started.stoppedBy)

@@ -46,7 +46,12 @@ export function captureStarted(
     frequency: bench.unit.frequency,
     behind,
   })
-  const columns = [['V_C (V)', V_C], ['I_C (A)', I_C], ['V_B (V)', V_B], ['I_DC (A)', I]] as const // prettier-ignore
+  const columns = [
+    ['V_C (V)', V_C],
+    ['I_C (A)', I_C],
+    ['V_B (V)', V_B],
+    ['I_DC (A)', I],
+  ] as const
   return keepCapture(
     files,
     asTable(stationLogger.rate, columns),

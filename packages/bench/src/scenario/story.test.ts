@@ -179,8 +179,16 @@ describe('the Ottrel’s later revision, on the same meters and ranges', () => {
       meters,
     }
     const trial: Trial = {
-      id: hand.newId(), version: 1, title: 'Compared', by: 'R.O.', startedAt: revision.madeAt, hold: 600, duty: [], limiters: [], revisions: [revision],
-    } // prettier-ignore
+      id: hand.newId(),
+      version: 1,
+      title: 'Compared',
+      by: 'R.O.',
+      startedAt: revision.madeAt,
+      hold: 600,
+      duty: [],
+      limiters: [],
+      revisions: [revision],
+    }
     const entries = [hand.noLoad(bench, rig, 1), ...loads.flatMap((load) => hand.step(bench, rig, 1, load))]
     return analysisOf(viewTrial(trial, entries), 1)
   }
@@ -247,17 +255,24 @@ describe('the Varnock, leg by leg', () => {
     expect(100 * at(lone?.legs?.balance)).toBeGreaterThan(75)
     expect(at(lone?.legs?.neutral)).toBeCloseTo(6.6, 0)
     expect(at(lone?.legs?.between)).toBeLessThan(-0.5)
-    const outcomes = new Map(view.findings.map(({ claim, standing }) => [`${claim.quantity}${claim.eachLeg ? ', each leg' : ''}`, standing.outcome])) // prettier-ignore
+    const outcomes = new Map(
+      view.findings.map(({ claim, standing }) => [
+        `${claim.quantity}${claim.eachLeg ? ', each leg' : ''}`,
+        standing.outcome,
+      ]),
+    )
     expect(outcomes.get('continuous power')).toBe('met')
     expect(outcomes.get('continuous power, each leg')).toBe('not shown')
     expect(outcomes.get('search-mode draw')).toBe('met')
   })
 
   it('starts the bilge pump on L1, and folds under the compressor on either leg', () => {
-    expect(analysis.motors.attempts.map(({ outcome, nominal, culprit }) => [outcome, nominal, culprit?.who])).toEqual([
+    expect(
+      analysis.motors.attempts.map(({ outcome, nominal, culprit }) => [outcome, nominal, culprit?.who]),
+    ).toEqual([
       ['started', 120, undefined],
       ['started late', 120, 'unit'],
       ['started late', 120, 'unit'],
-    ]) // prettier-ignore
+    ])
   })
 })

@@ -13,7 +13,14 @@ function seen({ dt, V, I }: Stepped, seed: number) {
   const wave = (rms: readonly number[], quantity: 'V_C' | 'I_C') => {
     const at = (t: number) => rms[Math.min(rms.length - 1, Math.floor(t / dt))] ?? 0
     const peak = Math.SQRT2 * Math.max(...rms, 1e-6)
-    return { quantity, x: digitised(logger, (t) => Math.SQRT2 * at(t) * Math.sin(2 * Math.PI * 50 * t), { seconds, peak, random }) } // prettier-ignore
+    return {
+      quantity,
+      x: digitised(logger, (t) => Math.SQRT2 * at(t) * Math.sin(2 * Math.PI * 50 * t), {
+        seconds,
+        peak,
+        random,
+      }),
+    }
   }
   const course = courseOf({
     dt: 1 / logger.rate,
@@ -64,7 +71,9 @@ describe('a unit whose load changes, as a logger sees it', () => {
       const course = seen(switchedOn(unit, { impedance: 1, timeConstant: 0.1, softStart }, { watts: 700 }), 3)
       expect(softStartIn(course)).toBeCloseTo(0.8 * softStart, 1)
     }
-    expect(softStartIn(seen(loadStep(unit, { impedance: 1, timeConstant: 0.1 }, { from: 60, to: 700 }), 3))).toBeUndefined() // prettier-ignore
+    expect(
+      softStartIn(seen(loadStep(unit, { impedance: 1, timeConstant: 0.1 }, { from: 60, to: 700 }), 3)),
+    ).toBeUndefined()
   })
 })
 

@@ -6,9 +6,18 @@ import { viewTrial } from '../view'
 import { attributeStep, pathLosses } from '.'
 
 const survey = (volts: Record<string, number>): EntryOf<'survey'> => ({
-  id: uuid(90), revision: 1, at: '2026-03-12T10:00:00.000Z', kind: 'survey',
-  reading: { current: 50, method: 'across', voltmeter: uuid(1), ammeter: uuid(1), readings: Object.entries(volts).map(([element, v]) => ({ element, volts: v })) },
-}) // prettier-ignore
+  id: uuid(90),
+  revision: 1,
+  at: '2026-03-12T10:00:00.000Z',
+  kind: 'survey',
+  reading: {
+    current: 50,
+    method: 'across',
+    voltmeter: uuid(1),
+    ammeter: uuid(1),
+    readings: Object.entries(volts).map(([element, v]) => ({ element, volts: v })),
+  },
+})
 
 const attributed = (
   V_A: number,
@@ -88,11 +97,23 @@ describe('whose fault it was', () => {
   })
 
   it('books nothing to the bank of a step whose input was lowered, whether that is marked or only seen', () => {
-    const ladder = [10, 20, 30, 45].map((I, i) => ladderEntry({ V_A: 26.4 - 0.0117 * I, V_B: 26.4 - 0.0176 * I, I, P_C: 23 * I }, { step: uuid(600 + i), position: 10 * i })) // prettier-ignore
+    const ladder = [10, 20, 30, 45].map((I, i) =>
+      ladderEntry(
+        { V_A: 26.4 - 0.0117 * I, V_B: 26.4 - 0.0176 * I, I, P_C: 23 * I },
+        { step: uuid(600 + i), position: 10 * i },
+      ),
+    )
     const last = (volts: number, lowered: boolean) =>
-      ladderEntry({ V_A: volts, V_B: volts - 0.35, I: 60, P_C: 1300 }, { step: uuid(700), position: 90, ...(lowered ? { lowered } : {}) }) // prettier-ignore
+      ladderEntry(
+        { V_A: volts, V_B: volts - 0.35, I: 60, P_C: 1300 },
+        { step: uuid(700), position: 90, ...(lowered ? { lowered } : {}) },
+      )
     const splitOf = (entry: EntryOf<'ladder'>) => {
-      const analysis = viewTrial(trialOf([revisionOf()]), [noLoadEntry({ V_A: 26.4, V_B: 26.4, I: 0.4 }), ...ladder, entry]).analyses[0] // prettier-ignore
+      const analysis = viewTrial(trialOf([revisionOf()]), [
+        noLoadEntry({ V_A: 26.4, V_B: 26.4, I: 0.4 }),
+        ...ladder,
+        entry,
+      ]).analyses[0]
       const step = analysis?.ladder.steps.at(-1)
       if (!analysis || !step) throw new Error('no step')
       return attributeStep(step, analysis.supply, analysis.record.revision.rig)
@@ -127,7 +148,9 @@ describe('what the path took', () => {
     const step = analysis?.ladder.steps[0]
     if (!analysis || !step) throw new Error('no step')
     const { leads, joints } = pathLosses(step, analysis.supply, revision.rig)
-    const watts = [leads, joints, { watts: step.P_path }].map(({ watts }) => (isFigure(watts) ? watts.x.value : 0)) // prettier-ignore
+    const watts = [leads, joints, { watts: step.P_path }].map(({ watts }) =>
+      isFigure(watts) ? watts.x.value : 0,
+    )
     return { leads, joints, watts }
   }
 

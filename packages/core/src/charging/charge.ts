@@ -35,7 +35,14 @@ export function chargesOf(analysis: Analysis): Charge[] {
   return analysis.logs
     .filter(({ entry }) => entry.reading.what === 'charge')
     .map((log): Charge => {
-      const taken = log.energies[log.entry.reading.source === 'wall' && isFigure(log.energies.E_wall.figure) ? 'E_wall' : isFigure(log.energies.E_in.figure) ? 'E_in' : 'E_wall'].figure
+      const taken =
+        log.energies[
+          log.entry.reading.source === 'wall' && isFigure(log.energies.E_wall.figure)
+            ? 'E_wall'
+            : isFigure(log.energies.E_in.figure)
+              ? 'E_in'
+              : 'E_wall'
+        ].figure
       const series = seriesFor(log, 'P_wall') ?? seriesFor(log, 'P_in')
       const charge = seriesFor(log, 'charge')?.points ?? []
       const from = log.entry.reading.charge ?? charge[0]?.value
@@ -43,16 +50,32 @@ export function chargesOf(analysis: Analysis): Charge[] {
       const most = series && Math.max(...series.points.map(({ value }) => value))
       const topped = charge.find(({ value }) => value >= 0.995)?.at
       const ended = log.ended?.why === 'full' ? log.ended.at : undefined
-      const fell = most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, done * most) : undefined
+      const fell =
+        most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, done * most) : undefined
       const full = fell ?? topped ?? ended
-      const tapers = most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, taperUnder * most) : undefined
+      const tapers =
+        most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, taperUnder * most) : undefined
       const label = claimOf(analysis.record.revision.unit, 'energy')
       const gained = from !== undefined && to !== undefined && to - from > leastGain ? to - from : undefined
-      const conversion = label && label.unit !== 'Ah' && gained !== undefined && isFigure(taken) ? (gained * claimValue(label)) / taken.x.value : undefined
+      const conversion =
+        label && label.unit !== 'Ah' && gained !== undefined && isFigure(taken)
+          ? (gained * claimValue(label)) / taken.x.value
+          : undefined
       const roundTrip = roundTripOf(log, taken, analysis)
-      return { log, taken, full, tapers, most, from, to, conversion, roundTrip, sentence: sentenceOf({ taken, full, tapers, most, from, to, conversion, roundTrip }) }
+      return {
+        log,
+        taken,
+        full,
+        tapers,
+        most,
+        from,
+        to,
+        conversion,
+        roundTrip,
+        sentence: sentenceOf({ taken, full, tapers, most, from, to, conversion, roundTrip }),
+      }
     })
-} // prettier-ignore
+}
 
 /** s from which values stay under a level to the end; undefined: they do not. */
 function fallsFrom(points: readonly { at: number; value: number }[], level: number): number | undefined {
@@ -64,7 +87,9 @@ function fallsFrom(points: readonly { at: number; value: number }[], level: numb
 function roundTripOf(log: Log, taken: Derived, { logs }: Analysis): Derived {
   const at = (one: Log) => Date.parse(one.entry.at)
   const beside = logs
-    .filter((one) => one.entry.reading.what === 'run-down' && ranEmpty(one) && isFigure(one.energies.E_C.figure))
+    .filter(
+      (one) => one.entry.reading.what === 'run-down' && ranEmpty(one) && isFigure(one.energies.E_C.figure),
+    )
     .sort((a, b) => Math.abs(at(a) - at(log)) - Math.abs(at(b) - at(log)))[0]
   const { charge = undefined } = log.entry.reading
   if (charge !== undefined && charge > 0.05) return { missing: 'It was not charged from empty.' }
@@ -72,17 +97,30 @@ function roundTripOf(log: Log, taken: Derived, { logs }: Analysis): Derived {
   return whenKnown([beside.energies.E_C.figure, taken], ([out, into]) =>
     derive('round trip', '%', 'Wh out / Wh in', [out, into], divide(out.x, into.x)),
   )
-} // prettier-ignore
+}
 
-function sentenceOf({ taken, full, tapers, most, from, to, conversion, roundTrip }: Omit<Charge, 'log' | 'sentence'>): string {
+function sentenceOf({
+  taken,
+  full,
+  tapers,
+  most,
+  from,
+  to,
+  conversion,
+  roundTrip,
+}: Omit<Charge, 'log' | 'sentence'>): string {
   const minutes = (s: number) => sayDuration(60 * Math.round(s / 60))
   const share = (x: number | undefined) => (x === undefined ? undefined : say(100 * x, '%', 2))
-  const range = from !== undefined && to !== undefined ? `From ${share(from) ?? ''} to ${share(to) ?? ''}` : 'The charge'
+  const range =
+    from !== undefined && to !== undefined ? `From ${share(from) ?? ''} to ${share(to) ?? ''}` : 'The charge'
   const took = isFigure(taken) ? ` took ${say(taken.x.value, 'Wh')}` : ''
   const time = full === undefined ? '; it was not full' : `; full after ${minutes(full)}`
   const up = most === undefined ? '' : `, at up to ${say(most, 'W')}`
   const tapered = tapers === undefined ? '' : `; it tapers from ${minutes(tapers)} on`
   const round = isFigure(roundTrip) ? `. Round trip: ${say(100 * roundTrip.x.value, '%')}` : ''
-  const stored = conversion === undefined || conversion > 1.05 ? '' : `. By its gauge and label ${say(100 * conversion, '%', 2)} of it is in the store`
+  const stored =
+    conversion === undefined || conversion > 1.05
+      ? ''
+      : `. By its gauge and label ${say(100 * conversion, '%', 2)} of it is in the store`
   return `${range}${took}${up}${time}${tapered}${stored}${round}.`
-} // prettier-ignore
+}

@@ -20,16 +20,27 @@ const meter = meterOf({
 })
 let made = 0
 const input = (volts: number, amps: number, source: 'solar' | 'wall' = 'solar'): EntryOf<'charging'> => ({
-  id: uuid(600 + made++), revision: 1, at: new Date(Date.UTC(2026, 3, 14, 8, made)).toISOString(), kind: 'charging',
+  id: uuid(600 + made++),
+  revision: 1,
+  at: new Date(Date.UTC(2026, 3, 14, 8, made)).toISOString(),
+  kind: 'charging',
   reading: { test: 'input', source, values: valuesOf({ V_in: volts, I_in: amps, P_in: volts * amps }) },
-}) // prettier-ignore
+})
 const look = (entries: readonly Entry[], patch: Partial<Claim> = {}) => {
-  const claim: Claim = { id: uuid(30), quantity: 'charge power', comparator: 'at least', value: 210, unit: 'W', readWhere: 'label', ...patch }
+  const claim: Claim = {
+    id: uuid(30),
+    quantity: 'charge power',
+    comparator: 'at least',
+    value: 210,
+    unit: 'W',
+    readWhere: 'label',
+    ...patch,
+  }
   const view = viewTrial(trialOf([revisionOf({ unit: stationOf([claim]), meters: [meter] })]), entries)
   const [analysis] = view.analyses
   if (!analysis) throw new Error('no analysis')
   return { analysis, finding: view.findings[0]?.standing }
-} // prettier-ignore
+}
 
 const panel = { owned: 2, openVolts: 22.4, shortAmps: 6.2, watts: 110, perKelvin: -0.29, coldest: -5 }
 
@@ -59,7 +70,15 @@ describe('panels', () => {
 })
 
 describe('what an input takes', () => {
-  const rising = [[13, 10], [15, 10], [18, 10], [21, 10], [24, 8.75], [28, 7.5], [33, 6.364]].map(([V = 0, A = 0]) => input(V, A))
+  const rising = [
+    [13, 10],
+    [15, 10],
+    [18, 10],
+    [21, 10],
+    [24, 8.75],
+    [28, 7.5],
+    [33, 6.364],
+  ].map(([V = 0, A = 0]) => input(V, A))
   it('is told apart in amps that stay alike, and watts that do', () => {
     const course = inputCourse(inputPoints(look(rising).analysis.record))
     expect(course?.amps).toBeCloseTo(10, 6)
@@ -67,32 +86,63 @@ describe('what an input takes', () => {
     expect(course?.turnsAt).toBeCloseTo(21, 1)
   })
   it('may be of one kind alone, or of neither', () => {
-    const of = (pairs: number[][]) => inputCourse(inputPoints(look(pairs.map(([V = 0, A = 0]) => input(V, A))).analysis.record))
-    expect(of([[15, 10], [20, 10], [30, 10]])).toMatchObject({ watts: undefined })
-    expect(of([[15, 14], [20, 10.5], [30, 7]])?.watts).toBeCloseTo(210, 6)
-    expect(of([[15, 2], [20, 9], [30, 4]])).toMatchObject({ amps: undefined, watts: undefined })
-    expect(of([[15, 2], [20, 9]])).toBeUndefined()
+    const of = (pairs: number[][]) =>
+      inputCourse(inputPoints(look(pairs.map(([V = 0, A = 0]) => input(V, A))).analysis.record))
+    expect(
+      of([
+        [15, 10],
+        [20, 10],
+        [30, 10],
+      ]),
+    ).toMatchObject({ watts: undefined })
+    expect(
+      of([
+        [15, 14],
+        [20, 10.5],
+        [30, 7],
+      ])?.watts,
+    ).toBeCloseTo(210, 6)
+    expect(
+      of([
+        [15, 2],
+        [20, 9],
+        [30, 4],
+      ]),
+    ).toMatchObject({ amps: undefined, watts: undefined })
+    expect(
+      of([
+        [15, 2],
+        [20, 9],
+      ]),
+    ).toBeUndefined()
   })
   it('breaks its promise where the input itself ends there, not where the sun did', () => {
     expect(look(rising, { value: 250 }).finding?.outcome).toBe('not met')
-    expect(look([input(18, 6)], { value: 250 }).finding).toMatchObject({ outcome: 'not shown', limiter: 'supply' })
+    expect(look([input(18, 6)], { value: 250 }).finding).toMatchObject({
+      outcome: 'not shown',
+      limiter: 'supply',
+    })
     expect(look([input(18, 6, 'wall')], { value: 250, source: 'wall' }).finding?.outcome).toBe('not met')
     expect(look(rising, { value: 200 }).finding?.outcome).toBe('met')
   })
-}) // prettier-ignore
+})
 
 describe('a charge', () => {
   const log = logEntry({ what: 'charge', source: 'wall', charge: 0 })
   const watts = (minutes: number) => (minutes < 200 ? 240 : 240 * Math.exp(-(minutes - 200) / 15))
   const entries = [
     log,
-    ...Array.from({ length: 28 }, (_, i) => checkIn(log, i * 10, { P_wall: watts(i * 10) }, { charge: Math.min(1, i / 22) })),
+    ...Array.from({ length: 28 }, (_, i) =>
+      checkIn(log, i * 10, { P_wall: watts(i * 10) }, { charge: Math.min(1, i / 22) }),
+    ),
   ]
   it('is full where its input falls under a twentieth, and tapers before', () => {
     const [charge] = chargesOf(look(entries).analysis)
     expect((charge?.full ?? 0) / 60).toBe(250)
     expect((charge?.tapers ?? 0) / 60).toBe(210)
-    expect(charge?.sentence).toMatch(/^From 0(\.0)? % to 100 % took \d+ Wh, at up to 240 W; full after 4 h 10 min; it tapers from 3 h 30 min on\.$/)
+    expect(charge?.sentence).toMatch(
+      /^From 0(\.0)? % to 100 % took \d+ Wh, at up to 240 W; full after 4 h 10 min; it tapers from 3 h 30 min on\.$/,
+    )
   })
   it('is judged from empty only, and its round trip needs a run-down to the end', () => {
     const time = { quantity: 'charge time', comparator: 'at most', value: 4, unit: 'h' } as const
@@ -102,7 +152,12 @@ describe('a charge', () => {
     expect(look([half, ...entries.slice(1)], time).finding?.outcome).toBe('not shown')
     expect(isFigure(chargesOf(look(entries).analysis)[0]?.roundTrip ?? { missing: '' })).toBe(false)
     const run = logEntry({ what: 'run-down', watts: 300 }, 2)
-    const both = [...entries, run, checkIn(run, 0, { P_C: 300 }), checkIn(run, 120, { P_C: 300 }, { ended: 'BMS' })]
+    const both = [
+      ...entries,
+      run,
+      checkIn(run, 0, { P_C: 300 }),
+      checkIn(run, 120, { P_C: 300 }, { ended: 'BMS' }),
+    ]
     const trip = chargesOf(look(both).analysis)[0]?.roundTrip
     expect(trip && isFigure(trip) && trip.x.value).toBeCloseTo(600 / 860, 1)
   })
@@ -115,8 +170,11 @@ describe('a charge', () => {
   it('of the sun says for how long it hunted', () => {
     const sun = logEntry({ what: 'charge', source: 'solar' })
     const taken = [200, 200, 1, 1, 200, 200, 200, 200, 200, 200]
-    const day = solarDay(look([sun, ...taken.map((W, i) => checkIn(sun, i, { P_in: W }, { irradiance: W > 10 ? 1000 : 300 }))]).analysis.logs[0] ?? ({} as never))
+    const day = solarDay(
+      look([sun, ...taken.map((W, i) => checkIn(sun, i, { P_in: W }, { irradiance: W > 10 ? 1000 : 300 }))])
+        .analysis.logs[0] ?? ({} as never),
+    )
     expect(day?.hunting).toBeCloseTo(0.2, 9)
     expect(day?.perLight).toBeCloseTo(0.2, 9)
   })
-}) // prettier-ignore
+})

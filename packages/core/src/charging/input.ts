@@ -26,14 +26,25 @@ export const chargingTests = <T extends ChargingOf<'input'>['test'] | 'panel'>(
 export function inputPoints(record: RevisionRecord): InputPoint[] {
   return chargingTests(record, 'input')
     .flatMap(({ entry, reading }): InputPoint[] => {
-      const of = (...names: string[]) => reading.values.find(({ quantity }) => names.includes(quantity))?.value
+      const of = (...names: string[]) =>
+        reading.values.find(({ quantity }) => names.includes(quantity))?.value
       const [volts, amps] = [of('V_in'), of('I_in')]
-      const watts = of('P_in', 'P_wall') ?? (volts !== undefined && amps !== undefined ? volts * amps : undefined)
+      const watts =
+        of('P_in', 'P_wall') ?? (volts !== undefined && amps !== undefined ? volts * amps : undefined)
       if (watts === undefined) return []
-      return [{ entry, source: reading.source, volts, amps: amps ?? (volts ? watts / volts : undefined), watts, irradiance: reading.irradiance }]
+      return [
+        {
+          entry,
+          source: reading.source,
+          volts,
+          amps: amps ?? (volts ? watts / volts : undefined),
+          watts,
+          irradiance: reading.irradiance,
+        },
+      ]
     })
     .sort((a, b) => (a.volts ?? 0) - (b.volts ?? 0))
-} // prettier-ignore
+}
 
 /** How an input limits what it takes: by amps at low volts, by watts above. */
 export interface InputCourse {

@@ -18,13 +18,22 @@ function figureOf(value: Value, entry: string, { evidence, record }: Analysis): 
     unit: quantityData[value.quantity].unit,
     x:
       meter && range
-        ? uncertain(value.value, specificationSource(meter.id, range.id), rectangular(halfWidth(range, value.value)))
+        ? uncertain(
+            value.value,
+            specificationSource(meter.id, range.id),
+            rectangular(halfWidth(range, value.value)),
+          )
         : uncertain(value.value, methodSource('no meter', entry), 0),
     grade: value.grade,
     ...(refused ? { refused } : {}),
-    working: { formula: `${value.quantity} read on ${meter?.name ?? 'no named meter'}`, inputs: [], notes: [], entries: [entry] },
+    working: {
+      formula: `${value.quantity} read on ${meter?.name ?? 'no named meter'}`,
+      inputs: [],
+      notes: [],
+      entries: [entry],
+    },
   }
-} // prettier-ignore
+}
 
 /** The most that a charging input took, of the source that is promised. */
 export const judgeChargePower: Judge = (evidence) => {
@@ -38,25 +47,54 @@ export const judgeChargePower: Judge = (evidence) => {
         .map((value) => figureOf(value, entry.id, analysis)),
     )
   const logged = analysis.logs
-    .filter(({ entry }) => entry.reading.what === 'charge' && (claim.source === undefined || entry.reading.source === claim.source))
+    .filter(
+      ({ entry }) =>
+        entry.reading.what === 'charge' &&
+        (claim.source === undefined || entry.reading.source === claim.source),
+    )
     .flatMap((log) => log.series.filter(({ quantity }) => wanted.includes(quantity)))
     .flatMap((series) => {
       const quantity = series.quantity as Value['quantity']
       const [meter] = series.meters
-      return series.product ? [] : [figureOf({ quantity, value: series.largest, grade: series.grade, ...(meter ? { meter } : {}) }, series.entries[0] ?? '', analysis)]
+      return series.product
+        ? []
+        : [
+            figureOf(
+              { quantity, value: series.largest, grade: series.grade, ...(meter ? { meter } : {}) },
+              series.entries[0] ?? '',
+              analysis,
+            ),
+          ]
     })
-  const best = [...tests, ...logged].sort((a, b) => Number(decides(b)) - Number(decides(a)) || b.x.value - a.x.value)[0]
+  const best = [...tests, ...logged].sort(
+    (a, b) => Number(decides(b)) - Number(decides(a)) || b.x.value - a.x.value,
+  )[0]
   if (!best) return notTested('What its charging input takes was not read.')
   const verdict = judgeFigure(evidence, best, 'The most that it took')
   // A source that gave no more breaks no promise; where its watts stay alike whatever the volts, the input itself ends there.
-  const itself = inputCourse(inputPoints(analysis.record).filter(({ source }) => claim.source === undefined || source === claim.source))
-  const byItself = claim.source === 'wall' || (itself?.watts !== undefined && Math.abs(best.x.value / itself.watts - 1) < 0.05)
+  const itself = inputCourse(
+    inputPoints(analysis.record).filter(
+      ({ source }) => claim.source === undefined || source === claim.source,
+    ),
+  )
+  const byItself =
+    claim.source === 'wall' ||
+    (itself?.watts !== undefined && Math.abs(best.x.value / itself.watts - 1) < 0.05)
   if (claim.comparator === 'at least' && best.x.value < claimValue(claim) && decides(best))
     return byItself
-      ? { ...verdict, sentence: `${verdict.sentence} ${itself?.watts === undefined ? '' : itself.sentence}`.trim() }
-      : notShown(evidence, 'supply', `The most that it took is ${best.x.value.toFixed(0)} ${best.unit} against ${sayClaim(claim)}.`, 'A source that gives more, in its window of volts, would show whether it takes more.', best)
+      ? {
+          ...verdict,
+          sentence: `${verdict.sentence} ${itself?.watts === undefined ? '' : itself.sentence}`.trim(),
+        }
+      : notShown(
+          evidence,
+          'supply',
+          `The most that it took is ${best.x.value.toFixed(0)} ${best.unit} against ${sayClaim(claim)}.`,
+          'A source that gives more, in its window of volts, would show whether it takes more.',
+          best,
+        )
   return verdict
-} // prettier-ignore
+}
 
 /** From empty to full. */
 export const judgeChargeTime: Judge = (evidence) => {
@@ -64,25 +102,46 @@ export const judgeChargeTime: Judge = (evidence) => {
   const charges = chargesOf(analysis).filter(
     ({ log }) => claim.source === undefined || log.entry.reading.source === claim.source,
   )
-  const timed = charges.filter(({ full }) => full !== undefined).sort((a, b) => (a.from ?? 1) - (b.from ?? 1))[0]
+  const timed = charges
+    .filter(({ full }) => full !== undefined)
+    .sort((a, b) => (a.from ?? 1) - (b.from ?? 1))[0]
   if (timed?.full === undefined) {
     const running = charges.at(-1)
     return running
-      ? notShown(evidence, 'time', `After ${sayDuration(60 * Math.round(running.log.seconds / 60))} it was not full.`, 'Charge it until its input falls under a twentieth.')
+      ? notShown(
+          evidence,
+          'time',
+          `After ${sayDuration(60 * Math.round(running.log.seconds / 60))} it was not full.`,
+          'Charge it until its input falls under a twentieth.',
+        )
       : notTested('A charge from empty to full was not timed.')
   }
   if (timed.from !== undefined && timed.from > 0.05)
-    return notShown(evidence, 'supply', `It was charged from ${Math.round(100 * timed.from)} %, not from empty.`, 'Run it down first.')
+    return notShown(
+      evidence,
+      'supply',
+      `It was charged from ${Math.round(100 * timed.from)} %, not from empty.`,
+      'Run it down first.',
+    )
   const figure: Figure = {
     symbol: 't',
     unit: 'h',
-    x: uncertain(timed.full / 3600, methodSource('charge time', `${timed.log.entry.id}|${scopeOf(analysis.record)}`), rectangular(0.03)),
+    x: uncertain(
+      timed.full / 3600,
+      methodSource('charge time', `${timed.log.entry.id}|${scopeOf(analysis.record)}`),
+      rectangular(0.03),
+    ),
     grade: 'measured',
-    working: { formula: 'from empty until its input falls under a twentieth, or its gauge stands at 100 %', inputs: [], notes: [], entries: [timed.log.entry.id] },
+    working: {
+      formula: 'from empty until its input falls under a twentieth, or its gauge stands at 100 %',
+      inputs: [],
+      notes: [],
+      entries: [timed.log.entry.id],
+    },
   }
   return {
     outcome: judge(figure.x, claim.comparator, claimValue(claim) / 3600),
     figure,
     sentence: `From empty it was full after ${sayDuration(60 * Math.round(timed.full / 60))} against ${sayClaim(claim)}.`,
   }
-} // prettier-ignore
+}

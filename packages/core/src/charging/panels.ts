@@ -53,10 +53,18 @@ export function joinPanels(panel: Panel, limits: InputLimits): Joined[] {
       const forbidden = limits.volts !== undefined && cold > limits.volts
       const carried = limits.amps === undefined ? all : Math.min(all, limits.amps * best)
       const against = [
-        ...(forbidden ? [`${cold.toFixed(1)} V when it is cold is over the ${limits.volts} V that it stands`] : []),
-        ...(limits.from !== undefined && best < limits.from ? [`${best.toFixed(1)} V at its best is under the ${limits.from} V that it needs`] : []),
-        ...(limits.amps !== undefined && amps > limits.amps ? [`of ${amps.toFixed(1)} A it takes only ${limits.amps} A`] : []),
-        ...(limits.watts !== undefined && carried > limits.watts ? [`of ${carried.toFixed(0)} W it takes only ${limits.watts} W`] : []),
+        ...(forbidden
+          ? [`${cold.toFixed(1)} V when it is cold is over the ${limits.volts} V that it stands`]
+          : []),
+        ...(limits.from !== undefined && best < limits.from
+          ? [`${best.toFixed(1)} V at its best is under the ${limits.from} V that it needs`]
+          : []),
+        ...(limits.amps !== undefined && amps > limits.amps
+          ? [`of ${amps.toFixed(1)} A it takes only ${limits.amps} A`]
+          : []),
+        ...(limits.watts !== undefined && carried > limits.watts
+          ? [`of ${carried.toFixed(0)} W it takes only ${limits.watts} W`]
+          : []),
       ]
       const starved = limits.from !== undefined && best < limits.from
       ways.push({
@@ -70,6 +78,9 @@ export function joinPanels(panel: Panel, limits: InputLimits): Joined[] {
       })
     }
   return ways.sort(
-    (a, b) => Number(a.forbidden) - Number(b.forbidden) || b.watts - a.watts || a.inSeries * a.inParallel - b.inSeries * b.inParallel,
+    (a, b) =>
+      Number(a.forbidden) - Number(b.forbidden) ||
+      b.watts - a.watts ||
+      a.inSeries * a.inParallel - b.inSeries * b.inParallel,
   )
-} // prettier-ignore
+}

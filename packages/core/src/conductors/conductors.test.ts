@@ -116,9 +116,20 @@ describe('gauges as typed', () => {
 
 describe('ampacity and sizing', () => {
   const question: SizingQuestion = {
-    power: 1400, efficiency: 0.92, nominal: 24, lowest: 21.6, at: 'nominal', ripple: 0, length: 1.2,
-    material: 'copper', strandingFactor: 1.12, insulation: 105, ambient: 30, bundling: 1, dropLimit: 0.03,
-  } // prettier-ignore
+    power: 1400,
+    efficiency: 0.92,
+    nominal: 24,
+    lowest: 21.6,
+    at: 'nominal',
+    ripple: 0,
+    length: 1.2,
+    material: 'copper',
+    strandingFactor: 1.12,
+    insulation: 105,
+    ambient: 30,
+    bundling: 1,
+    dropLimit: 0.03,
+  }
 
   it('sizes 1400 W at nominal and at the alarm, by mean and by RMS current', () => {
     const nominal = sizeCable(question)

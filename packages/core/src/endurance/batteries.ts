@@ -35,12 +35,15 @@ export function batteriesIn(log: Log, { record }: Analysis): BatteryShares | und
   const of = (quantity: string, { id }: Battery) =>
     log.series.find((one) => one.quantity === quantity && one.battery === id)?.points
   const per12 = (volts: number, { nominal }: Battery) => (volts * 12) / nominal
-  if (!batteries.some((battery) => ['V_battery', 'I_battery', 'charge'].some((name) => of(name, battery)))) return undefined
+  if (!batteries.some((battery) => ['V_battery', 'I_battery', 'charge'].some((name) => of(name, battery))))
+    return undefined
   const amps = bank.strings.map((string) => {
     const points = string.flatMap((battery) => of('I_battery', battery) ?? [])
     return points.length ? points.reduce((sum, { value }) => sum + value, 0) / points.length : undefined
   })
-  const all = amps.every((one) => one !== undefined) ? amps.reduce<number>((sum, one) => sum + (one ?? 0), 0) : undefined
+  const all = amps.every((one) => one !== undefined)
+    ? amps.reduce<number>((sum, one) => sum + (one ?? 0), 0)
+    : undefined
   const predicted = all ? sharing(bank, all) : undefined
   const strings = bank.strings.map((string, i): StringShare => {
     const lasts = string.flatMap((battery) => {
@@ -69,7 +72,7 @@ export function batteriesIn(log: Log, { record }: Analysis): BatteryShares | und
     first: firstOf(batteries, of, per12),
     spread: from === undefined || to === undefined ? undefined : { from, to },
   }
-} // prettier-ignore
+}
 
 /** Share of a current under which a battery gives nothing any more, and points of charge that tell one from another. */
 const givesNothing = 0.03
@@ -87,10 +90,20 @@ function firstOf(
   const all = amps.flatMap((own) => own.at(-1) ?? []).reduce((sum, one) => sum + one, 0)
   const gone = batteries.findIndex((_, i) => {
     const [before, last] = [amps[i]?.at(-2), amps[i]?.at(-1)]
-    return all > 1 && before !== undefined && last !== undefined && before > givesNothing * all && last < givesNothing * all
+    return (
+      all > 1 &&
+      before !== undefined &&
+      last !== undefined &&
+      before > givesNothing * all &&
+      last < givesNothing * all
+    )
   })
   const out = batteries[gone]
-  if (out) return { name: out.name, sentence: `${out.name} gave nothing any more while the others carried ${say(all, 'A')}.` }
+  if (out)
+    return {
+      name: out.name,
+      sentence: `${out.name} gave nothing any more while the others carried ${say(all, 'A')}.`,
+    }
   const shown = lowestOf(batteries, (battery) => of('charge', battery)?.at(-1)?.value)
   if (shown && shown.next - shown.lowest > clearlyEmptier)
     return {
@@ -107,7 +120,7 @@ function firstOf(
     name: stood.battery.name,
     sentence: `${stood.battery.name} stood lowest, at ${volts(stood.battery)}, while ${stood.other.name} had ${volts(stood.other)}.`,
   }
-} // prettier-ignore
+}
 
 /** The battery of which something is lowest, and the one next to it; undefined: fewer than two tell. */
 function lowestOf(batteries: readonly Battery[], value: (battery: Battery) => number | undefined) {

@@ -40,25 +40,41 @@ const meter = meterOf({
   ranges: [...meterOf().ranges, rangeOf('energy', 1e6, 1, 1, 1), rangeOf('temperature', 300, 0, 10, 0.1)],
 })
 const claim = (patch: Partial<Claim>): Claim => ({
-  id: uuid(30), quantity: 'energy', comparator: 'at least', value: 1040, unit: 'Wh', readWhere: 'label', ...patch,
-}) // prettier-ignore
+  id: uuid(30),
+  quantity: 'energy',
+  comparator: 'at least',
+  value: 1040,
+  unit: 'Wh',
+  readWhere: 'label',
+  ...patch,
+})
 
 const look = (entries: readonly Entry[], revision: Partial<Revision> = {}) => {
-  const view = viewTrial(trialOf([revisionOf({ unit: stationOf([claim({})]), meters: [meter], ...revision })]), entries)
+  const view = viewTrial(
+    trialOf([revisionOf({ unit: stationOf([claim({})]), meters: [meter], ...revision })]),
+    entries,
+  )
   const [analysis] = view.analyses
   if (!analysis) throw new Error('no analysis')
   return { view, analysis, logs: analysis.logs, log: analysis.logs[0] as Log }
-} // prettier-ignore
+}
 
 const value = (figure: unknown) => (figure as Figure).x.value
 
 const slow = logEntry({ what: 'run-down', watts: 300, full: 'charger said full' })
 /** 300 W for three hours, then empty. */
-const runDown = (log: EntryOf<'log'> = slow, watts = 300, hours = 3, why: 'BMS' | 'by hand' | 'heat' = 'BMS') => [
+const runDown = (
+  log: EntryOf<'log'> = slow,
+  watts = 300,
+  hours = 3,
+  why: 'BMS' | 'by hand' | 'heat' = 'BMS',
+) => [
   log,
-  ...[0, 0.25, 0.5, 0.75].map((share) => checkIn(log, share * hours * 60, { P_C: watts, V_C: 119 }, { charge: 1 - share ** 1.3 })),
+  ...[0, 0.25, 0.5, 0.75].map((share) =>
+    checkIn(log, share * hours * 60, { P_C: watts, V_C: 119 }, { charge: 1 - share ** 1.3 }),
+  ),
   checkIn(log, hours * 60, {}, { ended: why }),
-] // prettier-ignore
+]
 
 describe('a run-down', () => {
   it('comes to its watt-hours over real times, to its end', () => {
@@ -66,7 +82,9 @@ describe('a run-down', () => {
     expect(value(log.energies.E_C.figure)).toBeCloseTo(900, 9)
     expect([log.seconds, ranFor(log), log.ended?.why]).toEqual([10_800, 10_800, 'BMS'])
     // 1 % and a count of the wattmeter, common to all readings.
-    expect(expanded((log.energies.E_C.figure as Figure).x)).toBeGreaterThan(2 * (9 + 3) / Math.sqrt(3) - 0.5)
+    expect(expanded((log.energies.E_C.figure as Figure).x)).toBeGreaterThan(
+      (2 * (9 + 3)) / Math.sqrt(3) - 0.5,
+    )
   })
 
   it('is the same whatever the order in which its readings came', () => {
@@ -93,7 +111,11 @@ describe('a run-down', () => {
   })
 
   it('counts a counter that was zeroed at its beginning from there', () => {
-    const { log } = look([slow, checkIn(slow, 60, { E_C: 300 }), checkIn(slow, 120, { E_C: 600 }, { ended: 'BMS' })])
+    const { log } = look([
+      slow,
+      checkIn(slow, 60, { E_C: 300 }),
+      checkIn(slow, 120, { E_C: 600 }, { ended: 'BMS' }),
+    ])
     expect(value(log.energies.E_C.figure)).toBe(600)
   })
 
@@ -115,22 +137,32 @@ describe('a run-down', () => {
     ]
     const { log, analysis } = look(entries)
     expect(ranFor(log) / 60).toBe(61)
-    expect(runDownsOf(analysis)[0]?.sentence).toMatch(/; heat stopped it at 51 min, for 9 min\. A BMS cut off\.$/)
+    expect(runDownsOf(analysis)[0]?.sentence).toMatch(
+      /; heat stopped it at 51 min, for 9 min\. A BMS cut off\.$/,
+    )
   })
 
   it('says that a BMS may have ended it, where its volts stood when low voltage was noted', () => {
-    const rig = revisionOf({ unit: unitOf({ claims: [claim({ quantity: 'cutoff voltage', value: 20.8, unit: 'V' })] }) })
-    const entries = [slow, checkIn(slow, 0, { V_B: 26, P_C: 300 }), checkIn(slow, 60, { V_B: 24.9, P_C: 300 }, { ended: 'low voltage' })]
+    const rig = revisionOf({
+      unit: unitOf({ claims: [claim({ quantity: 'cutoff voltage', value: 20.8, unit: 'V' })] }),
+    })
+    const entries = [
+      slow,
+      checkIn(slow, 0, { V_B: 26, P_C: 300 }),
+      checkIn(slow, 60, { V_B: 24.9, P_C: 300 }, { ended: 'low voltage' }),
+    ]
     expect(runDownsOf(look(entries, rig).analysis)[0]?.why).toContain('over its cutoff of 20.8 V')
   })
-}) // prettier-ignore
+})
 
 describe('the promise of energy', () => {
   const verdict = (entries: readonly Entry[], patch: Partial<Claim>) =>
     look(entries, { unit: stationOf([claim(patch)]) }).view.findings[0]?.standing
   it('is judged at the outlet where its label says so', () => {
     expect(verdict(runDown(), { means: 'at the outlet' })?.outcome).toBe('not met')
-    expect(verdict(runDown(), { means: 'at the outlet', value: 880 })?.outcome).toBe('met, within uncertainty')
+    expect(verdict(runDown(), { means: 'at the outlet', value: 880 })?.outcome).toBe(
+      'met, within uncertainty',
+    )
   })
   it('is not shown where the label does not say what it means, nor of cells without a tap', () => {
     expect(verdict(runDown(), {})).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
@@ -139,18 +171,30 @@ describe('the promise of energy', () => {
   })
   it('is never failed by a run that was ended by hand, nor by heat', () => {
     for (const why of ['by hand', 'heat'] as const)
-      expect(verdict(runDown(slow, 300, 2, why), { means: 'at the outlet' })).toMatchObject({ outcome: 'not shown', limiter: 'time' })
+      expect(verdict(runDown(slow, 300, 2, why), { means: 'at the outlet' })).toMatchObject({
+        outcome: 'not shown',
+        limiter: 'time',
+      })
   })
   it('is not decided by watts that nobody read', () => {
     const unread = [slow, checkIn(slow, 0, {}, { charge: 1 }), checkIn(slow, 180, {}, { ended: 'BMS' })]
     expect(verdict(unread, { means: 'at the outlet' })?.outcome).toBe('not tested')
-    expect(verdict(unread, { quantity: 'run time', value: 5, unit: 'h', load: 300 })?.outcome).toBe('not tested')
+    expect(verdict(unread, { quantity: 'run time', value: 5, unit: 'h', load: 300 })?.outcome).toBe(
+      'not tested',
+    )
   })
   it('of a run time is judged at its load, and by a harder or a lighter one to one side only', () => {
-    const time = (value: number, load: number) => verdict(runDown(), { quantity: 'run time', value, unit: 'h', load })?.outcome
-    expect([time(3.5, 300), time(2, 300), time(2, 250), time(2, 400), time(4, 400)]).toEqual(['not met', 'met', 'met', 'not tested', 'not met'])
+    const time = (value: number, load: number) =>
+      verdict(runDown(), { quantity: 'run time', value, unit: 'h', load })?.outcome
+    expect([time(3.5, 300), time(2, 300), time(2, 250), time(2, 400), time(4, 400)]).toEqual([
+      'not met',
+      'met',
+      'met',
+      'not tested',
+      'not met',
+    ])
   })
-}) // prettier-ignore
+})
 
 describe('when it will end', () => {
   it('is said at each check-in within its stated interval, in nine of ten runs from half-way on', () => {
@@ -168,7 +212,8 @@ describe('when it will end', () => {
         ...shares.map((share) => checkIn(log, share * end, { P_C: watts * (1 + 0.004 * random.normal()) })),
         checkIn(log, end, {}, { ended: 'BMS' }),
       ]
-      for (const { at, end: said, within: U } of runDownsOf(look(entries).analysis)[0]?.predicted?.predictions ?? []) {
+      for (const { at, end: said, within: U } of runDownsOf(look(entries).analysis)[0]?.predicted
+        ?.predictions ?? []) {
         if (at < 0.499 * end * 60) continue
         told++
         if (Math.abs(said - end * 60) <= U) within++
@@ -179,28 +224,44 @@ describe('when it will end', () => {
   })
   it('is known far better after a run-down at this load', () => {
     const second = logEntry({ what: 'run-down', watts: 300 }, 2)
-    const runs = runDownsOf(look([...runDown(), second, checkIn(second, 0, { P_C: 300 }), checkIn(second, 90, { P_C: 300 })]).analysis)
+    const runs = runDownsOf(
+      look([...runDown(), second, checkIn(second, 0, { P_C: 300 }), checkIn(second, 90, { P_C: 300 })])
+        .analysis,
+    )
     expect(runs[1]?.predicted?.usable).toMatchObject({ by: 'an earlier run-down at this load', amount: 900 })
     const last = runs[1]?.predicted?.predictions.at(-1)
     expect((last?.end ?? 0) / 60).toBeCloseTo(180, 6)
     expect((last?.within ?? 0) / 60).toBeLessThan(12)
   })
-}) // prettier-ignore
+})
 
 describe('delivered energy against load', () => {
   it('tells how long a load runs, straight between what was run down', () => {
-    const curve = [{ watts: 300, Wh: 871 }, { watts: 800, Wh: 812 }]
+    const curve = [
+      { watts: 300, Wh: 871 },
+      { watts: 800, Wh: 812 },
+    ]
     expect(hoursAt(curve, 550)).toBeCloseTo(841.5 / 550, 9)
     expect(hoursAt(curve, 100)).toBeCloseTo(8.71, 9)
     expect(hoursAt([], 100)).toBeUndefined()
-    expect(dutyWatts([{ hours: 12, load: 45 }, { hours: 2, load: 180 }])).toBeCloseTo(900 / 14, 9)
+    expect(
+      dutyWatts([
+        { hours: 12, load: 45 },
+        { hours: 2, load: 180 },
+      ]),
+    ).toBeCloseTo(900 / 14, 9)
   })
   it('stands by rising load, what was ended early marked', () => {
     const quick = logEntry({ what: 'run-down', watts: 800 }, 2)
-    const curve = deliveredCurve(runDownsOf(look([...runDown(quick, 800, 0.5, 'by hand'), ...runDown()]).analysis))
-    expect(curve.map(({ watts, stopped }) => [Math.round(watts), stopped])).toEqual([[300, false], [800, true]])
+    const curve = deliveredCurve(
+      runDownsOf(look([...runDown(quick, 800, 0.5, 'by hand'), ...runDown()]).analysis),
+    )
+    expect(curve.map(({ watts, stopped }) => [Math.round(watts), stopped])).toEqual([
+      [300, false],
+      [800, true],
+    ])
   })
-}) // prettier-ignore
+})
 
 describe('a gauge against measured energy', () => {
   it('is checked where it was run empty, and the worst is said', () => {
@@ -222,9 +283,22 @@ describe('where heat settles', () => {
   const hold = logEntry({ what: 'rated hold', watts: 1400 })
   const warm = (minutes: number, room = 22) => room + 46 * (1 - Math.exp(-minutes / 14))
   const felt = (minutes: number, room = 22) =>
-    checkIn(hold, minutes, { P_C: 1400 }, { temperatures: [{ place: 'case', celsius: warm(minutes, room) }, { place: 'room', celsius: room }] })
+    checkIn(
+      hold,
+      minutes,
+      { P_C: 1400 },
+      {
+        temperatures: [
+          { place: 'case', celsius: warm(minutes, room) },
+          { place: 'room', celsius: room },
+        ],
+      },
+    )
   it('is said, in this room and in one of 40 °C', () => {
-    const [place] = heatOf(look([hold, ...[0, 5, 10, 15, 20, 25, 30, 40].map((m) => felt(m))]).log, look([hold]).analysis)
+    const [place] = heatOf(
+      look([hold, ...[0, 5, 10, 15, 20, 25, 30, 40].map((m) => felt(m))]).log,
+      look([hold]).analysis,
+    )
     expect(place?.settles?.x.value).toBeCloseTo(68, 4)
     expect(place?.inHotRoom).toBeCloseTo(86, 4)
     // 46 K with 14 min: under 1 K in a quarter of an hour from 54 min on.
@@ -240,93 +314,187 @@ describe('where heat settles', () => {
     const short = look([hold, ...[0, 3, 6, 9, 12, 15].map((m) => felt(m))])
     expect(heatOf(short.log, short.analysis)[0]?.settles).toBeUndefined()
     expect(heatOf(short.log, short.analysis)[0]?.sentence).toContain('it was still rising')
-    const fan = [30, 41, 43, 39, 38, 37.5, 37.4, 37.3].map((celsius, i) => checkIn(hold, i * 10, { P_C: 900 }, { temperatures: [{ place: 'case', celsius }, { place: 'room', celsius: 22 }] }))
+    const fan = [30, 41, 43, 39, 38, 37.5, 37.4, 37.3].map((celsius, i) =>
+      checkIn(
+        hold,
+        i * 10,
+        { P_C: 900 },
+        {
+          temperatures: [
+            { place: 'case', celsius },
+            { place: 'room', celsius: 22 },
+          ],
+        },
+      ),
+    )
     const turned = look([hold, ...fan])
     expect(heatOf(turned.log, turned.analysis)[0]?.sentence).not.toContain('would settle')
   })
   it('is carried back to the moment of switching off, from how it cools', () => {
     const cooling = [2, 4, 6, 9].map((m) =>
-      checkIn(hold, 60 + m, {}, { temperatures: [{ place: 'case', celsius: 22 + 40 * Math.exp(-m / 12) }, { place: 'room', celsius: 22 }] }))
-    const { log, analysis } = look([hold, felt(0), felt(30), checkIn(hold, 60, { P_C: 1400 }, { ended: 'time was up' }), ...cooling])
+      checkIn(
+        hold,
+        60 + m,
+        {},
+        {
+          temperatures: [
+            { place: 'case', celsius: 22 + 40 * Math.exp(-m / 12) },
+            { place: 'room', celsius: 22 },
+          ],
+        },
+      ),
+    )
+    const { log, analysis } = look([
+      hold,
+      felt(0),
+      felt(30),
+      checkIn(hold, 60, { P_C: 1400 }, { ended: 'time was up' }),
+      ...cooling,
+    ])
     expect(heatOf(log, analysis)[0]?.atSwitchOff).toBeCloseTo(62, 1)
   })
   it('a promise of a case is judged by where it settles, and not shown while it rises', () => {
-    const unit = stationOf([claim({ quantity: 'case temperature', comparator: 'at most', value: 65, unit: '°C' })])
+    const unit = stationOf([
+      claim({ quantity: 'case temperature', comparator: 'at most', value: 65, unit: '°C' }),
+    ])
     const long = look([hold, ...[0, 5, 10, 15, 20, 25, 30, 40].map((m) => felt(m))], { unit })
     expect(long.view.findings[0]?.standing.outcome).toBe('not met')
     expect(look([hold, felt(0), felt(5)], { unit }).view.findings[0]?.standing.outcome).toBe('not shown')
   })
-}) // prettier-ignore
+})
 
 describe('fan and derating', () => {
   it('tells when a fan started, and when it only ran already', () => {
     const hold = logEntry({ what: 'rated hold' })
     const at = (minutes: number, fan: 'on' | 'off') => checkIn(hold, minutes, { P_C: 500 }, { fan })
-    expect(fanOf(look([hold, at(1, 'off'), at(8, 'on'), at(20, 'off'), at(24, 'on')]).log)).toMatchObject({ seenToStart: true, starts: 480, cycle: 960 })
+    expect(fanOf(look([hold, at(1, 'off'), at(8, 'on'), at(20, 'off'), at(24, 'on')]).log)).toMatchObject({
+      seenToStart: true,
+      starts: 480,
+      cycle: 960,
+    })
     expect(fanOf(look([hold, at(1, 'on')]).log)?.seenToStart).toBe(false)
     expect(fanOf(look([hold, at(1, 'off')]).log)).toBeUndefined()
   })
   it('is a fall of watts while the resistance of the load stays', () => {
-    const point = (at: number, P: number, V: number) => [{ at, value: P }, { at, value: V }] as const
+    const point = (at: number, P: number, V: number) =>
+      [
+        { at, value: P },
+        { at, value: V },
+      ] as const
     const series = (rows: readonly (readonly [number, number, number])[]) => {
       const pairs = rows.map((row) => point(...row))
-      return { series: [{ quantity: 'P_C', points: pairs.map(([p]) => p) }, { quantity: 'V_C', points: pairs.map(([, v]) => v) }] } as unknown as Pick<Log, 'series'>
+      return {
+        series: [
+          { quantity: 'P_C', points: pairs.map(([p]) => p) },
+          { quantity: 'V_C', points: pairs.map(([, v]) => v) },
+        ],
+      } as unknown as Pick<Log, 'series'>
     }
     const R = 230 ** 2 / 1000
-    expect(deratesFrom(series([[0, 1000, 230], [60, 1000, 230], [120, 220 ** 2 / R, 220], [180, 215 ** 2 / R, 215]]))).toMatchObject({ at: 120, from: 1000 })
+    expect(
+      deratesFrom(
+        series([
+          [0, 1000, 230],
+          [60, 1000, 230],
+          [120, 220 ** 2 / R, 220],
+          [180, 215 ** 2 / R, 215],
+        ]),
+      ),
+    ).toMatchObject({ at: 120, from: 1000 })
     // The load itself took less.
-    expect(deratesFrom(series([[0, 1000, 230], [60, 900, 230], [120, 850, 230], [180, 800, 230]]))).toBeUndefined()
+    expect(
+      deratesFrom(
+        series([
+          [0, 1000, 230],
+          [60, 900, 230],
+          [120, 850, 230],
+          [180, 800, 230],
+        ]),
+      ),
+    ).toBeUndefined()
   })
-}) // prettier-ignore
+})
 
 describe('noise', () => {
   it('is corrected for its background, and not told from it under 3 dB', () => {
     expect(withoutBackground(52.4, 45.1)).toBeCloseTo(51.5, 1)
     expect(withoutBackground(47, 45.1)).toBeUndefined()
     fc.assert(
-      fc.property(fc.double({ min: 20, max: 90, noNaN: true }), fc.double({ min: 3, max: 40, noNaN: true }), (B, over) => {
-        const left = withoutBackground(B + over, B) ?? NaN
-        expect(10 * Math.log10(10 ** (left / 10) + 10 ** (B / 10))).toBeCloseTo(B + over, 8)
-      }),
+      fc.property(
+        fc.double({ min: 20, max: 90, noNaN: true }),
+        fc.double({ min: 3, max: 40, noNaN: true }),
+        (B, over) => {
+          const left = withoutBackground(B + over, B) ?? NaN
+          expect(10 * Math.log10(10 ** (left / 10) + 10 ** (B / 10))).toBeCloseTo(B + over, 8)
+        },
+      ),
     )
   })
   it('of a load that is not silent decides nothing', () => {
-    const noise = (silent: boolean): EntryOf<'noise'> => ({ id: uuid(900), revision: 1, at: '2026-04-14T09:00:00.000Z', kind: 'noise', reading: { level: 52, background: 40, distance: 1, silent } })
+    const noise = (silent: boolean): EntryOf<'noise'> => ({
+      id: uuid(900),
+      revision: 1,
+      at: '2026-04-14T09:00:00.000Z',
+      kind: 'noise',
+      reading: { level: 52, background: 40, distance: 1, silent },
+    })
     const unit = stationOf([claim({ quantity: 'noise', comparator: 'at most', value: 45, unit: 'dB(A)' })])
     expect(look([noise(true)], { unit }).view.findings[0]?.standing.outcome).toBe('not met')
     expect(look([noise(false)], { unit }).view.findings[0]?.standing.outcome).toBe('not tested')
     expect(noisesOf(look([noise(true)]).analysis)[0]?.sentence).toContain('51.7 dB(A) at 1.00 m')
   })
-}) // prettier-ignore
+})
 
 describe('batteries of a bank', () => {
   const bank = parallelOf([0.0038, 0.0038, 0.0038, 0.0038])
-  const rig = { rig: rigOf({ bank: { ...bank, join: { ...bank.join, positiveAt: 0, negativeAt: 0 } as typeof bank.join } }), unit: unitOf() }
+  const rig = {
+    rig: rigOf({
+      bank: { ...bank, join: { ...bank.join, positiveAt: 0, negativeAt: 0 } as typeof bank.join },
+    }),
+    unit: unitOf(),
+  }
   const ids = bank.strings.flat().map(({ id }) => id)
   const log = logEntry({ what: 'run-down' })
-  const amps = (minutes: number, each: readonly number[], more: Partial<EntryOf<'check-in'>['reading']> = {}) =>
-    checkIn(log, minutes, { I: each.reduce((a, b) => a + b, 0) }, { batteries: ids.map((battery, i) => ({ battery, amps: each[i] })), ...more })
+  const amps = (
+    minutes: number,
+    each: readonly number[],
+    more: Partial<EntryOf<'check-in'>['reading']> = {},
+  ) =>
+    checkIn(
+      log,
+      minutes,
+      { I: each.reduce((a, b) => a + b, 0) },
+      { batteries: ids.map((battery, i) => ({ battery, amps: each[i] })), ...more },
+    )
   it('are held against what the network has at the take-off that is used', () => {
     const { log: found, analysis } = look([log, amps(0, [47.6, 31.5, 22.5, 18.4])], rig)
     const shares = batteriesIn(found, analysis)?.strings ?? []
-    for (const { read, predicted } of shares) expect(Math.abs((read ?? 0) - (predicted ?? 1))).toBeLessThan(0.002)
+    for (const { read, predicted } of shares)
+      expect(Math.abs((read ?? 0) - (predicted ?? 1))).toBeLessThan(0.002)
     expect(firstEmpty(analysis, 120)?.name).toBe(bank.strings[0]?.[0]?.name)
   })
   it('end by the first one that gives nothing any more', () => {
-    const { log: found, analysis } = look([log, amps(0, [47.6, 31.5, 22.5, 18.4]), amps(60, [0.1, 50, 38, 32])], rig)
-    expect(batteriesIn(found, analysis)?.first?.sentence).toMatch(/gave nothing any more while the others carried 120 A/)
+    const { log: found, analysis } = look(
+      [log, amps(0, [47.6, 31.5, 22.5, 18.4]), amps(60, [0.1, 50, 38, 32])],
+      rig,
+    )
+    expect(batteriesIn(found, analysis)?.first?.sentence).toMatch(
+      /gave nothing any more while the others carried 120 A/,
+    )
   })
   it('or by its own app, or its volts', () => {
-    const charges = (shares: readonly number[]) => checkIn(log, 30, { I: 100 }, { batteries: ids.map((battery, i) => ({ battery, charge: shares[i] })) })
+    const charges = (shares: readonly number[]) =>
+      checkIn(log, 30, { I: 100 }, { batteries: ids.map((battery, i) => ({ battery, charge: shares[i] })) })
     const one = look([log, charges([0.4, 0.6, 0.61, 0.62])], rig)
     expect(batteriesIn(one.log, one.analysis)?.first?.name).toBe(bank.strings[0]?.[0]?.name)
     const even = look([log, charges([0.6, 0.62, 0.6, 0.61])], rig)
     expect(batteriesIn(even.log, even.analysis)?.first).toBeUndefined()
   })
-}) // prettier-ignore
+})
 
 describe('what a log notices', () => {
-  const odd = (entries: readonly Entry[], revision: Partial<Revision> = {}) => notice(look(entries, revision).analysis).map(({ number }) => number)
+  const odd = (entries: readonly Entry[], revision: Partial<Revision> = {}) =>
+    notice(look(entries, revision).analysis).map(({ number }) => number)
   it('is a charger on during a run-down, and a load on during a charge', () => {
     const support = { kind: 'charger' as const, name: 'Charger', current: 10, ownUse: 0 }
     expect(odd(runDown(), { rig: rigOf({ support }), unit: unitOf() })).toContain(38)
@@ -335,7 +503,12 @@ describe('what a log notices', () => {
     expect(odd([charge, checkIn(charge, 0, { P_wall: 200, P_C: 50 })])).toContain(38)
   })
   it('is a counter at the outlet that went dark with it', () => {
-    const dark = [slow, checkIn(slow, 0, { E_C: 0, P_C: 300 }), checkIn(slow, 100, { E_C: 500, P_C: 300 }), checkIn(slow, 120, {}, { ended: 'BMS' })]
+    const dark = [
+      slow,
+      checkIn(slow, 0, { E_C: 0, P_C: 300 }),
+      checkIn(slow, 100, { E_C: 500, P_C: 300 }),
+      checkIn(slow, 120, {}, { ended: 'BMS' }),
+    ]
     expect(odd(dark)).toContain(35)
   })
   it('is a gap, but no even rhythm', () => {
@@ -347,4 +520,4 @@ describe('what a log notices', () => {
     expect(seriesFor(look(runDown()).log, 'P_C')?.points).toHaveLength(4)
     expect(isFigure(look([slow]).log.energies.E_C.figure)).toBe(false)
   })
-}) // prettier-ignore
+})

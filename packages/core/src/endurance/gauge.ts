@@ -23,7 +23,10 @@ export function gaugeChecks(log: Log): GaugeCheck[] {
   if (!shown || !rate || !ranEmpty(log)) return []
   const points = [{ at: 0, value: rate.points[0]?.value ?? 0 }, ...rate.points]
   const end = log.ended?.at ?? log.seconds
-  const all = integrate([...points.filter(({ at }) => at <= end), { at: end, value: points.at(-1)?.value ?? 0 }]).value
+  const all = integrate([
+    ...points.filter(({ at }) => at <= end),
+    { at: end, value: points.at(-1)?.value ?? 0 },
+  ]).value
   if (!(all > 0)) return []
   return shown.points
     .filter(({ at }) => at <= end)
@@ -32,7 +35,7 @@ export function gaugeChecks(log: Log): GaugeCheck[] {
       const used = integrate([...before, { at, value: before.at(-1)?.value ?? 0 }]).value
       return { at, shown: value, left: 1 - used / all }
     })
-} // prettier-ignore
+}
 
 /** The check at which a gauge was furthest off. */
 export const worstOf = (checks: readonly GaugeCheck[]): GaugeCheck | undefined =>

@@ -68,7 +68,10 @@ function placeHeat(
   const running = series.points.filter(({ at }) => at <= until)
   const points = running.length ? running : series.points
   const [first] = points
-  const hottest = points.reduce((most, point) => (point.value > most.value ? point : most), first ?? { at: 0, value: 0 })
+  const hottest = points.reduce(
+    (most, point) => (point.value > most.value ? point : most),
+    first ?? { at: 0, value: 0 },
+  )
   const rise = hottest.value - room(hottest.at)
   const above = points.map(({ at, value }) => ({ at, value: value - room(at) }))
   const fit = fitThermal(above)
@@ -95,9 +98,12 @@ function placeHeat(
   const known = fit && !turned && fit.watched >= tellsEnd && fit.high !== undefined && fit.low !== undefined
   const settles =
     known && fit.high !== undefined && fit.low !== undefined
-      ? figure(now + fit.settles, (fit.high - fit.low) / 4, 'T∞ of T = T∞ − (T∞ − T0)·e^(−t/τ), above the room', [
-          `τ ${sayDuration(60 * Math.round(fit.tau / 60))}; watched for ${fit.watched.toFixed(1)} τ.`,
-        ])
+      ? figure(
+          now + fit.settles,
+          (fit.high - fit.low) / 4,
+          'T∞ of T = T∞ − (T∞ − T0)·e^(−t/τ), above the room',
+          [`τ ${sayDuration(60 * Math.round(fit.tau / 60))}; watched for ${fit.watched.toFixed(1)} τ.`],
+        )
       : undefined
   const above40 = hotRoom + (settles ? settles.x.value - now : rise)
   const cable = [...revision.rig.positive, ...revision.rig.negative].find(({ id }) => id === series.place)
@@ -115,7 +121,7 @@ function placeHeat(
     atSwitchOff: switchedOff(series.points, log, room),
     sentence: `${sentenceOf(placeName, hot, settles, turned ? undefined : fit, now, above40, rating)}${settles && fit ? whenSettled(fit, (points.at(-1)?.at ?? 0) - (first?.at ?? 0)) : ''}`,
   }
-} // prettier-ignore
+}
 
 function sentenceOf(
   place: string,
@@ -173,7 +179,9 @@ function switchedOff(
   const fit = fitThermal(cooling)
   if (fit) return temperatureAt(fit, -(cooling[0]?.at ?? 0)) + room(ended.at)
   // Too few for a curve of their own: they fall towards the room in a straight line of their logarithms.
-  const logs = cooling.filter(({ value }) => value > 0).map(({ at, value }) => ({ at, value: Math.log(value) }))
+  const logs = cooling
+    .filter(({ value }) => value > 0)
+    .map(({ at, value }) => ({ at, value: Math.log(value) }))
   if (logs.length < 3) return undefined
   const mean = (of: (point: Point) => number) => logs.reduce((sum, point) => sum + of(point), 0) / logs.length
   const [t, y] = [mean(({ at }) => at), mean(({ value }) => value)]
@@ -181,7 +189,7 @@ function switchedOff(
     logs.reduce((sum, { at, value }) => sum + (at - t) * (value - y), 0) /
     logs.reduce((sum, { at }) => sum + (at - t) ** 2, 0)
   return Math.exp(y - slope * t) + room(ended.at)
-} // prettier-ignore
+}
 
 /** A temperature that a place would settle at, as a figure to be judged: what was reached is only its least. */
 export const settledOrHottest = ({ settles, hottest }: PlaceHeat): Figure =>

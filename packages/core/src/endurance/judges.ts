@@ -37,7 +37,9 @@ export const judgeEnergy: Judge = (evidence) => {
       const figure = one.log.energies[name].figure
       return isFigure(figure) ? [{ ...one, figure }] : []
     })
-    .sort((a, b) => Number(decides(b.figure)) - Number(decides(a.figure)) || b.figure.x.value - a.figure.x.value)
+    .sort(
+      (a, b) => Number(decides(b.figure)) - Number(decides(a.figure)) || b.figure.x.value - a.figure.x.value,
+    )
   const [best] = known
   if (!best) return withoutEnergy(evidence, tried)
   const { figure } = best
@@ -47,9 +49,21 @@ export const judgeEnergy: Judge = (evidence) => {
   const others = known.slice(1).map((one) => `${sayFigure(one.figure)} at ${one.watts?.toFixed(0) ?? '–'} W`)
   const beside = others.length ? ` Other run-downs gave ${others.join(', ')}.` : ''
   if (short && !best.complete)
-    return notShown(evidence, 'time', `${sayFigure(figure)} came of it until it was ended. ${best.why ?? ''}`.trim(), 'A run-down to its cutoff would show it.', figure)
+    return notShown(
+      evidence,
+      'time',
+      `${sayFigure(figure)} came of it until it was ended. ${best.why ?? ''}`.trim(),
+      'A run-down to its cutoff would show it.',
+      figure,
+    )
   if (short && best.log.entry.reading.full === 'not full')
-    return notShown(evidence, 'supply', `It was not full: it gave ${sayFigure(figure)}.`, 'Fill it first.', figure)
+    return notShown(
+      evidence,
+      'supply',
+      `It was not full: it gave ${sayFigure(figure)}.`,
+      'Fill it first.',
+      figure,
+    )
   if (short && claim.means === undefined && claim.unit !== 'Ah') {
     const share = (100 * figure.x.value) / claimValue(claim)
     return notShown(
@@ -61,7 +75,7 @@ export const judgeEnergy: Judge = (evidence) => {
     )
   }
   return { ...verdict, sentence: `${verdict.sentence}${beside}` }
-} // prettier-ignore
+}
 
 function withoutEnergy(evidence: Evidence, tried: readonly RunDown[]): Verdict {
   const outlet = tried.map(({ delivered }) => delivered).find(isFigure)
@@ -80,7 +94,8 @@ function withoutEnergy(evidence: Evidence, tried: readonly RunDown[]): Verdict {
 export const judgeRunTime: Judge = (evidence) => {
   const { claim, analysis } = evidence
   const { load } = claim
-  if (load === undefined) return notTested('The run time names no load, so that nothing can be run down at it.')
+  if (load === undefined)
+    return notTested('The run time names no load, so that nothing can be run down at it.')
   const wanted = claimValue(claim)
   const tried = runDownsOf(analysis).flatMap((one) =>
     one.watts === undefined || !one.log.ended ? [] : [{ ...one, watts: one.watts }],
@@ -91,31 +106,64 @@ export const judgeRunTime: Judge = (evidence) => {
     return {
       symbol: 't',
       unit: 'h',
-      x: uncertain((scale * ran) / 3600, methodSource('run time', `${log.entry.id}|${scopeOf(analysis.record)}`), rectangular(lateBy / 3600)),
+      x: uncertain(
+        (scale * ran) / 3600,
+        methodSource('run time', `${log.entry.id}|${scopeOf(analysis.record)}`),
+        rectangular(lateBy / 3600),
+      ),
       grade: decides(delivered) ? 'measured' : 'estimated',
       working: {
         formula: 'time from its beginning to its end, without stops',
         inputs: [],
-        notes: scale === 1 ? [] : [`Carried over from ${watts?.toFixed(0) ?? ''} W to ${plain(load)} W at the same energy.`],
+        notes:
+          scale === 1
+            ? []
+            : [`Carried over from ${watts?.toFixed(0) ?? ''} W to ${plain(load)} W at the same energy.`],
         entries: [log.entry.id],
       },
     }
   }
-  const near = tried.find((one) => Math.abs(one.watts / load - 1) <= atLoad && (one.complete || one.ran >= wanted))
-  const said = (one: RunDown & { watts: number }) => `${sayDuration(60 * Math.round(one.ran / 60))} at ${one.watts.toFixed(0)} W`
+  const near = tried.find(
+    (one) => Math.abs(one.watts / load - 1) <= atLoad && (one.complete || one.ran >= wanted),
+  )
+  const said = (one: RunDown & { watts: number }) =>
+    `${sayDuration(60 * Math.round(one.ran / 60))} at ${one.watts.toFixed(0)} W`
   if (near) {
     const figure = figureOf(near)
     if (!decides(figure)) return undecided(figure)
-    return { outcome: judge(figure.x, claim.comparator, wanted / 3600), figure, sentence: `It ran ${said(near)} against ${sayClaim(claim)}. ${near.why ?? ''}`.trim() }
+    return {
+      outcome: judge(figure.x, claim.comparator, wanted / 3600),
+      figure,
+      sentence: `It ran ${said(near)} against ${sayClaim(claim)}. ${near.why ?? ''}`.trim(),
+    }
   }
   const harder = tried.find((one) => decides(one.delivered) && one.watts > load && one.ran >= wanted)
-  if (harder) return { outcome: 'met', figure: figureOf(harder), sentence: `It ran ${said(harder)}, more than ${sayClaim(claim)}.` }
-  const easier = tried.find((one) => decides(one.delivered) && one.watts < load && one.complete && one.ran < wanted)
-  if (easier) return { outcome: 'not met', figure: figureOf(easier), sentence: `It ran only ${said(easier)}, against ${sayClaim(claim)}.` }
+  if (harder)
+    return {
+      outcome: 'met',
+      figure: figureOf(harder),
+      sentence: `It ran ${said(harder)}, more than ${sayClaim(claim)}.`,
+    }
+  const easier = tried.find(
+    (one) => decides(one.delivered) && one.watts < load && one.complete && one.ran < wanted,
+  )
+  if (easier)
+    return {
+      outcome: 'not met',
+      figure: figureOf(easier),
+      sentence: `It ran only ${said(easier)}, against ${sayClaim(claim)}.`,
+    }
   const cut = tried.find((one) => Math.abs(one.watts / load - 1) <= atLoad)
-  if (cut) return notShown(evidence, 'time', `It ran ${said(cut)} until it was ended. ${cut.why ?? ''}`.trim(), 'A run-down to its cutoff would show it.', figureOf(cut))
+  if (cut)
+    return notShown(
+      evidence,
+      'time',
+      `It ran ${said(cut)} until it was ended. ${cut.why ?? ''}`.trim(),
+      'A run-down to its cutoff would show it.',
+      figureOf(cut),
+    )
   return notTested(`It was not run down at ${plain(load)} W.`)
-} // prettier-ignore
+}
 
 /** Case temperature: where it would settle; reached is only its least. */
 export const judgeCase: Judge = (evidence) => {
@@ -141,11 +189,22 @@ export const judgeOverloadTime: Judge = (evidence) => {
   if (!held) return notTested(`It was not loaded with ${plain(load)} W for a measured time.`)
   const seconds = held.held ?? 0
   const said = `${sayFigure(held.power)} was held for ${sayDuration(seconds)}`
-  if (seconds >= wanted) return { outcome: 'met', figure: held.power, sentence: `${said} against ${sayClaim(claim)}.` }
+  if (seconds >= wanted)
+    return { outcome: 'met', figure: held.power, sentence: `${said} against ${sayClaim(claim)}.` }
   if (held.end === 'tripped' && held.alarm !== 'low voltage' && !held.opened)
-    return { outcome: 'not met', figure: held.power, sentence: `${said}, then it gave up, against ${sayClaim(claim)}.` }
-  return notShown(evidence, held.alarm === 'low voltage' ? 'supply' : 'time', `${said}.`, `Hold it for ${sayDuration(wanted)}.`, held.power)
-} // prettier-ignore
+    return {
+      outcome: 'not met',
+      figure: held.power,
+      sentence: `${said}, then it gave up, against ${sayClaim(claim)}.`,
+    }
+  return notShown(
+    evidence,
+    held.alarm === 'low voltage' ? 'supply' : 'time',
+    `${said}.`,
+    `Hold it for ${sayDuration(wanted)}.`,
+    held.power,
+  )
+}
 
 /** Noise by the loudest reading that decides, with silent loads. */
 export const judgeNoise: Judge = (evidence) => {
@@ -156,13 +215,21 @@ export const judgeNoise: Judge = (evidence) => {
     .sort((a, b) => b.level.x.value - a.level.x.value)[0]
   if (loudest) {
     const verdict = judgeFigure(evidence, loudest.level, 'Its noise')
-    return { ...verdict, sentence: `${verdict.sentence.slice(0, -1)}, at ${say(loudest.entry.reading.distance, 'm')}.` }
+    return {
+      ...verdict,
+      sentence: `${verdict.sentence.slice(0, -1)}, at ${say(loudest.entry.reading.distance, 'm')}.`,
+    }
   }
   if (told[0]) return undecided(told[0].level)
   if (noises.length)
-    return notShown(evidence, 'meter', 'It could not be told from the room.', 'Read it nearer, or in a quieter room.')
+    return notShown(
+      evidence,
+      'meter',
+      'It could not be told from the room.',
+      'Read it nearer, or in a quieter room.',
+    )
   return notTested('The noise was not read.')
-} // prettier-ignore
+}
 
 export const judgeCycles: Judge = () =>
   notTested('Cycles take years: what the store still gives after some of them is a run-down of its own.')

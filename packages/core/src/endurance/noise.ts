@@ -42,27 +42,36 @@ export function noisesOf(analysis: Analysis): Noise[] {
     const gain = background === undefined ? 1 : 1 / (1 - 10 ** ((background - level) / 10))
     const half = range ? halfWidth(range, level) : usual
     const source =
-      meter && range
-        ? specificationSource(meter.id, range.id)
-        : methodSource('sound level', scopeOf(record))
+      meter && range ? specificationSource(meter.id, range.id) : methodSource('sound level', scopeOf(record))
     const figure: Figure = {
       symbol: 'L',
       unit: 'dB(A)',
       // Level and background stand on one meter: what it is off by moves both alike.
-      x: { value: left, sources: new Map([[source, rectangular(half)], [methodSource('noise', entry.id), 0.25 * gain]]) },
+      x: {
+        value: left,
+        sources: new Map([
+          [source, rectangular(half)],
+          [methodSource('noise', entry.id), 0.25 * gain],
+        ]),
+      },
       grade: silent === false ? 'observed' : 'measured',
       working: {
         formula:
-          background === undefined ? 'L as read; the background was not read' : '10·log10(10^(L/10) − 10^(B/10))',
+          background === undefined
+            ? 'L as read; the background was not read'
+            : '10·log10(10^(L/10) − 10^(B/10))',
         inputs: [],
         notes: silent === false ? ['The load makes noise of its own.'] : [],
         entries: [entry.id],
       },
     }
-    const because = background === undefined ? ', background not read' : ` (${say(level, 'dB(A)')} over ${say(background, 'dB(A)')})`
+    const because =
+      background === undefined
+        ? ', background not read'
+        : ` (${say(level, 'dB(A)')} over ${say(background, 'dB(A)')})`
     return { entry, level: figure, sentence: `${say(left, 'dB(A)')} ${where}${because}.` }
   })
-} // prettier-ignore
+}
 
 /** 36: a level less than 3 dB over its background. */
 export const noticeQuiet: Notice = ({ analysis }) =>

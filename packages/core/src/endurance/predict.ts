@@ -125,4 +125,4 @@ export function predictEnds(log: Log, earlier: readonly Log[], analysis: Analysi
     return [{ at: point.at, end: point.at + (left / rate) * 3600, within: (2 * usable.u * 3600) / rate }]
   })
   return { usable, predictions }
-} // prettier-ignore
+}

@@ -54,16 +54,26 @@ export function runDownsOf(analysis: Analysis): RunDown[] {
 
 function sentenceOf(
   log: Log,
-  { delivered, share, ran, stops, why, watts, label }: Pick<RunDown, 'delivered' | 'share' | 'ran' | 'stops' | 'why' | 'watts'> & { label: number | undefined },
+  {
+    delivered,
+    share,
+    ran,
+    stops,
+    why,
+    watts,
+    label,
+  }: Pick<RunDown, 'delivered' | 'share' | 'ran' | 'stops' | 'why' | 'watts'> & { label: number | undefined },
 ): string {
   const at = watts === undefined ? (log.entry.reading.load ?? 'a load') : `${watts.toFixed(0)} W`
   const time = sayDuration(60 * Math.round(ran / 60))
   const rested = stops ? stopsOf(log) : ''
   const energy = isFigure(delivered)
     ? `${log.ended ? 'It gave' : 'So far it gave'} ${sayFigure(delivered)}${label && share !== undefined ? ` of ${label.toFixed(0)} Wh (${(100 * share).toFixed(0)} %)` : ''}`
-    : log.ended ? 'It ran' : 'So far it ran'
+    : log.ended
+      ? 'It ran'
+      : 'So far it ran'
   return `${energy} at ${at}, in ${time}${rested}. ${why ?? ''}`.trim()
-} // prettier-ignore
+}
 
 /** "; heat stopped it at 51 min, for 9 min". */
 function stopsOf({ segments, events }: Log): string {
@@ -79,14 +89,16 @@ function stopsOf({ segments, events }: Log): string {
 }
 
 /** Wh at the outlet against watts, of run-downs that went to their end, the smallest load first. */
-export const deliveredCurve = (runDowns: readonly RunDown[]): { watts: number; Wh: number; stopped: boolean; log: Log }[] =>
+export const deliveredCurve = (
+  runDowns: readonly RunDown[],
+): { watts: number; Wh: number; stopped: boolean; log: Log }[] =>
   runDowns
     .flatMap(({ watts, delivered, complete, log }) =>
       watts !== undefined && isFigure(delivered) && log.ended
         ? [{ watts, Wh: delivered.x.value, stopped: !complete, log }]
         : [],
     )
-    .sort((a, b) => a.watts - b.watts) // prettier-ignore
+    .sort((a, b) => a.watts - b.watts)
 
 /**
  * Hours that an owner’s load runs, from delivered Wh against load: straight between loads that were run down, and as the
@@ -116,7 +128,9 @@ const steady = 0.015
  * Derating: the watts fall while the load’s resistance V²/P has not moved. Where it begins, s; undefined: it does not, or its
  * volts were not read.
  */
-export function deratesFrom({ series }: Pick<Log, 'series'>): { at: number; from: number; to: number } | undefined {
+export function deratesFrom({
+  series,
+}: Pick<Log, 'series'>): { at: number; from: number; to: number } | undefined {
   const [P, V] = ['P_C', 'V_C'].map((quantity) => series.find((one) => one.quantity === quantity))
   if (!P || !V) return undefined
   const volts = new Map(V.points.map(({ at, value }) => [at, value]))
@@ -126,8 +140,10 @@ export function deratesFrom({ series }: Pick<Log, 'series'>): { at: number; from
   })
   const [first] = read
   if (!first || read.length < 4) return undefined
-  const fallen = read.filter(({ watts, ohms }) => watts < first.watts * (1 - folds) && Math.abs(ohms / first.ohms - 1) < steady)
+  const fallen = read.filter(
+    ({ watts, ohms }) => watts < first.watts * (1 - folds) && Math.abs(ohms / first.ohms - 1) < steady,
+  )
   const [begins] = fallen
   const lowest = fallen.reduce((least, { watts }) => Math.min(least, watts), Infinity)
   return begins && fallen.length > 1 ? { at: begins.at, from: first.watts, to: lowest } : undefined
-} // prettier-ignore
+}

@@ -23,12 +23,26 @@ describe('the bars of a coarse display', () => {
 
   it('have no place, and no worth, while they stay as they were', () => {
     expect(barsOf([])).toBeUndefined()
-    expect(barsOf([{ bars: 2, x: 300 }, { bars: 2, x: 600 }])).toBeUndefined() // prettier-ignore
-    expect(barsOf([{ bars: 2, x: 300 }, { bars: 3, x: 600 }])?.each).toBeUndefined() // prettier-ignore
+    expect(
+      barsOf([
+        { bars: 2, x: 300 },
+        { bars: 2, x: 600 },
+      ]),
+    ).toBeUndefined()
+    expect(
+      barsOf([
+        { bars: 2, x: 300 },
+        { bars: 3, x: 600 },
+      ])?.each,
+    ).toBeUndefined()
   })
 
   it('are said to be uneven only beyond what their places are unsure by', () => {
-    const fine = (at: readonly number[]) => at.flatMap((x, i) => [{ bars: i, x: x - 1 }, { bars: i + 1, x: x + 1 }]) // prettier-ignore
+    const fine = (at: readonly number[]) =>
+      at.flatMap((x, i) => [
+        { bars: i, x: x - 1 },
+        { bars: i + 1, x: x + 1 },
+      ])
     expect(barsOf(fine([100, 200, 300, 400]))?.crooked).toBeUndefined()
     const { crooked } = barsOf(fine([100, 200, 300, 500])) ?? {}
     expect(crooked).toMatchObject({ by: expect.any(Number) as number })
@@ -36,8 +50,18 @@ describe('the bars of a coarse display', () => {
   })
 
   it('flicker where the same load lit more and fewer', () => {
-    expect(barsOf([{ bars: 1, x: 300 }, { bars: 2, x: 250 }])?.unsteady).toBe(true) // prettier-ignore
-    expect(barsOf([{ bars: 1, x: 250 }, { bars: 2, x: 300 }])?.unsteady).toBe(false) // prettier-ignore
+    expect(
+      barsOf([
+        { bars: 1, x: 300 },
+        { bars: 2, x: 250 },
+      ])?.unsteady,
+    ).toBe(true)
+    expect(
+      barsOf([
+        { bars: 1, x: 250 },
+        { bars: 2, x: 300 },
+      ])?.unsteady,
+    ).toBe(false)
   })
 
   it('of equal worth are found at it, whatever loads were read', () => {
@@ -69,7 +93,10 @@ describe('the bars of a coarse display', () => {
   })
 
   it('of load begin at nothing connected', () => {
-    const entries = [noLoadEntry({ V_C: 230 }, { display: { loadBars: 0 } }), ladderEntry({ P_C: 300 }, { display: { loadBars: 1 } })] // prettier-ignore
+    const entries = [
+      noLoadEntry({ V_C: 230 }, { display: { loadBars: 0 } }),
+      ladderEntry({ P_C: 300 }, { display: { loadBars: 1 } }),
+    ]
     const [analysis] = viewTrial(trialOf([revisionOf()]), entries).analyses
     expect(analysis && shownBars(analysis).load?.lights).toEqual([{ bar: 1, from: 0, to: 300 }])
   })

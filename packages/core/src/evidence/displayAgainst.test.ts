@@ -17,12 +17,17 @@ describe('the unit’s display against the meters', () => {
   const values = { V_B: 25.6, I: 60, V_C: 230, P_C: 1400 }
 
   it('agrees within the meter’s uncertainty and half a digit of its own', () => {
-    const { analysis, odd } = analysisOf([ladderEntry(values, { display: { inputVoltage: 25.6, outputPower: 1405 } })]) // prettier-ignore
+    const { analysis, odd } = analysisOf([
+      ladderEntry(values, { display: { inputVoltage: 25.6, outputPower: 1405 } }),
+    ])
     const [volts, watts] = against(analysis)
     expect([volts?.apart, watts?.apart, odd]).toEqual([false, false, []])
     expect(volts?.deviation).toBeCloseTo(0, 9)
     // Half of 0.1 V, rectangular, at k = 2.
-    expect(volts?.U).toBeCloseTo(Math.hypot(expanded(volts?.meter.x ?? { value: 0, sources: new Map() }), 0.1 / Math.sqrt(3)), 9) // prettier-ignore
+    expect(volts?.U).toBeCloseTo(
+      Math.hypot(expanded(volts?.meter.x ?? { value: 0, sources: new Map() }), 0.1 / Math.sqrt(3)),
+      9,
+    )
   })
 
   it('is said to be off beyond both, once for a quantity, at the farthest', () => {
@@ -31,11 +36,16 @@ describe('the unit’s display against the meters', () => {
       ladderEntry(values, { display: { outputVoltage: 245 } }),
     ])
     expect(against(analysis).map(({ apart }) => apart)).toEqual([true, true])
-    expect(odd.map((one) => one.odd)).toEqual([expect.stringContaining('display says 245 V of volts at the outlet')]) // prettier-ignore
+    expect(odd.map((one) => one.odd)).toEqual([
+      expect.stringContaining('display says 245 V of volts at the outlet'),
+    ])
   })
 
   it('is held against nothing that was not read on a meter', () => {
-    const entry = ladderEntry({}, { display: { outputVoltage: 245 }, values: [{ quantity: 'V_C', value: 230, grade: 'display' }] }) // prettier-ignore
+    const entry = ladderEntry(
+      {},
+      { display: { outputVoltage: 245 }, values: [{ quantity: 'V_C', value: 230, grade: 'display' }] },
+    )
     expect(against(analysisOf([entry, ladderEntry(values)]).analysis)).toEqual([])
   })
 })

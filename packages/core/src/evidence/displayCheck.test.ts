@@ -42,7 +42,9 @@ describe('a checked display that may stand in', () => {
     expect(decides(P_C)).toBe(true)
     // 24 W off at 914 W, and the meter's own 10 W of it, rectangular: at least 24/√3 · 2.
     expect(isFigure(P_C) && expanded(P_C.x)).toBeGreaterThan((2 * 24) / Math.sqrt(3))
-    expect(isFigure(P_C) && Math.abs(P_C.x.value - 626 / 1.027)).toBeLessThan(isFigure(P_C) ? expanded(P_C.x) : 0) // prettier-ignore
+    expect(isFigure(P_C) && Math.abs(P_C.x.value - 626 / 1.027)).toBeLessThan(
+      isFigure(P_C) ? expanded(P_C.x) : 0,
+    )
   })
 
   it('does not decide beyond the checks, nor unchecked, nor while the tester does not let it', () => {
@@ -56,9 +58,13 @@ describe('a checked display that may stand in', () => {
   it('is not checked by a reading that nobody trusts', () => {
     const check = checked(626, 610)
     const doubt = {
-      id: '00000000-0000-7000-8000-000000999999', revision: 1, at: '2026-03-12T20:00:00.000Z',
-      kind: 'doubt' as const, of: { what: 'reading' as const, entry: check.id }, why: 'clamp slipped',
-    } // prettier-ignore
+      id: '00000000-0000-7000-8000-000000999999',
+      revision: 1,
+      at: '2026-03-12T20:00:00.000Z',
+      kind: 'doubt' as const,
+      of: { what: 'reading' as const, entry: check.id },
+      why: 'clamp slipped',
+    }
     expect(decides(P_of([check, shownOnly(626, 26), doubt]))).toBe(false)
   })
 
@@ -69,8 +75,13 @@ describe('a checked display that may stand in', () => {
   })
 
   it('stands in without load too', () => {
-    const entries = [noLoadEntry({ V_C: 230 }, { display: { outputVoltage: 230 } }), noLoadEntry({}, { values: [], display: { outputVoltage: 231 }, mode: 'search' })] // prettier-ignore
+    const entries = [
+      noLoadEntry({ V_C: 230 }, { display: { outputVoltage: 230 } }),
+      noLoadEntry({}, { values: [], display: { outputVoltage: 231 }, mode: 'search' }),
+    ]
     const view = (on: boolean) => viewTrial(trialOf([revisionOf()], { displayStandsIn: on }), entries)
-    expect([true, false].map((on) => decides(view(on).analyses[0]?.noLoad.search.read.V_C ?? { missing: '' }))).toEqual([true, false]) // prettier-ignore
+    expect(
+      [true, false].map((on) => decides(view(on).analyses[0]?.noLoad.search.read.V_C ?? { missing: '' })),
+    ).toEqual([true, false])
   })
 })

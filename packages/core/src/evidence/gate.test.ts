@@ -263,7 +263,10 @@ describe('whatever was read, on whatever meter and wave', () => {
           })
           const doubted = entries.filter((_, i) => doubts[i])
           const trial = trialOf([revisionOf({ rig, meters, unit: unitOf({ wave, claims }) })])
-          const view = viewTrial(trial, [...entries, ...doubted.map(({ id }, i) => doubtOf(9000 + i, { what: 'reading', entry: id }))]) // prettier-ignore
+          const view = viewTrial(trial, [
+            ...entries,
+            ...doubted.map(({ id }, i) => doubtOf(9000 + i, { what: 'reading', entry: id })),
+          ])
           const gate = view.analyses[0]?.evidence.gate
           for (const { standing } of view.findings) {
             if (standing.outcome === 'not tested' || standing.outcome === 'not shown') continue
@@ -287,9 +290,19 @@ describe('whatever was read, on whatever meter and wave', () => {
   })
 })
 
-const doubtOf = (n: number, of: EntryOf<'doubt'>['of'], more: Partial<EntryOf<'doubt'>> = {}): EntryOf<'doubt'> => ({
-  id: uuid(n), kind: 'doubt', revision: 1, at: '2026-03-12T23:00:00.000Z', of, why: 'lug found loose', ...more,
-}) // prettier-ignore
+const doubtOf = (
+  n: number,
+  of: EntryOf<'doubt'>['of'],
+  more: Partial<EntryOf<'doubt'>> = {},
+): EntryOf<'doubt'> => ({
+  id: uuid(n),
+  kind: 'doubt',
+  revision: 1,
+  at: '2026-03-12T23:00:00.000Z',
+  of,
+  why: 'lug found loose',
+  ...more,
+})
 
 describe('what is doubted', () => {
   const step = stepOf(1432)
@@ -297,12 +310,16 @@ describe('what is doubted', () => {
 
   it('decides nothing, and says why: a reading, a whole rig, all of a meter', () => {
     expect(outcome().outcome).toBe('met')
-    for (const what of [{ what: 'reading', entry: step.id }, { what: 'rig' }, { what: 'meter', meter: uuid(1) }] as const) {
+    for (const what of [
+      { what: 'reading', entry: step.id },
+      { what: 'rig' },
+      { what: 'meter', meter: uuid(1) },
+    ] as const) {
       const found = outcome(doubtOf(9000, what, { check: 'thermometer says 60 °C' }))
       expect(found.outcome).toBe('not tested')
       expect(found.sentence).toContain('it is doubted: lug found loose; thermometer says 60 °C')
     }
-  }) // prettier-ignore
+  })
 
   it('of a rig goes back only: what is read after it counts, and so does another rig', () => {
     expect(outcome(doubtOf(9000, { what: 'rig' }, { at: '2020-01-01T00:00:00.000Z' })).outcome).toBe('met')
@@ -311,13 +328,23 @@ describe('what is doubted', () => {
 
   it('counts again when the doubt is taken back', () => {
     const doubt = doubtOf(9000, { what: 'meter', meter: uuid(1) })
-    const back = { id: uuid(9001), kind: 'take back', revision: 1, at: '2026-03-12T23:10:00.000Z', entry: doubt.id, why: 'checked' } as const // prettier-ignore
+    const back = {
+      id: uuid(9001),
+      kind: 'take back',
+      revision: 1,
+      at: '2026-03-12T23:10:00.000Z',
+      entry: doubt.id,
+      why: 'checked',
+    } as const
     expect(verdictOn({}, [step, doubt, back]).outcome).toBe('met')
   })
 
   it('does not keep a step from what else was read at it', () => {
     const again = stepOf(1434, { step: step.reading.step })
-    expect(verdictOn({}, [step, again, doubtOf(9000, { what: 'reading', entry: step.id })])).toMatchObject({ outcome: 'met', figure: { x: { value: 1434 } } }) // prettier-ignore
+    expect(verdictOn({}, [step, again, doubtOf(9000, { what: 'reading', entry: step.id })])).toMatchObject({
+      outcome: 'met',
+      figure: { x: { value: 1434 } },
+    })
   })
 })
 

@@ -66,7 +66,10 @@ describe('input without an ammeter in the unit’s lead', () => {
     expect(number(step.read.I)).toBeCloseTo(41.3, 3)
     // V_B·I of them, not the counter: both are known, and the volts are.
     expect(number(step.P_B)).toBeCloseTo(1057.69, 1)
-    expect(number(stepOf([ladderEntry({ E_B: 176.283, P_C: 964 }, { held: 600 })]).P_B)).toBeCloseTo(1057.7, 2) // prettier-ignore
+    expect(number(stepOf([ladderEntry({ E_B: 176.283, P_C: 964 }, { held: 600 })]).P_B)).toBeCloseTo(
+      1057.7,
+      2,
+    )
     expect(isFigure(stepOf([ladderEntry({ E_B: 176.283, P_C: 964 })]).P_B)).toBe(false)
   })
 
@@ -96,9 +99,13 @@ describe('input without an ammeter in the unit’s lead', () => {
     const helped = stepOf([entry], rigOf({ assignments: hung('I_bank'), support }))
     expect(isFigure(helped.eta_unit)).toBe(false)
     const onOne = rigOf({
-      bank: { ...rigOf().bank, strings: [...rigOf().bank.strings, ...rigOf().bank.strings], join: { kind: 'in line', positive: [0.001], negative: [0.001], positiveAt: 0, negativeAt: 0 } },
+      bank: {
+        ...rigOf().bank,
+        strings: [...rigOf().bank.strings, ...rigOf().bank.strings],
+        join: { kind: 'in line', positive: [0.001], negative: [0.001], positiveAt: 0, negativeAt: 0 },
+      },
       assignments: [{ quantity: 'I_bank', meter: uuid(1), on: uuid(30) }],
-    }) // prettier-ignore
+    })
     expect(isFigure(stepOf([entry], onOne).eta_unit)).toBe(false)
   })
 

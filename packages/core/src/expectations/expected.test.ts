@@ -16,7 +16,9 @@ const mark = (n: number, of: number, outcome: 'confirmed' | 'refuted', at: strin
 })
 const reading = { ...ladderEntry({ V_B: 25 }), at: '2026-03-12T10:00:00.000Z' }
 const found = (...entries: Parameters<typeof viewTrial>[1]) =>
-  expectationsOf(viewTrial(trialOf([revisionOf()]), entries).record).map(({ entry, cameOut, afterReading }) => [entry.id, cameOut?.reading.outcome, afterReading]) // prettier-ignore
+  expectationsOf(viewTrial(trialOf([revisionOf()]), entries).record).map(
+    ({ entry, cameOut, afterReading }) => [entry.id, cameOut?.reading.outcome, afterReading],
+  )
 
 describe('what was expected', () => {
   it('stands with how it came out, by the newest mark, and says what was written only after reading', () => {

@@ -154,8 +154,12 @@ describe('power claims are censored', () => {
     const surge = { quantity: 'surge power' as const, value: 2700, duration: 2 }
     expect(findingOf(surge, [step(1400)]).outcome).toBe('not tested')
     const motor: Entries[number] = {
-      id: uuid(40), revision: 1, at: '2026-03-12T10:00:00.000Z', kind: 'motors', reading: { number: 1, load: 'pump', outcome: 'started' },
-    } // prettier-ignore
+      id: uuid(40),
+      revision: 1,
+      at: '2026-03-12T10:00:00.000Z',
+      kind: 'motors',
+      reading: { number: 1, load: 'pump', outcome: 'started' },
+    }
     expect(findingOf(surge, [step(1400), motor])).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
   })
 })

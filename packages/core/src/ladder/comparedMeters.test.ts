@@ -11,7 +11,11 @@ import {
 import { viewTrial } from '../view'
 import { comparedMeters } from '.'
 
-const second = meterOf({ id: uuid(11), name: 'Second', ranges: meterOf().ranges.map((range) => ({ ...range, percent: 3 * range.percent })) }) // prettier-ignore
+const second = meterOf({
+  id: uuid(11),
+  name: 'Second',
+  ranges: meterOf().ranges.map((range) => ({ ...range, percent: 3 * range.percent })),
+})
 const compared = (entries: Parameters<typeof viewTrial>[1]) => {
   const [analysis] = viewTrial(trialOf([revisionOf({ meters: [meterOf(), second] })]), entries).analyses
   return analysis ? comparedMeters(analysis) : []
@@ -43,12 +47,17 @@ describe('two meters on one quantity', () => {
   })
 
   it('both are right on a stepped wave, whose plateau they tell', () => {
-    const V = (response: 'average' | 'true RMS', percent = 1) => [rangeOf('AC voltage', 600, percent, 5, 0.1, { response, bandwidth: 1000 })] // prettier-ignore
+    const V = (response: 'average' | 'true RMS', percent = 1) => [
+      rangeOf('AC voltage', 600, percent, 5, 0.1, { response, bandwidth: 1000 }),
+    ]
     const rms = meterOf({ ranges: V('true RMS') })
     const pocket = meterOf({ id: uuid(11), name: 'Pocket', ranges: V('average') })
     const wide = meterOf({ id: uuid(11), name: 'Pocket', ranges: V('average', 3) })
     const plateau = (average: number, trueRms: number, other = pocket) => {
-      const entry = ladderEntry({}, { values: [...valuesOf({ V_C: trueRms }), ...valuesOf({ V_C: average }, uuid(11))] }) // prettier-ignore
+      const entry = ladderEntry(
+        {},
+        { values: [...valuesOf({ V_C: trueRms }), ...valuesOf({ V_C: average }, uuid(11))] },
+      )
       const [analysis] = viewTrial(trialOf([revisionOf({ meters: [rms, other] })]), [entry]).analyses
       return analysis && comparedMeters(analysis)[0]?.plateau
     }
@@ -63,6 +72,8 @@ describe('two meters on one quantity', () => {
 
   it('are found without load as well, and one meter read twice is not two', () => {
     expect(compared([noLoadEntry({}, { values: onBoth(26.4, 26.4) })])[0]?.load).toBe('nothing connected')
-    expect(compared([ladderEntry({}, { values: [...valuesOf({ V_B: 25.6 }), ...valuesOf({ V_B: 25.7 })] })])).toEqual([]) // prettier-ignore
+    expect(
+      compared([ladderEntry({}, { values: [...valuesOf({ V_B: 25.6 }), ...valuesOf({ V_B: 25.7 })] })]),
+    ).toEqual([])
   })
 })

@@ -4,11 +4,20 @@ import { claimOf } from '../../test/verdicts'
 import { isFigure, type Derived } from '../figures'
 import { viewTrial } from '../view'
 
-const meters = [meterOf({ ranges: [...meterOf().ranges.filter(({ reads }) => reads !== 'AC current'), rangeOf('AC current', 60, 1, 3, 0.01, { response: 'true RMS', bandwidth: 1000 })] })] // prettier-ignore
+const meters = [
+  meterOf({
+    ranges: [
+      ...meterOf().ranges.filter(({ reads }) => reads !== 'AC current'),
+      rangeOf('AC current', 60, 1, 3, 0.01, { response: 'true RMS', bandwidth: 1000 }),
+    ],
+  }),
+]
 const each = claimOf({ value: 1800, eachLeg: true })
 const unit = unitOf({ phase: 'split', outputVoltage: 240, outputFrequency: 60, claims: [each] })
 const viewOf = (values: Parameters<typeof ladderEntry>[0], more: Parameters<typeof ladderEntry>[1] = {}) =>
-  viewTrial(trialOf([revisionOf({ unit, meters })]), [ladderEntry({ V_B: 52, I: 60, ...values }, { held: 600, ...more })]) // prettier-ignore
+  viewTrial(trialOf([revisionOf({ unit, meters })]), [
+    ladderEntry({ V_B: 52, I: 60, ...values }, { held: 600, ...more }),
+  ])
 const value = (derived: Derived | undefined) => (derived && isFigure(derived) ? derived.x.value : NaN)
 
 describe('a split phase', () => {
@@ -43,7 +52,13 @@ describe('a split phase', () => {
     const amps = fc.double({ min: 0.5, max: 50, noNaN: true })
     fc.assert(
       fc.property(amps, amps, (a, b) => {
-        const [one, two] = [[a, b], [b, a]].map(([x = 0, y = 0]) => viewOf({ V_L1: 120, V_L2: 120, I_L1: x, I_L2: y }).analyses[0]?.ladder.steps[0]?.legs) // prettier-ignore
+        const [one, two] = [
+          [a, b],
+          [b, a],
+        ].map(
+          ([x = 0, y = 0]) =>
+            viewOf({ V_L1: 120, V_L2: 120, I_L1: x, I_L2: y }).analyses[0]?.ladder.steps[0]?.legs,
+        )
         expect(value(one?.neutral)).toBeCloseTo(value(two?.neutral), 9)
         expect(value(one?.balance)).toBeCloseTo(-value(two?.balance), 9)
         expect(value(one?.sum)).toBeCloseTo(120 * (a + b), 6)

@@ -5,8 +5,14 @@ import { viewTrial } from '../view'
 import { holdsOf } from './holds'
 
 const claim = (patch: Partial<Claim> = {}): Claim => ({
-  id: uuid(30), quantity: 'continuous power', comparator: 'at least', value: 1400, unit: 'W', readWhere: 'label', ...patch,
-}) // prettier-ignore
+  id: uuid(30),
+  quantity: 'continuous power',
+  comparator: 'at least',
+  value: 1400,
+  unit: 'W',
+  readWhere: 'label',
+  ...patch,
+})
 const look = (entries: readonly Entry[], patch: Partial<Claim> = {}, station = false) => {
   const unit = station ? stationOf([claim(patch)]) : unitOf({ claims: [claim(patch)] })
   const view = viewTrial(trialOf([revisionOf({ unit })]), entries)

@@ -64,4 +64,4 @@ export const holdsOf = ({ logs, ladder }: Pick<Analysis, 'logs' | 'ladder'>): St
       return deriveStep({ id, position: 0, readings: [entry], struck: [], captures: [] }, ladder.context)
     })
     return step ? [step] : []
-  }) // prettier-ignore
+  })

@@ -13,8 +13,14 @@ import {
 import { viewTrial } from '../view'
 
 const claim = (patch: Partial<Claim>): Claim => ({
-  id: uuid(30), quantity: 'continuous power', comparator: 'at least', value: 1400, unit: 'W', readWhere: 'label', ...patch,
-}) // prettier-ignore
+  id: uuid(30),
+  quantity: 'continuous power',
+  comparator: 'at least',
+  value: 1400,
+  unit: 'W',
+  readWhere: 'label',
+  ...patch,
+})
 const alarm = claim({
   id: uuid(31),
   quantity: 'alarm voltage',

@@ -33,7 +33,14 @@ describe('what the unit did by itself along a trial', () => {
   })
 
   it('says how warm it was, where that was felt', () => {
-    const hot = step(900, { alarm: 'heat', end: 'alarmed', temperatures: [{ place: 'heat sink', celsius: 82 }, { place: 'case', celsius: 51 }] }) // prettier-ignore
+    const hot = step(900, {
+      alarm: 'heat',
+      end: 'alarmed',
+      temperatures: [
+        { place: 'heat sink', celsius: 82 },
+        { place: 'case', celsius: 51 },
+      ],
+    })
     expect(logOf([step(400), hot])).toEqual(['The heat alarm sounds at 900 W and 82 °C, not yet at 400 W.'])
   })
 

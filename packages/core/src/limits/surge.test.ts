@@ -30,9 +30,21 @@ function captured(
   const V = P.map((_, i) => (typeof volts === 'number' ? volts : volts((i + 0.5) * step)))
   const all = pad(0, P)
   const course: Course = {
-    from: 0.01, step, cycle: 0.02, windows: [], P: all,
-    V_C: pad(230, V), I_C: pad(0, P.map((W, i) => W / (V[i] ?? 1) / factor)), V_B: pad(26.3, P.map(() => V_B)),
-  } // prettier-ignore
+    from: 0.01,
+    step,
+    cycle: 0.02,
+    windows: [],
+    P: all,
+    V_C: pad(230, V),
+    I_C: pad(
+      0,
+      P.map((W, i) => W / (V[i] ?? 1) / factor),
+    ),
+    V_B: pad(
+      26.3,
+      P.map(() => V_B),
+    ),
+  }
   // As the samples give them: sums over the watts.
   const windows = [0.1, 0.5, 1, 2, 5, 10].flatMap((T) => {
     const n = Math.round(T / step)
@@ -44,21 +56,58 @@ function captured(
   })
   made += 1
   return {
-    id: uuid(60_000 + made), revision: 1, at: entry.at, kind: 'capture',
+    id: uuid(60_000 + made),
+    revision: 1,
+    at: entry.at,
+    kind: 'capture',
     reading: {
-      sha256: 'b'.repeat(64), size: 1, name: 'c.csv', type: 'text/csv', about: entry.id,
+      sha256: 'b'.repeat(64),
+      size: 1,
+      name: 'c.csv',
+      type: 'text/csv',
+      about: entry.id,
       instrument: { name: 'logger', percent: 2 },
       recipe: { rate: 2000, channels: [{ column: 0, quantity: 'V_C', factor: 1 }] },
-      figures: { rate: 2000, samples: 1000, seconds: seconds + 0.2, uneven: false, aliased: false, cycles: 0, channels: [{ quantity: 'V_C', rms: 228, meanAbsolute: 200, max: 325, min: -325, dc: 0, noise: 0, clipped: false }], course: { ...course, windows } },
+      figures: {
+        rate: 2000,
+        samples: 1000,
+        seconds: seconds + 0.2,
+        uneven: false,
+        aliased: false,
+        cycles: 0,
+        channels: [
+          {
+            quantity: 'V_C',
+            rms: 228,
+            meanAbsolute: 200,
+            max: 325,
+            min: -325,
+            dc: 0,
+            noise: 0,
+            clipped: false,
+          },
+        ],
+        course: { ...course, windows },
+      },
     },
-  } // prettier-ignore
+  }
 }
 const limit = (reading: LimitReading): EntryOf<'limit'> => {
   made += 1
   return { id: uuid(made), revision: 1, at: '2026-03-12T12:00:00.000Z', kind: 'limit', reading }
 }
 const overload = (patch: Partial<Extract<LimitReading, { test: 'overload' }>> = {}) =>
-  limit({ test: 'overload', how: 'raised', load: 'kettle', watts: 2600, lasted: 12, ended: 'overload', volts: 228, inputVolts: 25, ...patch }) // prettier-ignore
+  limit({
+    test: 'overload',
+    how: 'raised',
+    load: 'kettle',
+    watts: 2600,
+    lasted: 12,
+    ended: 'overload',
+    volts: 228,
+    inputVolts: 25,
+    ...patch,
+  })
 /** The method's example: 2600 W for 0.3 s, then 400 + 2200·e^(−(t − 0.3)/0.8). */
 const example = (t: number) => (t < 0.3 ? 2600 : 400 + 2200 * Math.exp(-(t - 0.3) / 0.8))
 const surge = (patch: object = {}) => ({ quantity: 'surge power', value: 2700, ...patch }) as const
@@ -102,7 +151,10 @@ describe('surge power from what was captured', () => {
     const shot = captured(test, () => 3000)
     const { course } = shot.reading.figures
     if (!course) throw new Error('no course')
-    const withCourse = (patch: Partial<Course>) => ({ ...shot, reading: { ...shot.reading, figures: { ...shot.reading.figures, course: { ...course, ...patch } } } }) // prettier-ignore
+    const withCourse = (patch: Partial<Course>) => ({
+      ...shot,
+      reading: { ...shot.reading, figures: { ...shot.reading.figures, course: { ...course, ...patch } } },
+    })
     expect(on({ duration: 2 }, [test, shot]).outcome).toBe('met')
     const tenTimes = withCourse({ V_C: course.V_C?.map((volts) => 10 * volts) ?? [] })
     expect(on({ duration: 2 }, [test, tenTimes]).outcome).not.toBe('met')
@@ -138,17 +190,27 @@ describe('surge power from what was captured', () => {
 describe('an overload', () => {
   it('judges like a step: what the unit gave up at, and what a fuse ended', () => {
     const continuous = { value: 1400 }
-    const judged = (patch: object) => verdictOn(continuous, [overload({ watts: 1380, lasted: 60, ...patch })], { rig, unit: { claims: [alarm] } }) // prettier-ignore
+    const judged = (patch: object) =>
+      verdictOn(continuous, [overload({ watts: 1380, lasted: 60, ...patch })], {
+        rig,
+        unit: { claims: [alarm] },
+      })
     expect(judged({}).outcome).toBe('not met')
     expect(judged({ ended: 'breaker' })).toMatchObject({ outcome: 'not shown', limiter: 'protection' })
-    expect(judged({ ended: 'low input', inputVolts: 21.5 })).toMatchObject({ outcome: 'not shown', limiter: 'supply' }) // prettier-ignore
+    expect(judged({ ended: 'low input', inputVolts: 21.5 })).toMatchObject({
+      outcome: 'not shown',
+      limiter: 'supply',
+    })
     expect(judged({ ended: 'not known' }).outcome).toBe('not shown')
   })
 
   it('on one leg is of that leg, and never of both together', () => {
     const split = { phase: 'split', outputVoltage: 240 } as const
-    const legs = ['L1', 'L2'].map((leg) => overload({ watts: 1900, lasted: 700, ended: 'carried', volts: 119, leg: leg as 'L1' })) // prettier-ignore
-    const judged = (patch: object, entries: EntryOf<'limit'>[]) => verdictOn({ value: 1800, ...patch }, entries, { rig, unit: split }) // prettier-ignore
+    const legs = ['L1', 'L2'].map((leg) =>
+      overload({ watts: 1900, lasted: 700, ended: 'carried', volts: 119, leg: leg as 'L1' }),
+    )
+    const judged = (patch: object, entries: EntryOf<'limit'>[]) =>
+      verdictOn({ value: 1800, ...patch }, entries, { rig, unit: split })
     expect(judged({ eachLeg: true }, legs).outcome).toBe('met')
     expect(judged({ eachLeg: true }, legs.slice(0, 1)).outcome).toBe('not tested')
     expect(judged({}, legs).outcome).toBe('not tested')
@@ -165,13 +227,24 @@ describe('an overload', () => {
   })
 
   it('decides trip point, recovery and start-up, and by eye decides nothing', () => {
-    const of = (quantity: 'overload trip' | 'recovery' | 'start-up time', value: number, unit: 'W' | '%' | 's', entries: EntryOf<'limit'>[], more = {}) =>
-      verdictOn({ quantity, value, unit, comparator: 'at most', ...more }, entries, { rig, unit: { claims: [claimOf({ id: uuid(33) })] } }) // prettier-ignore
+    const of = (
+      quantity: 'overload trip' | 'recovery' | 'start-up time',
+      value: number,
+      unit: 'W' | '%' | 's',
+      entries: EntryOf<'limit'>[],
+      more = {},
+    ) =>
+      verdictOn({ quantity, value, unit, comparator: 'at most', ...more }, entries, {
+        rig,
+        unit: { claims: [claimOf({ id: uuid(33) })] },
+      })
     const trip = overload({ watts: 1800, comeback: 'by itself', comebackAfter: 6 })
     expect(of('overload trip', 2100, 'W', [trip]).outcome).toBe('met')
     expect(of('overload trip', 120, '%', [trip]).outcome).toBe('not met')
     expect(of('recovery', 10, 's', [trip]).outcome).toBe('met')
-    expect(of('recovery', 10, 's', [overload({ comeback: 'by switching off and on' })]).outcome).toBe('not tested') // prettier-ignore
+    expect(of('recovery', 10, 's', [overload({ comeback: 'by switching off and on' })]).outcome).toBe(
+      'not tested',
+    )
     const byHand = overload({ comeback: 'by its reset' })
     expect(of('recovery', 10, 's', [trip, byHand]).sentence).toContain('Once it came back only by its reset.')
     const up = (seen: 'watch' | 'by eye') =>
@@ -184,17 +257,25 @@ describe('an overload', () => {
 describe('a changed load', () => {
   it('is a whole sentence, whatever of it was read', () => {
     const [analysis] = viewTrial(trialOf([revisionOf({ rig })]), []).analyses
-    const said = (patch: object) => analysis && sayTest(limit({ test: 'dynamic', from: 60, to: 1060, lamps: 'not looked at', ...patch }), analysis) // prettier-ignore
+    const said = (patch: object) =>
+      analysis &&
+      sayTest(limit({ test: 'dynamic', from: 60, to: 1060, lamps: 'not looked at', ...patch }), analysis)
     expect(said({})).toBe('From 60 to 1060 W.')
-    expect(said({ pulses: 1.2 })).toBe('From 60 to 1060 W. With a load that pulsates its volts swing by 1.2 %: lamps flicker.') // prettier-ignore
-    expect(said({ lowest: 218, highest: 234, back: 0.12 })).toBe('From 60 to 1060 W: down to 218.0 V and up to 234.0 V, steady again after 0.12 s. Tools and computers bear it. A lamp shows it as a blink.') // prettier-ignore
+    expect(said({ pulses: 1.2 })).toBe(
+      'From 60 to 1060 W. With a load that pulsates its volts swing by 1.2 %: lamps flicker.',
+    )
+    expect(said({ lowest: 218, highest: 234, back: 0.12 })).toBe(
+      'From 60 to 1060 W: down to 218.0 V and up to 234.0 V, steady again after 0.12 s. Tools and computers bear it. A lamp shows it as a blink.',
+    )
   })
 })
 
 describe('the ground-fault button', () => {
   it('supports a sentence and decides nothing, whatever it is called', () => {
     const of = (what: string, result: 'passed' | 'failed' | 'not tried') =>
-      verdictOn({ quantity: 'ground-fault test', value: 25, unit: 'ms', comparator: 'at most' }, [limit({ test: 'function', what, result })]) // prettier-ignore
+      verdictOn({ quantity: 'ground-fault test', value: 25, unit: 'ms', comparator: 'at most' }, [
+        limit({ test: 'function', what, result }),
+      ])
     expect(of('GFCI test button', 'passed')).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
     expect(of('Ground-fault button', 'failed').sentence).toContain('did not open')
     expect(of('Ground-fault button', 'not tried').outcome).toBe('not tested')
@@ -205,14 +286,23 @@ describe('the ground-fault button', () => {
 describe('alarm and cutoff', () => {
   it('are judged by what was seen when the input was lowered', () => {
     const seen = limit({ test: 'threshold', which: 'alarm', V_B: 21.9 })
-    const at = (value: number) => verdictOn({ quantity: 'alarm voltage', value, unit: 'V' }, [seen, stepOf(300)], { rig }) // prettier-ignore
+    const at = (value: number) =>
+      verdictOn({ quantity: 'alarm voltage', value, unit: 'V' }, [seen, stepOf(300)], { rig })
     expect(at(21.6).outcome).toBe('met')
     expect(at(21.6).sentence).toContain('It warns with 21.9')
   })
 })
 
 describe('will it start mine', () => {
-  const machine = (watts: number) => ({ name: 'm', kind: 'induction motor' as const, volts: 230, settings: [{ id: uuid(1), name: '', watts }], inrush: 6, powerFactor: 0.75, loud: false }) // prettier-ignore
+  const machine = (watts: number) => ({
+    name: 'm',
+    kind: 'induction motor' as const,
+    volts: 230,
+    settings: [{ id: uuid(1), name: '', watts }],
+    inrush: 6,
+    powerFactor: 0.75,
+    loud: false,
+  })
   const ground = (entries: Parameters<typeof viewTrial>[1]) => {
     const [analysis] = viewTrial(
       trialOf([revisionOf({ rig, unit: unitOf({ claims: [alarm] }) })]),
@@ -242,7 +332,9 @@ describe('will it start mine', () => {
   })
   it('draws a curve that never rises with time, from one capture', () => {
     const { points } = surgeCurveOf(shown.analysis)
-    points.slice(1).forEach((point, i) => expect(point.W.x.value).toBeLessThanOrEqual((points[i]?.W.x.value ?? 0) + 1e-6)) // prettier-ignore
+    points
+      .slice(1)
+      .forEach((point, i) => expect(point.W.x.value).toBeLessThanOrEqual((points[i]?.W.x.value ?? 0) + 1e-6))
     expect(points.length).toBeGreaterThan(4)
   })
 })

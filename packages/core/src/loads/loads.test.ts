@@ -19,13 +19,47 @@ describe('loads against voltage', () => {
 describe('quick add', () => {
   const read = (line: string) => quickLoad(line, 230)
   it.each([
-    ['kettle 1750 W 230 V', { name: 'kettle', kind: 'element', volts: 230, settings: [{ name: '', watts: 1750 }] }],
-    ['plate 350/700 W', { name: 'plate', settings: [{ name: '1', watts: 350 }, { name: '2', watts: 700 }] }],
+    [
+      'kettle 1750 W 230 V',
+      { name: 'kettle', kind: 'element', volts: 230, settings: [{ name: '', watts: 1750 }] },
+    ],
+    [
+      'plate 350/700 W',
+      {
+        name: 'plate',
+        settings: [
+          { name: '1', watts: 350 },
+          { name: '2', watts: 700 },
+        ],
+      },
+    ],
     ['heater 1,5 kW 120 V', { name: 'heater', volts: 120, settings: [{ name: '', watts: 1500 }] }],
     ['desk lamp 60W', { name: 'desk lamp', kind: 'filament' }],
-    ['transfer pump 0.5 hp', { kind: 'induction motor', settings: [{ name: '', watts: expect.closeTo(372.8, 1) as number }] }],
-    ['fan heater 385 / 725 W', { name: 'fan heater', kind: 'element', settings: [{ name: '1', watts: 385 }, { name: '2', watts: 725 }] }],
-    ['drying plate 385 W / 0,7 kW', { kind: 'element', settings: [{ name: '1', watts: 385 }, { name: '2', watts: 700 }] }],
+    [
+      'transfer pump 0.5 hp',
+      { kind: 'induction motor', settings: [{ name: '', watts: expect.closeTo(372.8, 1) as number }] },
+    ],
+    [
+      'fan heater 385 / 725 W',
+      {
+        name: 'fan heater',
+        kind: 'element',
+        settings: [
+          { name: '1', watts: 385 },
+          { name: '2', watts: 725 },
+        ],
+      },
+    ],
+    [
+      'drying plate 385 W / 0,7 kW',
+      {
+        kind: 'element',
+        settings: [
+          { name: '1', watts: 385 },
+          { name: '2', watts: 700 },
+        ],
+      },
+    ],
     ['induction plate 500 W', { kind: 'electronic' }],
     ['desk fan 40 W', { kind: 'induction motor' }],
     ['phone charger 20 W', { kind: 'electronic' }],
@@ -33,7 +67,7 @@ describe('quick add', () => {
     const quick = read(line)
     expect(quick).toMatchObject({ ok: true })
     expect(quick.ok && quick.load).toMatchObject(load)
-  }) // prettier-ignore
+  })
 
   it.each([
     ['kettle', 'how many watts'],
@@ -59,13 +93,24 @@ describe('quick add', () => {
 
 describe('what a setting really took', () => {
   const kettle: StoredLoad = {
-    id: uuid(301), version: 1, savedAt: '2026-03-01T00:00:00.000Z', name: 'kettle', kind: 'element', volts: 230, loud: false,
+    id: uuid(301),
+    version: 1,
+    savedAt: '2026-03-01T00:00:00.000Z',
+    name: 'kettle',
+    kind: 'element',
+    volts: 230,
+    loud: false,
     settings: [{ id: uuid(302), name: '', watts: 1750 }],
-  } // prettier-ignore
+  }
   const use = { load: uuid(301), setting: uuid(302) }
   const reading = (P_C: number, V_C: number, uses = [use]): LadderReading => ({
-    step: uuid(1), position: 1, load: 'kettle', kind: 'element', uses, values: valuesOf({ P_C, V_C }),
-  }) // prettier-ignore
+    step: uuid(1),
+    position: 1,
+    load: 'kettle',
+    kind: 'element',
+    uses,
+    values: valuesOf({ P_C, V_C }),
+  })
 
   it('is brought to its label volts, with its spread', () => {
     const [taken] = takenOf([kettle], [reading(1616, 221), reading(1620, 221)])

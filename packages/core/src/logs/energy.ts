@@ -58,7 +58,11 @@ function overAll({ points, integral, from }: LoggedSeries, { seconds }: Span): I
   if (from === 'file' || !first || !last) return { ...integral, held: 0 }
   const before = Math.max(0, first.at)
   const after = Math.max(0, seconds - last.at)
-  const all = integrate([{ at: 0, value: first.value }, ...points, { at: Math.max(seconds, last.at), value: last.value }]) // prettier-ignore
+  const all = integrate([
+    { at: 0, value: first.value },
+    ...points,
+    { at: Math.max(seconds, last.at), value: last.value },
+  ])
   const held = before + after
   const share = (Math.abs(first.value) * before + Math.abs(last.value) * after) / 3600
   return { ...all, open: Math.hypot(all.open, heldOpen * share), held }
@@ -90,7 +94,12 @@ function commonOf(
     ] as const
     return parts.flatMap(([found, mean]) =>
       found && mean
-        ? [[found.source, (rectangular(halfWidth(found.range, mean)) / Math.abs(mean)) * integral.absolute] as const]
+        ? [
+            [
+              found.source,
+              (rectangular(halfWidth(found.range, mean)) / Math.abs(mean)) * integral.absolute,
+            ] as const,
+          ]
         : [],
     )
   }
@@ -99,7 +108,7 @@ function commonOf(
   const { percent, counts, count } = found.range
   const half = (percent / 100) * integral.absolute + counts * count * integral.hours
   return [[found.source, rectangular(half)]]
-} // prettier-ignore
+}
 
 /** An energy or charge added up from its rate by trapezoids over the whole log. */
 function addedUp(name: EnergyName, series: LoggedSeries, span: Span, where: Where): Figure {
@@ -119,12 +128,7 @@ function addedUp(name: EnergyName, series: LoggedSeries, span: Span, where: Wher
 }
 
 /** What a counter of Wh or Ah rose by over the log; undefined where it shows nothing of it. */
-function countedUp(
-  name: EnergyName,
-  series: LoggedSeries,
-  span: Span,
-  where: Where,
-): Figure | undefined {
+function countedUp(name: EnergyName, series: LoggedSeries, span: Span, where: Where): Figure | undefined {
   const { unit } = energies[name]
   const [first, last] = [series.points[0], series.points.at(-1)]
   if (!first || !last) return undefined
@@ -136,21 +140,24 @@ function countedUp(
   const range = meter && rangeOf(meter, { quantity: name, value, grade: 'measured' })
   const sources = new Map<string, number>()
   if (meter && range) {
-    sources.set(specificationSource(meter.id, range.id), rectangular((range.percent / 100) * Math.abs(value) + range.counts * range.count)) // prettier-ignore
+    sources.set(
+      specificationSource(meter.id, range.id),
+      rectangular((range.percent / 100) * Math.abs(value) + range.counts * range.count),
+    )
     sources.set(ownSource(name, `${span.id}|${scopeOf(where.record)}`), rounding(range.count))
   }
   const dark = span.seconds - last.at
   const notes = [
     ...(zeroed ? ['It stood at nothing when the log began.'] : []),
     ...(series.rise.restarts
-      ? [`It began again ${series.rise.restarts === 1 ? 'once' : `${series.rise.restarts} times`}: what it counted just before is lost.`]
+      ? [
+          `It began again ${series.rise.restarts === 1 ? 'once' : `${series.rise.restarts} times`}: what it counted just before is lost.`,
+        ]
       : []),
-    ...(dark > lacks * span.seconds
-      ? [`Its last reading is from ${sayDuration(dark)} before the end.`]
-      : []),
+    ...(dark > lacks * span.seconds ? [`Its last reading is from ${sayDuration(dark)} before the end.`] : []),
   ]
   return figureOf(name, unit, { value, sources }, series, 'what the counter rose by', notes)
-} // prettier-ignore
+}
 
 const figureOf = (
   symbol: EnergyName,
@@ -186,7 +193,10 @@ export function energyOf(
   const best = (quantity: string) =>
     all
       .filter((series) => series.quantity === quantity && series.points.length > 0)
-      .sort((a, b) => Number(Boolean(a.refused)) - Number(Boolean(b.refused)) || b.points.length - a.points.length)[0]
+      .sort(
+        (a, b) =>
+          Number(Boolean(a.refused)) - Number(Boolean(b.refused)) || b.points.length - a.points.length,
+      )[0]
   const [rates, counter] = [best(rate), best(name)]
   const added = rates && rates.points.length > 1 ? addedUp(name, rates, span, where) : undefined
   const counted = counter && countedUp(name, counter, span, where)
@@ -194,7 +204,10 @@ export function energyOf(
     counter && counted && (stood(counter, span) || !added) && (!counted.refused || !added || added.refused)
       ? counted
       : added
-  if (!chosen) return { figure: { missing: `The ${words} was not read: ${quantityData[rate].words} over time, or a counter.` } }
+  if (!chosen)
+    return {
+      figure: { missing: `The ${words} was not read: ${quantityData[rate].words} over time, or a counter.` },
+    }
   const E_n = added && counted ? normalisedError(added.x, counted.x) : undefined
   const other = chosen === counted ? added : counted
   const note =
@@ -209,4 +222,4 @@ export function energyOf(
     ...(counted ? { counted } : {}),
     ...(E_n === undefined ? {} : { E_n }),
   }
-} // prettier-ignore
+}

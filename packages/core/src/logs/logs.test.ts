@@ -11,7 +11,12 @@ describe('energy over real times', () => {
   })
 
   it('leaves open a quarter of what changed over each gap', () => {
-    expect(integrate([{ at: 0, value: 100 }, { at: 3600, value: 140 }]).open).toBeCloseTo(10, 12) // prettier-ignore
+    expect(
+      integrate([
+        { at: 0, value: 100 },
+        { at: 3600, value: 140 },
+      ]).open,
+    ).toBeCloseTo(10, 12)
     expect(integrate([{ at: 0, value: 5 }])).toMatchObject({ value: 0, open: 0, hours: 0 })
   })
 
@@ -77,7 +82,11 @@ describe('where a temperature would settle', () => {
     const holds = 500
     let [within, told] = [0, 0]
     for (let k = 0; k < holds; k++) {
-      const truth = { began: 20 + 8 * random.next(), settles: 45 + 60 * random.next(), tau: 300 + 2400 * random.next() }
+      const truth = {
+        began: 20 + 8 * random.next(),
+        settles: 45 + 60 * random.next(),
+        tau: 300 + 2400 * random.next(),
+      }
       const span = (1 + 2 * random.next()) * truth.tau
       const count = 12 + Math.floor(30 * random.next())
       const points = Array.from({ length: count }, (_, i) => {
@@ -92,5 +101,5 @@ describe('where a temperature would settle', () => {
     expect(told).toBeGreaterThan(0.98 * holds)
     expect(within / told).toBeGreaterThanOrEqual(0.94)
     expect(tellsEnd).toBe(1.5)
-  }) // prettier-ignore
+  })
 })

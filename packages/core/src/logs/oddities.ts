@@ -40,10 +40,16 @@ export const noticeGap: Notice = eachLog((log) => {
   const own = times.map((at, i) => ({ from: times[i - 1] ?? 0, seconds: at - (times[i - 1] ?? 0) }))
   const inFiles = log.files.map(({ reading }) => reading.gap)
   const gaps = log.files.length ? inFiles : times.length >= fewReadings ? own : []
-  const longest = gaps.reduce((most, gap) => (gap.seconds > most.seconds ? gap : most), { from: 0, seconds: 0 })
+  const longest = gaps.reduce((most, gap) => (gap.seconds > most.seconds ? gap : most), {
+    from: 0,
+    seconds: 0,
+  })
   // Check-ins that lie evenly are no gap, however few they are.
   const usual = log.seconds / Math.max(1, times.length)
-  if (longest.seconds <= gapShare * log.seconds && !(log.files.length && longest.seconds > sparse * perRow(log)))
+  if (
+    longest.seconds <= gapShare * log.seconds &&
+    !(log.files.length && longest.seconds > sparse * perRow(log))
+  )
     return undefined
   if (!log.files.length && longest.seconds < 2.5 * usual) return undefined
   const share = longest.seconds / log.seconds
@@ -54,7 +60,7 @@ export const noticeGap: Notice = eachLog((log) => {
     why: 'What happened in it is not known; energy added up over it rests on its two ends.',
     todo: 'A counter that ran on tells what went through; log without the gap if it decides.',
   }
-}) // prettier-ignore
+})
 
 /** Rows that lack in a row before a short gap is told, and the share it must take at least. */
 const sparse = 10

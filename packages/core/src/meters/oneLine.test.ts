@@ -8,8 +8,18 @@ const rangeOf = (line: string, reads: string) => read(line)?.ranges.find((range)
 
 describe('a meter from one line', () => {
   it('takes kind, full scale and accuracy', () => {
-    expect(rangeOf('clamp 400 A 2 % + 3', 'DC current')).toMatchObject({ upTo: 400, percent: 2, counts: 3, count: 0.1 }) // prettier-ignore
-    expect(rangeOf('clamp 1000 A 2.5%', 'DC current')).toMatchObject({ upTo: 1000, percent: 2.5, counts: 0, count: 1 }) // prettier-ignore
+    expect(rangeOf('clamp 400 A 2 % + 3', 'DC current')).toMatchObject({
+      upTo: 400,
+      percent: 2,
+      counts: 3,
+      count: 0.1,
+    })
+    expect(rangeOf('clamp 1000 A 2.5%', 'DC current')).toMatchObject({
+      upTo: 1000,
+      percent: 2.5,
+      counts: 0,
+      count: 1,
+    })
     expect(rangeOf('plug wattmeter 0,5 % + 1', 'active power')).toMatchObject({ percent: 0.5, counts: 1 })
     expect(rangeOf('my multimeter 0.5 % + 2', 'DC voltage')).toMatchObject({ percent: 0.5, counts: 2 })
   })
@@ -22,7 +32,9 @@ describe('a meter from one line', () => {
 
   it('knows every kind by its own name, none of which is said to stand a stepped wave', () => {
     for (const kind of meterKinds) {
-      expect(read(kind)?.ranges).toMatchObject(typicalMeter(kind, () => '').ranges.map((range) => ({ ...range, id: expect.any(String) as string }))) // prettier-ignore
+      expect(read(kind)?.ranges).toMatchObject(
+        typicalMeter(kind, () => '').ranges.map((range) => ({ ...range, id: expect.any(String) as string })),
+      )
       expect(typicalMeter(kind, newId).ranges.some(({ standsSteppedWave }) => standsSteppedWave)).toBe(false)
     }
   })

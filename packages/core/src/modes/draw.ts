@@ -82,13 +82,23 @@ export function modeDraws(analysis: Analysis): ModeDraw[] {
       const lost = chargeBefore - chargeAfter
       const half = Math.hypot(2 * gaugeStep * store.Wh, lost * store.u) / hours
       const x = uncertain((lost * store.Wh) / hours, methodSource('gauge', scope), rectangular(half))
-      return told(entry, reading, estimate(x, entry, 'share lost · Wh / h', `By its own gauge and ${store.by}.`), 'from what its gauge lost')
+      return told(
+        entry,
+        reading,
+        estimate(x, entry, 'share lost · Wh / h', `By its own gauge and ${store.by}.`),
+        'from what its gauge lost',
+      )
     }
     return told(entry, reading, { missing: 'Its watts were not read, nor what it lost over some hours.' }, '')
   })
-} // prettier-ignore
+}
 
-function estimate(x: ReturnType<typeof uncertain>, entry: EntryOf<'mode'>, formula: string, note: string): Derived {
+function estimate(
+  x: ReturnType<typeof uncertain>,
+  entry: EntryOf<'mode'>,
+  formula: string,
+  note: string,
+): Derived {
   return {
     symbol: 'P',
     unit: 'W',
@@ -96,7 +106,7 @@ function estimate(x: ReturnType<typeof uncertain>, entry: EntryOf<'mode'>, formu
     grade: 'estimated',
     working: { formula, inputs: [], notes: [note], entries: [entry.id] },
   }
-} // prettier-ignore
+}
 
 function told(
   entry: EntryOf<'mode'>,

@@ -12,13 +12,20 @@ export const judgeTransfer: Judge = (evidence) => {
   // A promise in ms or s is judged in s.
   const inSeconds = {
     ...slowest,
-    x: { value: slowest.x.value / 1000, sources: new Map([...slowest.x.sources].map(([name, u]) => [name, u / 1000])) },
+    x: {
+      value: slowest.x.value / 1000,
+      sources: new Map([...slowest.x.sources].map(([name, u]) => [name, u / 1000])),
+    },
   }
   const verdict = judgeFigure(evidence, inSeconds, 'Its transfer')
   return isFigure(slowest) && decides(slowest)
-    ? { ...verdict, figure: slowest, sentence: `Its slowest transfer took ${slowest.x.value.toFixed(slowest.x.value < 10 ? 1 : 0)} ms against ${sayClaim(evidence.claim)}.` }
+    ? {
+        ...verdict,
+        figure: slowest,
+        sentence: `Its slowest transfer took ${slowest.x.value.toFixed(slowest.x.value < 10 ? 1 : 0)} ms against ${sayClaim(evidence.claim)}.`,
+      }
     : undecided(slowest)
-} // prettier-ignore
+}
 
 /** What a mode draws: of measured ones the last. */
 export const judgeModeDraw: Judge = (evidence) => {

@@ -7,27 +7,47 @@ import { modeDraws, passThroughOf, transfersOf, wakeOf } from '.'
 
 let made = 0
 const mode = (reading: ModeReading): EntryOf<'mode'> => ({
-  id: uuid(500 + made++), revision: 1, at: new Date(Date.UTC(2026, 3, 14, 8, made)).toISOString(), kind: 'mode', reading,
-}) // prettier-ignore
+  id: uuid(500 + made++),
+  revision: 1,
+  at: new Date(Date.UTC(2026, 3, 14, 8, made)).toISOString(),
+  kind: 'mode',
+  reading,
+})
 const look = (entries: readonly Entry[], patch: Partial<Claim> = {}) => {
-  const claim: Claim = { id: uuid(30), quantity: 'mode draw', comparator: 'at most', value: 6, unit: 'W', mode: 'search', readWhere: 'label', ...patch }
-  const view = viewTrial(trialOf([revisionOf({ unit: unitOf({ claims: [claim] }), meters: [meterOf()] })]), entries)
+  const claim: Claim = {
+    id: uuid(30),
+    quantity: 'mode draw',
+    comparator: 'at most',
+    value: 6,
+    unit: 'W',
+    mode: 'search',
+    readWhere: 'label',
+    ...patch,
+  }
+  const view = viewTrial(
+    trialOf([revisionOf({ unit: unitOf({ claims: [claim] }), meters: [meterOf()] })]),
+    entries,
+  )
   const [analysis] = view.analyses
   if (!analysis) throw new Error('no analysis')
   return { analysis, finding: view.findings[0]?.standing }
-} // prettier-ignore
+}
 const draw = (more: Partial<Extract<ModeReading, { test: 'draw' }>>) =>
   mode({ test: 'draw', mode: 'search', values: [], ...more })
 
 describe('what a mode draws', () => {
   it('is volts times amps at the terminals, and judged so', () => {
-    const { analysis, finding } = look([draw({ values: valuesOf({ V_B: 26, I: 2 }), cycles: 12 })], { value: 70 })
+    const { analysis, finding } = look([draw({ values: valuesOf({ V_B: 26, I: 2 }), cycles: 12 })], {
+      value: 70,
+    })
     const [one] = modeDraws(analysis)
     expect(one && isFigure(one.watts) && one.watts.x.value).toBeCloseTo(52, 9)
     expect(finding?.outcome).toBe('met')
   })
   it('of a search wants the mean of ten cycles', () => {
-    expect(look([draw({ values: valuesOf({ V_B: 26, I: 2 }), cycles: 3 })], { value: 60 }).finding).toMatchObject({ outcome: 'not shown', limiter: 'time' })
+    expect(
+      look([draw({ values: valuesOf({ V_B: 26, I: 2 }), cycles: 3 })], { value: 60 }).finding,
+    ).toMatchObject({ outcome: 'not shown', limiter: 'time' })
   })
   it('from a refill holds the losses of charging within their bounds', () => {
     const [one] = modeDraws(look([draw({ hours: 10, refilled: 100 })]).analysis)
@@ -37,13 +57,18 @@ describe('what a mode draws', () => {
   })
   it('from its gauge alone decides nothing, and rests on what a run-down gave', () => {
     const run = logEntry({ what: 'run-down', watts: 300 })
-    const entries = [run, checkIn(run, 0, { P_C: 300 }), checkIn(run, 180, { P_C: 300 }, { ended: 'BMS' }), draw({ hours: 10, chargeBefore: 1, chargeAfter: 0.9 })]
+    const entries = [
+      run,
+      checkIn(run, 0, { P_C: 300 }),
+      checkIn(run, 180, { P_C: 300 }, { ended: 'BMS' }),
+      draw({ hours: 10, chargeBefore: 1, chargeAfter: 0.9 }),
+    ]
     const { analysis, finding } = look(entries)
     const [one] = modeDraws(analysis)
     expect(one && isFigure(one.watts) && one.watts.x.value).toBeCloseTo(9, 6)
     expect(finding?.outcome).toBe('not tested')
   })
-}) // prettier-ignore
+})
 
 describe('where search mode wakes', () => {
   it('is found by halving', () => {
@@ -60,11 +85,14 @@ describe('where search mode wakes', () => {
     expect((found?.wakes ?? 0) - (found?.sleeps ?? 0)).toBeLessThan(1)
   })
   it('is not steady where a smaller load woke it than one that did not', () => {
-    const entries = [mode({ test: 'wake', watts: 20, woke: true }), mode({ test: 'wake', watts: 30, woke: false })]
+    const entries = [
+      mode({ test: 'wake', watts: 20, woke: true }),
+      mode({ test: 'wake', watts: 30, woke: false }),
+    ]
     expect(wakeOf(look(entries).analysis.record)?.sentence).toContain('its threshold is not steady')
     expect(wakeOf(look([]).analysis.record)).toBeUndefined()
   })
-}) // prettier-ignore
+})
 
 describe('a transfer', () => {
   const claim = { quantity: 'transfer time', value: 20, unit: 'ms' } as const
@@ -72,7 +100,9 @@ describe('a transfer', () => {
     mode({ test: 'transfer', way: 'grid to battery', seen, ...(gap === undefined ? {} : { gap }) })
   it('is judged by its slowest, to the ms of a capture', () => {
     expect(look([moved(12, 'capture')], claim).finding?.outcome).toBe('met')
-    expect(look([moved(12, 'capture'), moved(28, 'capture')], claim).finding).toMatchObject({ outcome: 'not met' })
+    expect(look([moved(12, 'capture'), moved(28, 'capture')], claim).finding).toMatchObject({
+      outcome: 'not met',
+    })
   })
   it('by eye or a watch decides nothing near its promise', () => {
     expect(look([moved(12, 'by eye')], claim).finding?.outcome).toBe('not tested')
@@ -84,10 +114,11 @@ describe('a transfer', () => {
     expect(said(12)).toContain('most equipment rides through that')
     expect(said(35)).toContain('over the 20 ms')
   })
-}) // prettier-ignore
+})
 
 describe('pass-through', () => {
-  const pass = (gridVolts: number, outletVolts: number, more = {}) => mode({ test: 'pass-through', gridVolts, outletVolts, ...more })
+  const pass = (gridVolts: number, outletVolts: number, more = {}) =>
+    mode({ test: 'pass-through', gridVolts, outletVolts, ...more })
   it('follows the grid only where the grid moved and it moved along', () => {
     const follows = (entries: Entry[]) => passThroughOf(look(entries).analysis.record)?.follows
     expect(follows([pass(230, 229.6), pass(212, 211.8)])).toBe(true)
@@ -95,6 +126,8 @@ describe('pass-through', () => {
     expect(follows([pass(212, 230)])).toBe(false)
   })
   it('keeps what the grid gives beyond the outlet', () => {
-    expect(passThroughOf(look([pass(230, 230, { gridWatts: 372, outletWatts: 300 })]).analysis.record)?.kept).toBe(72)
+    expect(
+      passThroughOf(look([pass(230, 230, { gridWatts: 372, outletWatts: 300 })]).analysis.record)?.kept,
+    ).toBe(72)
   })
-}) // prettier-ignore
+})

@@ -18,7 +18,9 @@ export function passThroughOf(record: RevisionRecord): PassThrough | undefined {
   const tests = modeTests(record, 'pass-through').map(({ reading }) => reading)
   const last = tests.at(-1)
   if (!last) return undefined
-  const both = tests.filter(({ gridWatts, outletWatts }) => gridWatts !== undefined && outletWatts !== undefined).at(-1)
+  const both = tests
+    .filter(({ gridWatts, outletWatts }) => gridWatts !== undefined && outletWatts !== undefined)
+    .at(-1)
   const kept = both ? (both.gridWatts ?? 0) - (both.outletWatts ?? 0) : undefined
   const pairs = tests.flatMap(({ gridVolts, outletVolts }) =>
     gridVolts !== undefined && outletVolts !== undefined ? [{ gridVolts, outletVolts }] : [],
@@ -26,7 +28,10 @@ export function passThroughOf(record: RevisionRecord): PassThrough | undefined {
   const alike = pairs.filter(({ gridVolts, outletVolts }) => Math.abs(outletVolts / gridVolts - 1) <= beside)
   const grids = pairs.map(({ gridVolts }) => gridVolts)
   const moved = pairs.length > 1 && Math.max(...grids) / Math.min(...grids) - 1 > 2 * beside
-  const follows = !pairs.length || (pairs.length > 0 && alike.length === pairs.length && !moved) ? undefined : alike.length === pairs.length
+  const follows =
+    !pairs.length || (pairs.length > 0 && alike.length === pairs.length && !moved)
+      ? undefined
+      : alike.length === pairs.length
   const power = both
     ? `${say(both.gridWatts ?? 0, 'W')} come from the grid for ${say(both.outletWatts ?? 0, 'W')} at the outlet: ${say(kept ?? 0, 'W')} go to the store and to passing it on. `
     : ''
@@ -38,4 +43,4 @@ export function passThroughOf(record: RevisionRecord): PassThrough | undefined {
         ? 'Its volts follow the grid’s.'
         : 'Its volts are its own, whatever the grid does.'
   return { kept, follows, sentence: `${power}${volts}`.trim() || 'Neither watts nor volts were read.' }
-} // prettier-ignore
+}

@@ -31,10 +31,17 @@ export function transfersOf({ record }: Pick<Analysis, 'record'>): Transfer[] {
         : {
             symbol: 'transfer',
             unit: 'ms',
-            x: uncertain(ms, methodSource('transfer', `${entry.id}|${scopeOf(record)}`), rectangular(offBy[seen])),
+            x: uncertain(
+              ms,
+              methodSource('transfer', `${entry.id}|${scopeOf(record)}`),
+              rectangular(offBy[seen]),
+            ),
             grade: seen === 'by eye' ? 'observed' : 'measured',
             working: {
-              formula: captured === undefined ? `timed by ${seen}` : 'from the sample that leaves its sine to the one from which it stays within',
+              formula:
+                captured === undefined
+                  ? `timed by ${seen}`
+                  : 'from the sample that leaves its sine to the one from which it stays within',
               inputs: [],
               notes: [],
               entries: [entry.id],
@@ -58,7 +65,7 @@ export function transfersOf({ record }: Pick<Analysis, 'record'>): Transfer[] {
       sentence: `${reading.way.charAt(0).toUpperCase()}${reading.way.slice(1)}: ${ms === undefined ? 'not timed' : `${say(ms, 'ms', 2)} without its sine`}${rode}.`,
     }
   })
-} // prettier-ignore
+}
 
 /** ms of the changeover that a capture of this test shows; the longest of several. */
 function capturedGap(entry: EntryOf<'mode'>, record: RevisionRecord): number | undefined {

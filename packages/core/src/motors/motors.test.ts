@@ -16,10 +16,15 @@ const courseOf = (
     at(i * step - before),
   )
   return {
-    from: 0.01, step, cycle: 0.02, windows: [],
-    V_C: points.map(({ V }) => V), I_C: points.map(({ I }) => I),
-    P: points.map(({ V, I, P }) => P ?? 0.7 * V * I), V_B: points.map(({ V_B = 26 }) => V_B),
-  } // prettier-ignore
+    from: 0.01,
+    step,
+    cycle: 0.02,
+    windows: [],
+    V_C: points.map(({ V }) => V),
+    I_C: points.map(({ I }) => I),
+    P: points.map(({ V, I, P }) => P ?? 0.7 * V * I),
+    V_B: points.map(({ V_B = 26 }) => V_B),
+  }
 }
 /** The method's start: 19.5 A at 71 % of the volts for 0.925 s, then 3.1 A. */
 const start = courseOf(2, (t) =>
@@ -60,7 +65,8 @@ describe('a start in its capture', () => {
   })
 
   it('stalls, comes late, trips, or trips and comes back', () => {
-    const how = (at: (t: number) => { V: number; I: number; V_B?: number }) => seenIn(courseOf(3, (t) => (t < 0 ? { V: 230, I: 0 } : at(t)))).outcome // prettier-ignore
+    const how = (at: (t: number) => { V: number; I: number; V_B?: number }) =>
+      seenIn(courseOf(3, (t) => (t < 0 ? { V: 230, I: 0 } : at(t)))).outcome
     expect(how(() => ({ V: 200, I: 12 }))).toBe('stalled')
     expect(how((t) => (t < 1.5 ? { V: 200, I: 12 } : { V: 228, I: 2 }))).toBe('started late')
     expect(how((t) => (t < 0.5 ? { V: 200, I: 12 } : { V: 0, I: 0 }))).toBe('tripped')
@@ -92,7 +98,14 @@ describe('a start in its capture', () => {
 })
 
 describe('what a machine asks for', () => {
-  const load = (patch: Partial<Load>): Load => ({ name: 'm', kind: 'induction motor', volts: 230, settings: [{ id: uuid(1), name: '', watts: 370 }], loud: false, ...patch }) // prettier-ignore
+  const load = (patch: Partial<Load>): Load => ({
+    name: 'm',
+    kind: 'induction motor',
+    volts: 230,
+    settings: [{ id: uuid(1), name: '', watts: 370 }],
+    loud: false,
+    ...patch,
+  })
   it('follows from its code letter: 1.5 hp, J, 230 V is 46.3 to 52.2 A', () => {
     const { from, to } = lockedRotor('J', 1.5)
     expect([from / 230, to / 230].map((amps) => Number(amps.toFixed(1)))).toEqual([46.3, 52.2])
@@ -121,7 +134,9 @@ const tried = (reading: Partial<EntryOf<'motors'>['reading']>, rate = 3) =>
 
 describe('who stopped a start, from what a tester types', () => {
   it('is the breaker that was found open, whatever the lowest volts', () => {
-    expect(tried({ outcome: 'tripped', opened: 'breaker', lowestInput: 0, lowestOutput: 0 })?.culprit).toMatchObject({ who: 'protection', sentence: expect.stringContaining('The breaker opened.') as string }) // prettier-ignore
+    expect(
+      tried({ outcome: 'tripped', opened: 'breaker', lowestInput: 0, lowestOutput: 0 })?.culprit,
+    ).toMatchObject({ who: 'protection', sentence: expect.stringContaining('The breaker opened.') as string })
   })
   it('is the bank where the terminals fell to the alarm, even on a slow meter, with what half the resistance would keep', () => {
     const found = tried({ outcome: 'tripped', lowestInput: 20.7, lasted: 0.2 })
@@ -152,7 +167,10 @@ describe('who stopped a start, from what a tester types', () => {
 
 describe('several attempts at one machine', () => {
   it('name the bank where a lower one made the difference, and nothing where something else changed too', () => {
-    const entries = [motorEntry({ number: 1, bankBefore: 26.4 }), motorEntry({ number: 2, bankBefore: 24.9, outcome: 'stalled' })] // prettier-ignore
+    const entries = [
+      motorEntry({ number: 1, bankBefore: 26.4 }),
+      motorEntry({ number: 2, bankBefore: 24.9, outcome: 'stalled' }),
+    ]
     const of = (list: typeof entries) => trendsOf(viewTrial(trial(), list).analyses[0]?.motors.attempts ?? [])
     expect(of(entries)[0]).toMatch(
       /^Pump: with the bank at 26\.40 V it started \(attempt 1\), at 24\.90 V it stalled/,
@@ -165,7 +183,10 @@ describe('several attempts at one machine', () => {
 describe('other equipment on the outlet', () => {
   it('is held against the ITI curve: 71 % for 0.93 s is too long under 80 %, and no time under 70 %', () => {
     const { beyond, gone, flickers } = otherEquipment(start, 230)
-    expect(beyond.map(({ share, rides }) => [share, rides])).toEqual([[0.8, false], [0.9, true]]) // prettier-ignore
+    expect(beyond.map(({ share, rides }) => [share, rides])).toEqual([
+      [0.8, false],
+      [0.9, true],
+    ])
     expect([gone, flickers]).toEqual([false, false])
   })
   it('drops out with the output, and lamps flicker where volts turn again and again', () => {

@@ -25,8 +25,14 @@ const odd = (entries: Parameters<typeof viewTrial>[1], revision: Revision = {}) 
   (viewTrial(trialOf([revisionOf(revision)]), entries).oddities[0] ?? []).map((oddity) => oddity.number)
 
 const claim = (patch: Partial<Claim>): Claim => ({
-  id: uuid(30), quantity: 'continuous power', comparator: 'at least', value: 1400, unit: 'W', readWhere: 'label', ...patch,
-}) // prettier-ignore
+  id: uuid(30),
+  quantity: 'continuous power',
+  comparator: 'at least',
+  value: 1400,
+  unit: 'W',
+  readWhere: 'label',
+  ...patch,
+})
 
 const good = { V_A: 25.92, V_B: 25.61, I: 41.3, V_C: 230, I_C: 4.2, P_C: 964, PF: 0.99 }
 const with_ = (patch: Partial<Record<Quantity, number>>) => [ladderEntry({ ...good, ...patch })]
@@ -450,13 +456,27 @@ describe('what is noticed by itself', () => {
 
   it('15: a surge test on a bank that is surely too low for it', () => {
     const attempt = (bankBefore: number): EntryOf<'motors'> => ({
-      id: uuid(990), revision: 1, at: '2026-03-12T12:00:00.000Z', kind: 'motors',
+      id: uuid(990),
+      revision: 1,
+      at: '2026-03-12T12:00:00.000Z',
+      kind: 'motors',
       reading: { number: 1, load: 'pump', outcome: 'stalled', bankBefore },
-    }) // prettier-ignore
+    })
     expect(odd([attempt(25.8)])).toContain(15)
     // Lithium stands flat: at 26.3 V it may hold anything from 30 to 90 %.
     expect(odd([attempt(26.3)])).not.toContain(15)
-    const lead = rigOf({ bank: bankOf({ strings: [[0, 1].map((i) => ({ ...(bankOf().strings[0]?.[i] as Battery), chemistry: 'AGM' as const, nominal: 12, rest: 12.7 }))] }) }) // prettier-ignore
+    const lead = rigOf({
+      bank: bankOf({
+        strings: [
+          [0, 1].map((i) => ({
+            ...(bankOf().strings[0]?.[i] as Battery),
+            chemistry: 'AGM' as const,
+            nominal: 12,
+            rest: 12.7,
+          })),
+        ],
+      }),
+    })
     expect(odd([attempt(24.6)], { rig: lead })).toContain(15)
     expect(odd([attempt(25.2)], { rig: lead })).not.toContain(15)
   })

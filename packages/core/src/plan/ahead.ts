@@ -87,12 +87,21 @@ export function reachFrom({ windows, single }: Ahead, set: Settings, from: numbe
     const { atLow, atHigh, low, high, most, locked } = window
     const sum = (table: Window['atLow']) => set.reduce((total, k, i) => total + (table[i]?.[k] ?? 0), 0)
     const [lacking, over] = [low - sum(atLow), sum(atHigh) - high]
-    const up = lacking > 0 ? fewestToReach(lacking, set.map((k, i) => (most[i] ?? 0) - (atLow[i]?.[k] ?? 0))) : 0 // prettier-ignore
+    const up =
+      lacking > 0
+        ? fewestToReach(
+            lacking,
+            set.map((k, i) => (most[i] ?? 0) - (atLow[i]?.[k] ?? 0)),
+          )
+        : 0
     added[step] = up
     changes[step] = locked
       ? changesBetween(set, locked)
       : over > 0
-        ? fewestToReach(over, set.map((k, i) => atHigh[i]?.[k] ?? 0)) // prettier-ignore
+        ? fewestToReach(
+            over,
+            set.map((k, i) => atHigh[i]?.[k] ?? 0),
+          )
         : up
   }
   return { changes, added }

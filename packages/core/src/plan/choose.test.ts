@@ -33,8 +33,7 @@ function exhaustive(question: Question): { changes: number; items: number; devia
       : inside.length
         ? inside
         : possible.filter(({ power }) => Math.abs(power - target) <= nearest + 1e-9 * target)
-    ladders = here.map(
-      ({ set, power, items }) =>
+    ladders = here.map(({ set, power, items }) =>
       ladders
         .map((ladder) => ({
           set,
@@ -42,10 +41,14 @@ function exhaustive(question: Question): { changes: number; items: number; devia
           items: ladder.items + items,
           deviation: ladder.deviation + Math.abs(power - target) / target,
         }))
-        .reduce((a, b) => (a.changes - b.changes || a.items - b.items || a.deviation - b.deviation) <= 0 ? a : b), // prettier-ignore
+        .reduce((a, b) =>
+          (a.changes - b.changes || a.items - b.items || a.deviation - b.deviation) <= 0 ? a : b,
+        ),
     )
   }
-  return ladders.reduce((a, b) => ((a.changes - b.changes || a.items - b.items || a.deviation - b.deviation) <= 0 ? a : b)) // prettier-ignore
+  return ladders.reduce((a, b) =>
+    (a.changes - b.changes || a.items - b.items || a.deviation - b.deviation) <= 0 ? a : b,
+  )
 }
 
 const kind = fc.constantFrom(
@@ -172,7 +175,10 @@ describe('choosing loads for a ladder', () => {
       mostPower: 2000,
       locked: [[0, 1], undefined],
     })
-    expect(plan.steps.map(({ set }) => set)).toEqual([[0, 1], [1, 1]]) // prettier-ignore
+    expect(plan.steps.map(({ set }) => set)).toEqual([
+      [0, 1],
+      [1, 1],
+    ])
   })
 
   it('comes as near as it can to a target out of reach, within outlets and watts', () => {
@@ -246,7 +252,12 @@ describe('many loads that are alike, or small', () => {
         targets: fc.array(fc.integer({ min: 20, max: 1200 }), { minLength: 1, maxLength: 4 }),
         grain: fc.constantFrom(1, 5, 20),
       })
-      .map(({ watts, targets, grain }) => ({ ...shelf(watts.map((one) => one * grain)), targets: targets.map((one) => one * grain), outlets: 6, mostPower: 2500 * grain })) // prettier-ignore
+      .map(({ watts, targets, grain }) => ({
+        ...shelf(watts.map((one) => one * grain)),
+        targets: targets.map((one) => one * grain),
+        outlets: 6,
+        mostPower: 2500 * grain,
+      }))
     fc.assert(
       fc.property(single, (asked) => {
         const plan = choosePlan(asked)

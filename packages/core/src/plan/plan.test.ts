@@ -32,10 +32,26 @@ import {
   voltageAt,
 } from '.'
 
-const load = (n: number, name: string, watts: readonly number[], more: Partial<StoredLoad> = {}): StoredLoad => ({
-  id: uuid(n), version: 1, savedAt: '2026-03-01T00:00:00.000Z', name, kind: 'element', volts: 230, loud: false,
-  settings: watts.map((w, i) => ({ id: uuid(n * 100 + i), name: watts.length > 1 ? `s${i + 1}` : '', watts: w })), ...more,
-}) // prettier-ignore
+const load = (
+  n: number,
+  name: string,
+  watts: readonly number[],
+  more: Partial<StoredLoad> = {},
+): StoredLoad => ({
+  id: uuid(n),
+  version: 1,
+  savedAt: '2026-03-01T00:00:00.000Z',
+  name,
+  kind: 'element',
+  volts: 230,
+  loud: false,
+  settings: watts.map((w, i) => ({
+    id: uuid(n * 100 + i),
+    name: watts.length > 1 ? `s${i + 1}` : '',
+    watts: w,
+  })),
+  ...more,
+})
 const shelf = [load(201, 'mat', [60]), load(202, 'plate', [350, 700]), load(203, 'rod', [1000])]
 
 const analysisOf = (entries: Parameters<typeof viewTrial>[1], patch = {}) => {
@@ -88,9 +104,15 @@ describe('what a plan is made from', () => {
     const bank = (limit: { limit?: number }) => {
       const strings = bankOf().strings.map((string) =>
         string.map(({ id, name, chemistry, nominal, capacity, open }) => ({
-          id, name, chemistry, nominal, capacity, open, ...limit,
+          id,
+          name,
+          chemistry,
+          nominal,
+          capacity,
+          open,
+          ...limit,
         })),
-      ) // prettier-ignore
+      )
       return bankOf({ strings })
     }
     const protectedBy = (limit: { limit?: number }) =>

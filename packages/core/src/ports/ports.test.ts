@@ -54,11 +54,26 @@ const look = (entries: readonly EntryOf<'port'>[], patch: Partial<Claim> = {}) =
     ]),
     entries,
   )
-const folding = [[0, 20.1], [1, 20.0], [2, 19.9], [2.1, 19.9], [2.2, 16], [2.3, 12]] as const // prettier-ignore
+const folding = [
+  [0, 20.1],
+  [1, 20.0],
+  [2, 19.9],
+  [2.1, 19.9],
+  [2.2, 16],
+  [2.3, 12],
+] as const
 
 describe('a port under rising load', () => {
   it('has the drop of its lead added again: 4.71 V at 2.0 A over 90 mΩ is 4.89 V', () => {
-    const { points, cableLimits, sentence } = said(sweep([[0, 5.07], [2, 4.71]], { volts: 5, lead: 0.09 })) // prettier-ignore
+    const { points, cableLimits, sentence } = said(
+      sweep(
+        [
+          [0, 5.07],
+          [2, 4.71],
+        ],
+        { volts: 5, lead: 0.09 },
+      ),
+    )
     expect(points[1]?.atPort).toBeCloseTo(4.89, 9)
     expect(cableLimits).toBe(true)
     expect(sentence).toContain('the cable takes all of that: 0.2 V')
@@ -71,8 +86,32 @@ describe('a port under rising load', () => {
     )
   })
   it('folds back where amps no longer rise while volts fall', () => {
-    expect(said(sweep([[0, 5.1], [1, 5.08], [2.4, 5.02], [2.41, 4.76], [2.41, 4.5]], { volts: 5 })).foldsAt).toBe(2.4) // prettier-ignore
-    expect(said(sweep([[0, 5.1], [1, 5.0], [2, 4.9]], { volts: 5 })).foldsAt).toBeUndefined() // prettier-ignore
+    expect(
+      said(
+        sweep(
+          [
+            [0, 5.1],
+            [1, 5.08],
+            [2.4, 5.02],
+            [2.41, 4.76],
+            [2.41, 4.5],
+          ],
+          { volts: 5 },
+        ),
+      ).foldsAt,
+    ).toBe(2.4)
+    expect(
+      said(
+        sweep(
+          [
+            [0, 5.1],
+            [1, 5.0],
+            [2, 4.9],
+          ],
+          { volts: 5 },
+        ),
+      ).foldsAt,
+    ).toBeUndefined()
   })
   it('says how it cuts off and comes back', () => {
     expect(
@@ -89,14 +128,30 @@ describe('the promise of a port', () => {
     expect(outcome([sweep(folding, { volts: 20 })], { value: 40 })?.outcome).toBe('met')
   })
   it('is never failed by loads that ended first', () => {
-    expect(outcome([sweep([[0, 20.1], [1, 20]], { volts: 20 })])).toMatchObject({ outcome: 'not shown', limiter: 'load' }) // prettier-ignore
+    expect(
+      outcome([
+        sweep(
+          [
+            [0, 20.1],
+            [1, 20],
+          ],
+          { volts: 20 },
+        ),
+      ]),
+    ).toMatchObject({ outcome: 'not shown', limiter: 'load' })
   })
   it('is partly shown where the cable caps it, or takes all of it', () => {
     expect(outcome([sweep(folding, { volts: 20, cable: 2 })])).toMatchObject({
       outcome: 'not shown',
       limiter: 'meter',
     })
-    const thin = sweep([[0, 5.07], [2, 4.71]], { volts: 5, lead: 0.09 }) // prettier-ignore
+    const thin = sweep(
+      [
+        [0, 5.07],
+        [2, 4.71],
+      ],
+      { volts: 5, lead: 0.09 },
+    )
     expect(outcome([thin], { value: 3, unit: 'A' })?.sentence).toMatch(
       /^Not shown: the meter cannot tell. Partly shown/,
     )
@@ -111,14 +166,35 @@ describe('the promise of a port', () => {
     const unnamed = sweep(folding, { volts: 20 })
     const reading: Load = { ...(unnamed.reading as Load) }
     delete reading.meter
-    const view = viewTrial(trialOf([revisionOf({ unit: stationOf([{ id: uuid(30), quantity: 'port', comparator: 'at least', value: 10, unit: 'W', readWhere: 'label' }]), rig: rigOf(), meters: [meter] })]), [{ ...unnamed, reading }]) // prettier-ignore
+    const view = viewTrial(
+      trialOf([
+        revisionOf({
+          unit: stationOf([
+            {
+              id: uuid(30),
+              quantity: 'port',
+              comparator: 'at least',
+              value: 10,
+              unit: 'W',
+              readWhere: 'label',
+            },
+          ]),
+          rig: rigOf(),
+          meters: [meter],
+        }),
+      ]),
+      [{ ...unnamed, reading }],
+    )
     expect(view.findings[0]?.standing.outcome).toBe('not tested')
   })
 })
 
 describe('ports beside each other', () => {
   it('carry so much together, and share a supply where one moves the other', () => {
-    const loaded = [{ port: 'USB-C', volts: 20, amps: 1.5 }, { port: 'USB-A', volts: 5, amps: 2 }] // prettier-ignore
+    const loaded = [
+      { port: 'USB-C', volts: 20, amps: 1.5 },
+      { port: 'USB-A', volts: 5, amps: 2 },
+    ]
     const view = look([
       entry({ test: 'together', loaded, held: true }),
       entry({

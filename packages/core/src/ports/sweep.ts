@@ -61,7 +61,9 @@ export function sweepOf({ entry, reading }: PortEntry<'load'>): PortSweep {
   const least = asked * (1 - toleranceOf(asked))
   const foldsAt = foldBack(points, ({ atPort }) => atPort, least)
   const atEnd = foldBack(points, ({ volts }) => volts, least)
-  const carried = points.filter(({ amps, atPort }) => atPort >= least && (foldsAt === undefined || amps <= foldsAt)).at(-1)
+  const carried = points
+    .filter(({ amps, atPort }) => atPort >= least && (foldsAt === undefined || amps <= foldsAt))
+    .at(-1)
   const most = carried ?? points.at(-1)
   const leadDrop = lead === undefined || !most ? undefined : most.amps * lead
   const cableLimits = lead !== undefined && foldsAt === undefined && atEnd !== undefined
@@ -76,7 +78,7 @@ export function sweepOf({ entry, reading }: PortEntry<'load'>): PortSweep {
     cableLimits,
     sentence: sentenceOf(reading, { foldsAt, carried, leadDrop, cableLimits, asked }),
   }
-} // prettier-ignore
+}
 
 /** The last amps before volts leave their tolerance, or fall while amps no longer rise. */
 function foldBack(
@@ -97,12 +99,20 @@ function foldBack(
 
 function sentenceOf(
   { port, cutoff, returned, charge, beside }: PortOf<'load'>,
-  { foldsAt, carried, leadDrop, cableLimits, asked }: Pick<PortSweep, 'foldsAt' | 'carried' | 'leadDrop' | 'cableLimits' | 'asked'>,
+  {
+    foldsAt,
+    carried,
+    leadDrop,
+    cableLimits,
+    asked,
+  }: Pick<PortSweep, 'foldsAt' | 'carried' | 'leadDrop' | 'cableLimits' | 'asked'>,
 ): string {
   const at = charge === undefined ? '' : ` at ${say(100 * charge, '%', 2)} charge`
   const with_ = beside ? ` beside ${beside}` : ''
   const volts = asked ? `${plain(Number(asked.toPrecision(3)))} V` : ''
-  const most = carried ? `${say(carried.amps, 'A', 2)} at ${say(carried.atPort, 'V')} (${say(carried.watts, 'W')})` : 'nothing'
+  const most = carried
+    ? `${say(carried.amps, 'A', 2)} at ${say(carried.atPort, 'V')} (${say(carried.watts, 'W')})`
+    : 'nothing'
   const folds =
     foldsAt === undefined
       ? `${port} holds ${volts} to ${most}${at}${with_}`
@@ -114,9 +124,10 @@ function sentenceOf(
         ? `; at the end of the cable its volts are too low, and the cable takes all of that: ${say(leadDrop, 'V', 1)}`
         : `; the cable takes ${say(leadDrop, 'V', 1)} of it`
   const cut = cutoff === undefined ? '' : `. It cuts off at ${say(cutoff, 'A', 2)}`
-  const back = returned && returned !== 'not tried' ? `${cut ? ' and comes back' : '. It comes back'} ${returned}` : ''
+  const back =
+    returned && returned !== 'not tried' ? `${cut ? ' and comes back' : '. It comes back'} ${returned}` : ''
   return `${folds}${cable}${cut}${back}.`
-} // prettier-ignore
+}
 
 /** All sweeps of one revision, in order of time. */
 export const sweepsOf = (record: RevisionRecord): PortSweep[] => portTests(record, 'load').map(sweepOf)

@@ -24,7 +24,14 @@ describe('meters as testers hang them up', () => {
   })
 
   it('asks a small DC wattmeter for watts, and a large one for amps', () => {
-    const small = { id: 'w', ranges: read('DC wattmeter 30 W 1 % + 2')?.ranges.map((range) => ({ ...range, upTo: Math.min(30, range.upTo) })) ?? [] } // prettier-ignore
+    const small = {
+      id: 'w',
+      ranges:
+        read('DC wattmeter 30 W 1 % + 2')?.ranges.map((range) => ({
+          ...range,
+          upTo: Math.min(30, range.upTo),
+        })) ?? [],
+    }
     expect(hung('the terminals', [small])).toContain('P_B w')
     const large = { id: 'w', ranges: read('DC wattmeter')?.ranges ?? [] }
     expect(hung('the terminals', [large])).toEqual(['V_B w', 'I w'])

@@ -11,19 +11,33 @@ describe('a rig from one line', () => {
     if (!rig) throw new Error('no rig')
     expect(understood).toEqual(['12 V 100 Ah AGM', 'leads not known', 'fuse 100 A'])
     expect(rig.leads).toBe('not known')
-    expect(promisedSupply(rig)).toMatchObject({ R_path: { missing: expect.stringContaining('not described') as string }, R_bank: { missing: expect.stringContaining('load test') as string } }) // prettier-ignore
+    expect(promisedSupply(rig)).toMatchObject({
+      R_path: { missing: expect.stringContaining('not described') as string },
+      R_bank: { missing: expect.stringContaining('load test') as string },
+    })
   })
 
   it.each([
     ['24 V', '24 V battery', 'leads not known', 'no fuse named'],
-    ['2 x 12,8V 150Ah LiFePO4, leads 25 mm² 1.2 m, breaker 100 A, charger 30 A', '2 × 12.8 V 150 Ah lithium iron phosphate', 'leads 25 mm², 1.2 m each', 'breaker 100 A', 'charger 30 A'],
-    ['12V lead 95 Ah; 4 AWG cable 3 ft; no fuse', '12 V 95 Ah flooded lead-acid', 'leads 4 AWG, 0.9144 m each', 'no fuse named'],
+    [
+      '2 x 12,8V 150Ah LiFePO4, leads 25 mm² 1.2 m, breaker 100 A, charger 30 A',
+      '2 × 12.8 V 150 Ah lithium iron phosphate',
+      'leads 25 mm², 1.2 m each',
+      'breaker 100 A',
+      'charger 30 A',
+    ],
+    [
+      '12V lead 95 Ah; 4 AWG cable 3 ft; no fuse',
+      '12 V 95 Ah flooded lead-acid',
+      'leads 4 AWG, 0.9144 m each',
+      'no fuse named',
+    ],
   ])('%s', (line, bank, ...others) => {
     const { understood, fault, rig } = read(line)
     expect(fault).toBeUndefined()
     expect(rig && describeBank(rig.bank)).toContain(bank.replace('2 × ', ''))
     expect(understood.slice(1)).toEqual(others)
-  }) // prettier-ignore
+  })
 
   it.each([
     ['', 'say at least the volts'],

@@ -61,12 +61,19 @@ const surveyOf = (
   more: Partial<EntryOf<'survey'>['reading']> = {},
   n = 80,
 ): EntryOf<'survey'> => ({
-  id: uuid(n), revision: 1, at: `2026-03-12T10:0${n - 80}:00.000Z`, kind: 'survey',
+  id: uuid(n),
+  revision: 1,
+  at: `2026-03-12T10:0${n - 80}:00.000Z`,
+  kind: 'survey',
   reading: {
-    current: 50, method: 'across', voltmeter: uuid(1), ammeter: uuid(1),
-    readings: Object.entries(volts).map(([element, v]) => ({ element, volts: v })), ...more,
+    current: 50,
+    method: 'across',
+    voltmeter: uuid(1),
+    ammeter: uuid(1),
+    readings: Object.entries(volts).map(([element, v]) => ({ element, volts: v })),
+    ...more,
   },
-}) // prettier-ignore
+})
 
 describe('what is expected of an element', () => {
   it('is computed for a cable, taken from the table for the rest, and as stated where stated', () => {

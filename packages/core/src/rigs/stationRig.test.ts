@@ -16,9 +16,18 @@ const hung = (...lines: string[]) =>
 describe('meters round a power station', () => {
   it('read its outlet, its wall, its ports and its charge input, each on the one that is made for it', () => {
     expect(hung('plug wattmeter', 'second plug', 'USB meter', 'DC wattmeter')).toEqual({
-      V_C: 'plug wattmeter', P_C: 'plug wattmeter', E_C: 'plug wattmeter', P_wall: 'second plug', E_wall: 'second plug',
-      V_in: 'DC wattmeter', I_in: 'DC wattmeter', P_in: 'DC wattmeter', E_in: 'DC wattmeter', V_port: 'USB meter', I_port: 'USB meter',
-    }) // prettier-ignore
+      V_C: 'plug wattmeter',
+      P_C: 'plug wattmeter',
+      E_C: 'plug wattmeter',
+      P_wall: 'second plug',
+      E_wall: 'second plug',
+      V_in: 'DC wattmeter',
+      I_in: 'DC wattmeter',
+      P_in: 'DC wattmeter',
+      E_in: 'DC wattmeter',
+      V_port: 'USB meter',
+      I_port: 'USB meter',
+    })
   })
   it('are one at outlet and wall by turns where there is but one, and none where none reads it', () => {
     expect(hung('plug wattmeter')).toMatchObject({ P_C: 'plug wattmeter', P_wall: 'plug wattmeter' })

@@ -105,7 +105,12 @@ function surveyCurrent(entry: EntryOf<'survey'>, revision: Revision): Derived {
   if (power === undefined) return { missing: 'Neither amps nor watts were read.' }
   const P = readOn('P_C', 'W', power, wattmeter, entry.id, revision, `${entry.id} P_C`)
   const nominal = bankNominal(revision.rig.bank)
-  const V = estimated('V_nominal', 'V', uncertain(nominal, methodSource('nominal volts', entry.id), rectangular(offNominal * nominal)), 'nominal volts of the bank, ± 10 %') // prettier-ignore
+  const V = estimated(
+    'V_nominal',
+    'V',
+    uncertain(nominal, methodSource('nominal volts', entry.id), rectangular(offNominal * nominal)),
+    'nominal volts of the bank, ± 10 %',
+  )
   return whenKnown([V], ([volts]) => assumedCurrent(P, volts, entry.id))
 }
 

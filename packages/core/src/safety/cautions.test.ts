@@ -11,7 +11,9 @@ describe('cautions', () => {
     for (const absent of ['hydrogen', 'stepped wave', 'parallel batteries', 'second source', 'one leg']) {
       expect(lithium).not.toContain(absent)
     }
-    const agm = bankOf({ strings: bankOf().strings.map((string) => string.map((one) => ({ ...one, chemistry: 'AGM' as const }))) }) // prettier-ignore
+    const agm = bankOf({
+      strings: bankOf().strings.map((string) => string.map((one) => ({ ...one, chemistry: 'AGM' as const }))),
+    })
     const lead = cautionsFor({
       unit: unitOf({ wave: 'stepped', phase: 'split' }),
       rig: rigOf({ positive: [], bank: agm }),

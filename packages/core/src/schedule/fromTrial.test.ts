@@ -12,8 +12,14 @@ import {
 } from '.'
 
 const claim = (patch: Partial<Claim>): Claim => ({
-  id: uuid(30), quantity: 'continuous power', comparator: 'at least', value: 1400, unit: 'W', readWhere: 'label', ...patch,
-}) // prettier-ignore
+  id: uuid(30),
+  quantity: 'continuous power',
+  comparator: 'at least',
+  value: 1400,
+  unit: 'W',
+  readWhere: 'label',
+  ...patch,
+})
 
 const load = (n: number, patch: Partial<StoredLoad> = {}): StoredLoad => ({
   id: uuid(n),
@@ -117,8 +123,17 @@ describe('a schedule from a trial', () => {
 
   it('has every stage in the order of work, by what the unit is', () => {
     expect(usualKinds(unitOf())).toEqual([
-      'look over', 'rig', 'make safe', 'no load', 'ladder', 'limits', 'motors', 'rated hold', 'checks', 'findings',
-    ]) // prettier-ignore
+      'look over',
+      'rig',
+      'make safe',
+      'no load',
+      'ladder',
+      'limits',
+      'motors',
+      'rated hold',
+      'checks',
+      'findings',
+    ])
     const station = unitOf({ kind: 'power station', claims: [claim({ quantity: 'energy', unit: 'Wh' })] })
     expect(usualKinds(station)).toEqual(expect.arrayContaining(['ports', 'run-down']))
     expect(scheduleOf(ask()).placed.filter(({ part }) => !part)).toHaveLength(10)
@@ -126,8 +141,12 @@ describe('a schedule from a trial', () => {
 
   it('reads what happened from the record, whatever was taken back left out', () => {
     const event = (n: number, at: string): EntryOf<'run'> => ({
-      id: uuid(n), revision: 1, at, kind: 'run', reading: { block: uuid(7000), action: 'start' },
-    }) // prettier-ignore
+      id: uuid(n),
+      revision: 1,
+      at,
+      kind: 'run',
+      reading: { block: uuid(7000), action: 'start' },
+    })
     const [kept, struck] = [event(901, '2026-03-12T10:00:00.000Z'), event(902, '2026-03-12T09:00:00.000Z')]
     const { record } = viewTrial(trialOf(), [
       struck,

@@ -105,13 +105,21 @@ describe('a schedule', () => {
         const capacity = double ? 300 : 150
         const bank = bankOf({ strings: [string.map((one) => ({ ...one, capacity }))] })
         const end = (of: readonly number[]) =>
-          scheduleOf(questionOf({ blocks: inOrder('ladder'), bank, dwell, steps: of.map((P) => ({ what: 'x', watts: P, settle: 0 })) }))
-            .placed.at(-1)?.pieces.at(-1)?.charge[1] ?? 0
+          scheduleOf(
+            questionOf({
+              blocks: inOrder('ladder'),
+              bank,
+              dwell,
+              steps: of.map((P) => ({ what: 'x', watts: P, settle: 0 })),
+            }),
+          )
+            .placed.at(-1)
+            ?.pieces.at(-1)?.charge[1] ?? 0
         const joules = list.reduce((sum, P) => sum + (P + 10 + 0.09 * P) * (120 + dwell), 0)
         expect(end(list)).toBeCloseTo(1 - joules / (25.6 * capacity * 3600), 9)
         expect(end([...list].reverse())).toBeCloseTo(end(list), 9)
       }),
-    ) // prettier-ignore
+    )
   })
 
   it('lets a support source carry what it can', () => {
@@ -205,11 +213,17 @@ describe('rules of a day', () => {
     expect(kinds(before)).toEqual(['cool-down', 'rated hold'])
     // Hours ago is cool again, and what is read after now plays no part.
     for (const from of [-300, 10])
-      expect(kinds(scheduleOf(questionOf({ blocks: inOrder('rated hold'), loaded: hot(from) })))).toEqual(['rated hold']) // prettier-ignore
+      expect(kinds(scheduleOf(questionOf({ blocks: inOrder('rated hold'), loaded: hot(from) })))).toEqual([
+        'rated hold',
+      ])
     // Typed in while another block had been run: the hold waits, and the bank is emptier.
     const blocks = inOrder('no load', 'rated hold')
-    const log = [0, 5].map((at, i) => ({ at: nine + at * minute, event: { block: blocks[0]?.id ?? '', action: i ? ('finish' as const) : ('start' as const) } })) // prettier-ignore
-    const after = (loaded: ReturnType<typeof hot>) => scheduleOf(questionOf({ blocks, loaded }), log, nine + 50 * minute) // prettier-ignore
+    const log = [0, 5].map((at, i) => ({
+      at: nine + at * minute,
+      event: { block: blocks[0]?.id ?? '', action: i ? ('finish' as const) : ('start' as const) },
+    }))
+    const after = (loaded: ReturnType<typeof hot>) =>
+      scheduleOf(questionOf({ blocks, loaded }), log, nine + 50 * minute)
     expect(kinds(after(hot(10)))).toEqual(['no load', 'cool-down', 'rated hold'])
     const chargeAt = (plan: Scheduled) => find(plan, 'rated hold')?.pieces[0]?.charge[0] ?? NaN
     // 40 min of 1100 W from 25.6 V × 150 Ah, 19 %.
@@ -452,9 +466,18 @@ describe('a schedule that is run', () => {
 
   it('does not mind in what order its lines come, nor lines that do not fit', () => {
     const lines = log(
-      [0, noLoad, 'start'], [3, noLoad, 'start'], [4, noLoad, 'resume'], [5, noLoad, 'pause'], [6, noLoad, 'pause'],
-      [9, noLoad, 'resume'], [20, noLoad, 'finish'], [21, noLoad, 'pause'], [22, motors, 'pause'], [25, ladder, 'start'], [26, findings, 'skip'],
-    ) // prettier-ignore
+      [0, noLoad, 'start'],
+      [3, noLoad, 'start'],
+      [4, noLoad, 'resume'],
+      [5, noLoad, 'pause'],
+      [6, noLoad, 'pause'],
+      [9, noLoad, 'resume'],
+      [20, noLoad, 'finish'],
+      [21, noLoad, 'pause'],
+      [22, motors, 'pause'],
+      [25, ladder, 'start'],
+      [26, findings, 'skip'],
+    )
     const now = nine + 30 * minute
     const straight = historyOf(lines, now)
     expect(straight.begun).toEqual([
@@ -557,13 +580,21 @@ describe('what the supply makes of a schedule', () => {
 })
 
 describe('a run of work that was done without it', () => {
-  const { placed } = scheduleOf(questionOf({ blocks: inOrder('look over', 'rig', 'make safe', 'no load', 'ladder', 'findings') })) // prettier-ignore
+  const { placed } = scheduleOf(
+    questionOf({ blocks: inOrder('look over', 'rig', 'make safe', 'no load', 'ladder', 'findings') }),
+  )
   const standing = (entries: Parameters<typeof viewTrial>[1], plan?: LadderPlanned) => {
     const { record, analyses } = viewTrial(trialOf([revisionOf()]), entries)
     const [analysis] = analyses
     return analysis ? alreadyStanding(placed, record, analysis, plan).map(({ kind }) => kind) : []
   }
-  const safe = { id: uuid(990), revision: 1, at: '2026-03-12T08:00:00.000Z', kind: 'make safe' as const, reading: { by: 'M.K.', cautions: [{ name: 'fuse', because: 'x' }] } } // prettier-ignore
+  const safe = {
+    id: uuid(990),
+    revision: 1,
+    at: '2026-03-12T08:00:00.000Z',
+    kind: 'make safe' as const,
+    reading: { by: 'M.K.', cautions: [{ name: 'fuse', because: 'x' }] },
+  }
 
   it('begins at the first block whose work does not stand', () => {
     expect(standing([])).toEqual([])

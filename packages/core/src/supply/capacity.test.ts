@@ -28,13 +28,17 @@ describe('capacity', () => {
 
   it('is never more than stated, however small the current', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.001, max: 500, noNaN: true }), fc.double({ min: 1, max: 1.6, noNaN: true }), (I, peukert) => {
-        const Ah = deliverable(batteryOf({ peukert }), I) ?? NaN
-        expect(Ah).toBeLessThanOrEqual(110 * (1 + 1e-12))
-        expect(Ah).toBeGreaterThan(0)
-        expect(deliverable(batteryOf({ peukert }), I * 2)).toBeLessThanOrEqual(Ah * (1 + 1e-12))
-      }),
-    ) // prettier-ignore
+      fc.property(
+        fc.double({ min: 0.001, max: 500, noNaN: true }),
+        fc.double({ min: 1, max: 1.6, noNaN: true }),
+        (I, peukert) => {
+          const Ah = deliverable(batteryOf({ peukert }), I) ?? NaN
+          expect(Ah).toBeLessThanOrEqual(110 * (1 + 1e-12))
+          expect(Ah).toBeGreaterThan(0)
+          expect(deliverable(batteryOf({ peukert }), I * 2)).toBeLessThanOrEqual(Ah * (1 + 1e-12))
+        },
+      ),
+    )
     expect(deliverable(batteryOf(), 0)).toBe(110)
     expect(peukertHours(110, 20, 1.18, 0)).toBe(Infinity)
     expect(deliverable(batteryOf({ rateHours: 5 }), 22)).toBeCloseTo(110, 9)

@@ -62,13 +62,38 @@ describe('weighted regression', () => {
 
   it('gives up on too few points and on columns that are not independent', () => {
     expect(regress([[1, 2]], [3], [1])).toBeUndefined()
-    expect(regress([[1, 2], [1, 2], [1, 2]], [1, 2, 3], [1, 1, 1])).toBeUndefined() // prettier-ignore
+    expect(
+      regress(
+        [
+          [1, 2],
+          [1, 2],
+          [1, 2],
+        ],
+        [1, 2, 3],
+        [1, 1, 1],
+      ),
+    ).toBeUndefined()
     expect(regress([], [], [])).toBeUndefined()
-    expect(regress([[1, 1], [1, 2], [1, 3]], [1, 2, 3], [1, 0, 0])).toBeUndefined() // prettier-ignore
+    expect(
+      regress(
+        [
+          [1, 1],
+          [1, 2],
+          [1, 3],
+        ],
+        [1, 2, 3],
+        [1, 0, 0],
+      ),
+    ).toBeUndefined()
   })
 
   it('is a linear form in the observations', () => {
-    const X = [[1, 0], [1, 3], [1, 7], [1, 8]] // prettier-ignore
+    const X = [
+      [1, 0],
+      [1, 3],
+      [1, 7],
+      [1, 8],
+    ]
     const y = [5, 4, 2.5, 2]
     const fit = regress(X, y, [1, 2, 1, 4])
     fit?.response.forEach((row, k) => {
@@ -81,8 +106,12 @@ describe('what a ladder says of its own supply', () => {
   const currents = [0.4, 3, 14, 29, 44, 60]
   const hours = [0, 0.1, 0.5, 0.3, 0.2, 0.4]
   const figure = (symbol: string, unit: 'V' | 'A', x: Uncertain): Figure => ({
-    symbol, unit, x, grade: 'measured', working: { formula: symbol, inputs: [], notes: [], entries: [symbol] },
-  }) // prettier-ignore
+    symbol,
+    unit,
+    x,
+    grade: 'measured',
+    working: { formula: symbol, inputs: [], notes: [], entries: [symbol] },
+  })
 
   /** A bank of 26.4 V and 11.7 mΩ behind a path of 5.9 mΩ, read with one voltmeter and one clamp. */
   const bench = ({
@@ -100,9 +129,21 @@ describe('what a ladder says of its own supply', () => {
       const bank = Math.max(0, I - support)
       const V_A = 26.4 - lowered(i) - 0.0117 * bank + drift * (hours[i] ?? 0) + scatter(i)
       const volts = (tap: string, V: number) =>
-        figure(tap, 'V', { value: V, sources: new Map([['spec|v|r', 0.001 * V], [`own|${tap}|${i}`, 0.003]]) }) // prettier-ignore
+        figure(tap, 'V', {
+          value: V,
+          sources: new Map([
+            ['spec|v|r', 0.001 * V],
+            [`own|${tap}|${i}`, 0.003],
+          ]),
+        })
       const amps = (where: string, x: number) =>
-        figure(where, 'A', { value: x, sources: new Map([['spec|a|r', 0.003 * x], [`own|${where}|${i}`, 0.01]]) }) // prettier-ignore
+        figure(where, 'A', {
+          value: x,
+          sources: new Map([
+            ['spec|a|r', 0.003 * x],
+            [`own|${where}|${i}`, 0.01],
+          ]),
+        })
       const read = amps('I', I)
       return {
         ...(i ? { step: `step ${i}` } : {}),
@@ -159,7 +200,10 @@ describe('what a ladder says of its own supply', () => {
     const steps = fc.uniqueArray(fc.integer({ min: 1, max: 5 }), { minLength: 1, maxLength: 2 })
     fc.assert(
       fc.property(steps, fc.double({ min: 0.8, max: 6, noNaN: true }), (low, volts) => {
-        const { atA, off, path } = fitSupply(bench({ scatter, lowered: (i) => (low.includes(i) ? volts : 0) }), 'bench') // prettier-ignore
+        const { atA, off, path } = fitSupply(
+          bench({ scatter, lowered: (i) => (low.includes(i) ? volts : 0) }),
+          'bench',
+        )
         expect([...off.keys()].sort()).toEqual(low.map((i) => `step ${i}`).sort())
         for (const lack of off.values()) expect(Math.abs((lack ?? 0) - volts)).toBeLessThan(0.1)
         expect(source(atA).E.x.value).toBeCloseTo(26.4, 1)

@@ -213,9 +213,14 @@ describe('a bank', () => {
 
 describe('a short load test', () => {
   const test = {
-    restVoltage: 26.42, restCurrent: 0, loadedVoltage: 25.74, loadedCurrent: 58, recoveredVoltage: 26.4,
-    voltmeter: uuid(1), ammeter: uuid(1),
-  } // prettier-ignore
+    restVoltage: 26.42,
+    restCurrent: 0,
+    loadedVoltage: 25.74,
+    loadedCurrent: 58,
+    recoveredVoltage: 26.4,
+    voltmeter: uuid(1),
+    ammeter: uuid(1),
+  }
   const entry = {
     id: uuid(70),
     revision: 1,
@@ -257,7 +262,14 @@ describe('a short load test', () => {
 
 describe('a load test without an ammeter', () => {
   // A bench of 12 V whose truth is 7.0 mΩ at the posts and 44.0 A at 501 W.
-  const reading = { restVoltage: 13.1, restCurrent: 0, loadedVoltage: 12.79, loadedPower: 501, voltmeter: uuid(1), wattmeter: uuid(1) } // prettier-ignore
+  const reading = {
+    restVoltage: 13.1,
+    restCurrent: 0,
+    loadedVoltage: 12.79,
+    loadedPower: 501,
+    voltmeter: uuid(1),
+    wattmeter: uuid(1),
+  }
   const entry = {
     id: uuid(71),
     revision: 1,

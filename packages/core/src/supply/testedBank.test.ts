@@ -5,9 +5,14 @@ import { expanded } from '../meters'
 import { viewTrial } from '../view'
 
 const battery = (n: number, resistance?: number): Bank['strings'][number][number] => ({
-  id: uuid(700 + n), name: `battery ${n}`, chemistry: 'AGM', nominal: 12, capacity: 100, open: false,
+  id: uuid(700 + n),
+  name: `battery ${n}`,
+  chemistry: 'AGM',
+  nominal: 12,
+  capacity: 100,
+  open: false,
   ...(resistance === undefined ? {} : { resistance }),
-}) // prettier-ignore
+})
 const inParallel = (...batteries: ReturnType<typeof battery>[]): Bank =>
   bankOf({
     strings: batteries.map((one) => [one]),
@@ -16,9 +21,20 @@ const inParallel = (...batteries: ReturnType<typeof battery>[]): Bank =>
 
 /** 58 A for 10 s; the sag says the resistance. */
 const test = (R: number, on: { battery?: string; revision?: number } = {}): EntryOf<'load test'> => ({
-  id: uuid(7000 + Math.round(1e6 * R) + (on.revision ?? 1)), kind: 'load test', revision: on.revision ?? 1, at: '2026-03-12T10:00:00.000Z',
-  reading: { ...(on.battery ? { battery: on.battery } : {}), restVoltage: 12.7, loadedVoltage: 12.7 - 58 * R, restCurrent: 0, loadedCurrent: 58, voltmeter: uuid(1), ammeter: uuid(1) },
-}) // prettier-ignore
+  id: uuid(7000 + Math.round(1e6 * R) + (on.revision ?? 1)),
+  kind: 'load test',
+  revision: on.revision ?? 1,
+  at: '2026-03-12T10:00:00.000Z',
+  reading: {
+    ...(on.battery ? { battery: on.battery } : {}),
+    restVoltage: 12.7,
+    loadedVoltage: 12.7 - 58 * R,
+    restCurrent: 0,
+    loadedCurrent: 58,
+    voltmeter: uuid(1),
+    ammeter: uuid(1),
+  },
+})
 
 const supplyOf = (banks: readonly Bank[], entries: Parameters<typeof viewTrial>[1]) => {
   const revisions = banks.map((bank, i) => revisionOf({ number: i + 1, rig: rigOf({ bank }) }))
@@ -32,7 +48,10 @@ describe('what load tests say of a bank', () => {
   const [a, b] = [battery(1), battery(2)]
 
   it('is the network of its batteries, each by its own test: 12 and 24 mΩ in parallel are 8', () => {
-    const { tested, known } = supplyOf([inParallel(a, b)], [test(0.012, { battery: a.id }), test(0.024, { battery: b.id })]) // prettier-ignore
+    const { tested, known } = supplyOf(
+      [inParallel(a, b)],
+      [test(0.012, { battery: a.id }), test(0.024, { battery: b.id })],
+    )
     expect(milliohms(tested)).toBeCloseTo(8, 6)
     expect(known.R_bank).toBe(tested)
   })
@@ -70,7 +89,10 @@ describe('what load tests say of a bank', () => {
     const ladder = [5, 20, 40, 60].map((I, i) =>
       ladderEntry({ V_A: 12.7 - 0.01 * I, I, V_B: 12.6 - 0.015 * I }, { step: uuid(900 + i) }),
     )
-    const { known } = supplyOf([inParallel(a)], [test(0.012, { battery: a.id }), noLoadEntry({ V_A: 12.7, I: 0.1 }), ...ladder]) // prettier-ignore
+    const { known } = supplyOf(
+      [inParallel(a)],
+      [test(0.012, { battery: a.id }), noLoadEntry({ V_A: 12.7, I: 0.1 }), ...ladder],
+    )
     expect(milliohms(known.R_bank)).toBeCloseTo(10, 1)
   })
 })

@@ -35,7 +35,12 @@ function ofBatteries(bank: Bank, tests: readonly LoadTestFigures[], scope: strin
   if (!found.length) return { missing: 'No load test of this bank yet.' }
   const parts = batteries.map(({ id, resistance = 0 }): [string, Uncertain] => [
     id,
-    tested.get(id)?.x ?? uncertain(resistance, methodSource('stated resistance', `${scope} ${id}`), rectangular(statedSpread * resistance)), // prettier-ignore
+    tested.get(id)?.x ??
+      uncertain(
+        resistance,
+        methodSource('stated resistance', `${scope} ${id}`),
+        rectangular(statedSpread * resistance),
+      ),
   ])
   const values = new Map(parts.map(([id, { value }]) => [id, value]))
   const R = resistanceWith(bank, tested, values)

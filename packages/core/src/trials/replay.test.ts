@@ -148,7 +148,14 @@ describe('the record of a trial', () => {
 })
 
 describe('the rerun of a doubted reading', () => {
-  const doubt = (entry: string, n: number, revision = 1) => ({ id: uuid(9500 + n), revision, at: '2026-03-13T10:00:00.000Z', kind: 'doubt' as const, of: { what: 'reading' as const, entry }, why: 'lug loose' }) // prettier-ignore
+  const doubt = (entry: string, n: number, revision = 1) => ({
+    id: uuid(9500 + n),
+    revision,
+    at: '2026-03-13T10:00:00.000Z',
+    kind: 'doubt' as const,
+    of: { what: 'reading' as const, entry },
+    why: 'lug loose',
+  })
   const trial = trialOf([revisionOf(), revisionOf({ number: 2, why: 'lug remade' })])
 
   it('is the next trusted reading of the same step or load, on whatever rig', () => {

@@ -33,7 +33,6 @@ describe('the course of a capture', () => {
       [5, 883],
       [10, 642],
     ] as const)
-      // prettier-ignore
       expect(Math.abs((best.get(seconds) ?? 0) / W - 1)).toBeLessThan(0.002)
     expect(best.get(0.02)).toBeCloseTo(2600, -1)
     expect(best.has(60)).toBe(false)

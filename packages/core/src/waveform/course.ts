@@ -71,7 +71,9 @@ export function courseOf({ dt, times, channels }: Sampled): Course | undefined {
 
 /** Samples of one cycle: the median between risings, for a start or a trip may lose some of them. */
 function cycleOf(channels: readonly SampledChannel[], dt: number): number {
-  const ac = channels.find(({ quantity }) => quantity === 'V_C') ?? channels.find(({ quantity }) => quantity.endsWith('_C')) // prettier-ignore
+  const ac =
+    channels.find(({ quantity }) => quantity === 'V_C') ??
+    channels.find(({ quantity }) => quantity.endsWith('_C'))
   const crossings = ac ? risingCrossings(ac.x) : []
   const gaps = crossings
     .slice(1)

@@ -28,7 +28,8 @@ function sineIn(x: Float64Array, from: number, to: number, rate: number): Sine |
   for (let i = from; i < to; i++) {
     const row = [Math.sin(w * i), Math.cos(w * i), 1, x[i] as number]
     for (let j = 0; j < 3; j++)
-      for (let k = 0; k < 4; k++) (m[j] as number[])[k] = (m[j]?.[k] ?? 0) + (row[j] as number) * (row[k] as number)
+      for (let k = 0; k < 4; k++)
+        (m[j] as number[])[k] = (m[j]?.[k] ?? 0) + (row[j] as number) * (row[k] as number)
   }
   for (let j = 0; j < 3; j++) {
     const pivot = m[j]?.[j] ?? 0
@@ -41,9 +42,10 @@ function sineIn(x: Float64Array, from: number, to: number, rate: number): Sine |
   }
   const [a, b, dc] = m.map((row, j) => (row[3] ?? 0) / (row[j] ?? 1)) as [number, number, number]
   const sine = { w, a, b, dc, peak: Math.hypot(a, b) }
-  for (let i = from; i < to; i++) if (Math.abs((x[i] as number) - at(sine, i)) > steady * sine.peak) return undefined
+  for (let i = from; i < to; i++)
+    if (Math.abs((x[i] as number) - at(sine, i)) > steady * sine.peak) return undefined
   return sine
-} // prettier-ignore
+}
 
 const at = ({ w, a, b, dc }: Sine, i: number) => a * Math.sin(w * i) + b * Math.cos(w * i) + dc
 

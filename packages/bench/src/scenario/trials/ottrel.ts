@@ -229,13 +229,55 @@ function startsOf(files: Files, hand: BenchHand, bench: BenchModel): Entry[] {
   const tired: BenchModel = { ...bench, bank: { E: 24.9, R: 0.033 } }
   const breaker = { rating: 100, seconds: 0.2 }
   return [
-    ...attempt(files, hand, bench, machines.vacuum, { revision: 2, seed: 4401, conditions: { limits, seconds: 1.4 } }, { number: 1, state: 'line open' }),
-    ...attempt(files, hand, bench, machines.freezer, { revision: 2, seed: 4403, conditions: { limits, seconds: 1.6 } }, { number: 2, state: 'just stopped, pressure up' }),
-    ...attempt(files, hand, tired, machines.transfer, { revision: 2, seed: 4405, conditions: { limits, base: 350, seconds: 2.6 } }, { number: 3, state: 'primed', note: 'Bank at the end of the day.' }),
-    ...attempt(files, hand, bench, machines.transfer, { revision: 2, seed: 4407, conditions: { limits, base: 350, seconds: 2.2 } }, { number: 4, state: 'primed', note: 'Bank charged.' }),
-    ...attempt(files, hand, bench, machines.winch, { revision: 2, seed: 4409, conditions: { limits, seconds: 3 } }, { number: 5, state: 'slack rope', opened: 'the unit' }),
-    ...attempt(files, hand, bench, machines.mill, { revision: 2, seed: 4411, conditions: { limits, base: 700, protection: breaker, seconds: 3 } }, { number: 6, state: 'empty', opened: 'breaker' }),
-  ] // prettier-ignore
+    ...attempt(
+      files,
+      hand,
+      bench,
+      machines.vacuum,
+      { revision: 2, seed: 4401, conditions: { limits, seconds: 1.4 } },
+      { number: 1, state: 'line open' },
+    ),
+    ...attempt(
+      files,
+      hand,
+      bench,
+      machines.freezer,
+      { revision: 2, seed: 4403, conditions: { limits, seconds: 1.6 } },
+      { number: 2, state: 'just stopped, pressure up' },
+    ),
+    ...attempt(
+      files,
+      hand,
+      tired,
+      machines.transfer,
+      { revision: 2, seed: 4405, conditions: { limits, base: 350, seconds: 2.6 } },
+      { number: 3, state: 'primed', note: 'Bank at the end of the day.' },
+    ),
+    ...attempt(
+      files,
+      hand,
+      bench,
+      machines.transfer,
+      { revision: 2, seed: 4407, conditions: { limits, base: 350, seconds: 2.2 } },
+      { number: 4, state: 'primed', note: 'Bank charged.' },
+    ),
+    ...attempt(
+      files,
+      hand,
+      bench,
+      machines.winch,
+      { revision: 2, seed: 4409, conditions: { limits, seconds: 3 } },
+      { number: 5, state: 'slack rope', opened: 'the unit' },
+    ),
+    ...attempt(
+      files,
+      hand,
+      bench,
+      machines.mill,
+      { revision: 2, seed: 4411, conditions: { limits, base: 700, protection: breaker, seconds: 3 } },
+      { number: 6, state: 'empty', opened: 'breaker' },
+    ),
+  ]
 }
 
 /** The tier of its surge claim held, then more until it gave up. */
@@ -246,18 +288,63 @@ function overloadsOf(hand: BenchHand): Entry[] {
   }
   const by = { test: 'overload', volts: 226.4, inputVolts: 24.42 } as const
   return [
-    made({ ...by, how: 'timed tier', load: 'kettle + immersion rod', watts: 2731, lasted: 2.5, ended: 'carried', alarmAt: 2731 }),
-    made({ ...by, how: 'raised', load: 'kettle + immersion rod + plate high', watts: 3310, lasted: 0.9, ended: 'overload', volts: 221.9, inputVolts: 24.1, comeback: 'by itself', comebackAfter: 6, baseBefore: 230.9, baseAfter: 230.9 }),
-    made({ test: 'threshold', which: 'alarm', V_B: 21.62, watts: 120, note: 'From a bench supply, lowered slowly.' }),
+    made({
+      ...by,
+      how: 'timed tier',
+      load: 'kettle + immersion rod',
+      watts: 2731,
+      lasted: 2.5,
+      ended: 'carried',
+      alarmAt: 2731,
+    }),
+    made({
+      ...by,
+      how: 'raised',
+      load: 'kettle + immersion rod + plate high',
+      watts: 3310,
+      lasted: 0.9,
+      ended: 'overload',
+      volts: 221.9,
+      inputVolts: 24.1,
+      comeback: 'by itself',
+      comebackAfter: 6,
+      baseBefore: 230.9,
+      baseAfter: 230.9,
+    }),
+    made({
+      test: 'threshold',
+      which: 'alarm',
+      V_B: 21.62,
+      watts: 120,
+      note: 'From a bench supply, lowered slowly.',
+    }),
     made({ test: 'threshold', which: 'cutoff', V_B: 20.83, watts: 120 }),
     made({ test: 'threshold', which: 'reconnect', V_B: 24.1, watts: 120 }),
-    made({ test: 'start-up', outcome: 'started', seen: 'watch', startUp: 2.1, softStart: 0.6, load: 'drying plate high', watts: 700 }),
+    made({
+      test: 'start-up',
+      outcome: 'started',
+      seen: 'watch',
+      startUp: 2.1,
+      softStart: 0.6,
+      load: 'drying plate high',
+      watts: 700,
+    }),
     made({ test: 'dynamic', from: 60, to: 1060, lowest: 218, highest: 233.8, back: 0.12, lamps: 'steady' }),
     made({ test: 'function', what: 'Remote switch', result: 'passed' }),
-    made({ test: 'function', what: 'Lamps and display', result: 'passed', note: 'Its display shows whole volts only.' }),
+    made({
+      test: 'function',
+      what: 'Lamps and display',
+      result: 'passed',
+      note: 'Its display shows whole volts only.',
+    }),
     made({ test: 'function', what: 'Ground-fault button', result: 'not tried', note: 'It has none.' }),
-    made({ test: 'function', what: 'Reverse polarity', result: 'not tried', note: 'Never tried on purpose.' }),
-  ] // prettier-ignore
+    made({
+      test: 'function',
+      what: 'Reverse polarity',
+      result: 'not tried',
+      note: 'Never tried on purpose.',
+    }),
+  ]
 }
 
 /** A wave at no load and at each step of one rig, saved when its first reading was taken. */

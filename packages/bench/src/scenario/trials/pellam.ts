@@ -121,7 +121,24 @@ function surgeOf(files: Files, hand: BenchHand, bench: BenchModel): Entry[] {
     revision: 2,
     at: hand.now,
     kind: 'limit',
-    reading: { test: 'overload', how: 'raised', load: 'kettle', watts: 1310, lasted: Number(started.lasted.toFixed(1)), ended: 'overload', comeback: 'by switching off and on' },
-  } // prettier-ignore
-  return [over, captureStarted(files, bench, started, { about: over.id, at: over.at, revision: 2, seed: 4511, name: 'kettle.csv' })] // prettier-ignore
+    reading: {
+      test: 'overload',
+      how: 'raised',
+      load: 'kettle',
+      watts: 1310,
+      lasted: Number(started.lasted.toFixed(1)),
+      ended: 'overload',
+      comeback: 'by switching off and on',
+    },
+  }
+  return [
+    over,
+    captureStarted(files, bench, started, {
+      about: over.id,
+      at: over.at,
+      revision: 2,
+      seed: 4511,
+      name: 'kettle.csv',
+    }),
+  ]
 }

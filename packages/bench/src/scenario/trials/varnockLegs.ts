@@ -60,17 +60,44 @@ export function varnockLegs(files: Files = new Map()): TrialDocument {
   )
   const limits = unitLimits.varnock
   entries.push(
-    ...attempt(files, hand, bench, machines.bilge, { revision: 1, seed: 4601, conditions: { limits, seconds: 1.4 } }, { number: 1, state: 'primed', leg: 'L1' }),
-    ...attempt(files, hand, bench, machines.compressor, { revision: 1, seed: 4603, conditions: { limits, base: 900, seconds: 2.8 } }, { number: 2, state: 'tank empty', leg: 'L1', note: 'Steriliser on the same leg.' }),
-    ...attempt(files, hand, bench, machines.compressor, { revision: 1, seed: 4605, conditions: { limits, seconds: 2.4 } }, { number: 3, state: 'tank empty', leg: 'L2' }),
-  ) // prettier-ignore
+    ...attempt(
+      files,
+      hand,
+      bench,
+      machines.bilge,
+      { revision: 1, seed: 4601, conditions: { limits, seconds: 1.4 } },
+      { number: 1, state: 'primed', leg: 'L1' },
+    ),
+    ...attempt(
+      files,
+      hand,
+      bench,
+      machines.compressor,
+      { revision: 1, seed: 4603, conditions: { limits, base: 900, seconds: 2.8 } },
+      { number: 2, state: 'tank empty', leg: 'L1', note: 'Steriliser on the same leg.' },
+    ),
+    ...attempt(
+      files,
+      hand,
+      bench,
+      machines.compressor,
+      { revision: 1, seed: 4605, conditions: { limits, seconds: 2.4 } },
+      { number: 3, state: 'tank empty', leg: 'L2' },
+    ),
+  )
   entries.push(...modesOfVarnock(files, new BenchHand(4870, meters, '2026-03-09T16:00:00.000Z'), 1))
   return document(trial, entries)
 }
 
 function idle(hand: BenchHand, mode: 'on' | 'search', volts: number, amps: number): EntryOf<'no load'> {
   hand.wait(300)
-  const value = (quantity: 'V_B' | 'I', shown: number, meter: string) => ({ quantity, value: shown, grade: 'measured' as const, meter, at: hand.now }) // prettier-ignore
+  const value = (quantity: 'V_B' | 'I', shown: number, meter: string) => ({
+    quantity,
+    value: shown,
+    grade: 'measured' as const,
+    meter,
+    at: hand.now,
+  })
   return {
     id: hand.newId(),
     revision: 1,

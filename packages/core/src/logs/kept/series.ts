@@ -105,7 +105,8 @@ export class SeriesWriter implements RowSink {
 
   row(seconds: number, values: Float64Array): void {
     this.times[this.held] = Math.round(seconds * 1000)
-    for (let i = 0; i < this.columns.length; i++) (this.columns[i] as Float64Array)[this.held] = values[i] as number
+    for (let i = 0; i < this.columns.length; i++)
+      (this.columns[i] as Float64Array)[this.held] = values[i] as number
     this.level.add(seconds, seconds, values, values, values)
     this.rows++
     if (++this.held === chunkRows) this.close()
@@ -116,7 +117,8 @@ export class SeriesWriter implements RowSink {
     const at = this.to.length
     const [first = 0, last = 0] = [this.times[0], this.times[this.held - 1]]
     // Differences of times: of an even rhythm they are all alike, and take a byte each.
-    for (let i = this.held - 1; i > 0; i--) this.times[i] = (this.times[i] as number) - (this.times[i - 1] as number)
+    for (let i = this.held - 1; i > 0; i--)
+      this.times[i] = (this.times[i] as number) - (this.times[i - 1] as number)
     writeColumn(this.to, this.times, this.held)
     for (const column of this.columns) writeColumn(this.to, column, this.held)
     this.chunks.push([at, this.to.length - at, this.held, first / 1000, last / 1000])
@@ -136,7 +138,7 @@ export class SeriesWriter implements RowSink {
     this.to.double(words.length)
     return this.to.done()
   }
-} // prettier-ignore
+}
 
 /** Hands over the bytes from a place, so many of them. */
 export type BytesAt = (from: number, length: number) => Promise<Uint8Array>

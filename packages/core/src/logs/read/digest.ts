@@ -85,7 +85,8 @@ class Course {
 
   private halve(): void {
     const pairs = (list: number[], merge: (a: number, b: number) => number) => {
-      for (let i = 0; i < list.length / 2; i++) list[i] = merge(list[2 * i] as number, list[2 * i + 1] as number)
+      for (let i = 0; i < list.length / 2; i++)
+        list[i] = merge(list[2 * i] as number, list[2 * i + 1] as number)
       list.length = mostCourse / 2
     }
     pairs(this.times, (a, b) => (a + b) / 2)
@@ -107,7 +108,7 @@ class Course {
       ),
     }
   }
-} // prettier-ignore
+}
 
 /** Takes rows as they come and keeps what follows from all of them; a product stands as a column after the others. */
 export class Digest implements RowSink {

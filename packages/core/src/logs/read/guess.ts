@@ -59,7 +59,8 @@ const cellsIn = (head: TableHead, column: number) => head.sample.map((row) => ro
 
 function timeKindOf(head: TableHead, column: number): TimeKind | undefined {
   const cells = cellsIn(head, column).filter(Boolean)
-  const most = (is: (cell: string) => boolean) => cells.length > 0 && cells.filter(is).length > cells.length / 2
+  const most = (is: (cell: string) => boolean) =>
+    cells.length > 0 && cells.filter(is).length > cells.length / 2
   if (most((cell) => !Number.isNaN(timeOfDay(cell)))) return 'time of day'
   if (most((cell) => !Number.isNaN(dateAndTime(cell, false)) || !Number.isNaN(dateAndTime(cell, true))))
     return 'date and time'
@@ -76,7 +77,7 @@ function timeKindOf(head: TableHead, column: number): TimeKind | undefined {
   if (/\bh\b|hour/.test(low)) return 'hours'
   if (/\bs\b|sec|time|elapsed|\bt\b/.test(low)) return 'seconds'
   return undefined
-} // prettier-ignore
+}
 
 /** Guesses what the columns of a table hold; a quantity is given to one column only, and the tester has the last word. */
 export function guessTable(head: TableHead): TableGuess {
@@ -84,15 +85,12 @@ export function guessTable(head: TableHead): TableGuess {
   const kinds = Array.from({ length: width }, (_, i) => timeKindOf(head, i))
   const order: readonly TimeKind[] = ['date and time', 'time of day']
   const best =
-    order.map((kind) => kinds.indexOf(kind)).find((i) => i >= 0) ?? kinds.findIndex((kind) => kind !== undefined)
+    order.map((kind) => kinds.indexOf(kind)).find((i) => i >= 0) ??
+    kinds.findIndex((kind) => kind !== undefined)
   const timeKind = kinds[best]
   const used = new Set<LogQuantity>()
   const columns = Array.from({ length: width }, (_, i) => i)
-    .filter(
-      (i) =>
-        i !== best &&
-        cellsIn(head, i).some((cell) => isNumeric(cell, head.manner.comma)),
-    )
+    .filter((i) => i !== best && cellsIn(head, i).some((cell) => isNumeric(cell, head.manner.comma)))
     .map((column): ColumnGuess => {
       const heading = head.headings[column] ?? ''
       const low = heading.toLowerCase().replaceAll('_', ' ').slice(0, longest)
@@ -107,4 +105,4 @@ export function guessTable(head: TableHead): TableGuess {
     time: timeKind === undefined ? undefined : { column: best, kind: timeKind, monthFirst },
     columns,
   }
-} // prettier-ignore
+}

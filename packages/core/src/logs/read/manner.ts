@@ -48,7 +48,10 @@ export function readHead(bytes: Uint8Array, size: number): TableHead {
     )
   if (bytes.subarray(0, 4096).some((byte) => byte === 0))
     throw new UnreadableLog('This is no table of text. Save it as CSV and choose that.')
-  const lines = new TextDecoder().decode(bytes).replace(/^\uFEFF/, '').split(/\r?\n|\r/) // prettier-ignore
+  const lines = new TextDecoder()
+    .decode(bytes)
+    .replace(/^\uFEFF/, '')
+    .split(/\r?\n|\r/)
   if (lines.slice(0, looked).some((line) => line.length > longestLine))
     throw new UnreadableLog('Its lines are longer than any row of readings: is it a table?')
   const head = lines.slice(0, looked)

@@ -46,8 +46,10 @@ describe('a log of a run-down over midnight', () => {
 describe('tables from elsewhere', () => {
   it('may have decimal commas, quotes, two rows of headings and places without a value', () => {
     const { guess, digest, said } = read(
-      bytesOf('Logger 3;;\r\n"Time";"Temp";"Load"\r\n"s";"°C";"W"\r\n0;20,5;100\r\n60;OL;101\r\n120;--;"102"\r\n180;21,25;\r\n'),
-    ) // prettier-ignore
+      bytesOf(
+        'Logger 3;;\r\n"Time";"Temp";"Load"\r\n"s";"°C";"W"\r\n0;20,5;100\r\n60;OL;101\r\n120;--;"102"\r\n180;21,25;\r\n',
+      ),
+    )
     expect(guess.columns.map(({ quantity }) => quantity)).toEqual(['T', 'P_C'])
     expect(digest.columns.map(({ count, last }) => [count, last])).toEqual([
       [2, 21.25],
@@ -74,9 +76,11 @@ describe('tables from elsewhere', () => {
   })
   it('tell dates with the day or the month first, and seconds since 1970', () => {
     expect(read(bytesOf('when,V\n13.03.2026 23:59:30,1\n14.03.2026 00:00:30,2\n')).digest.seconds).toBe(60)
-    expect(read(bytesOf('when,V\n03/13/2026 1:59:30 pm,1\n03/13/2026 2:00:30 pm,2\n')).digest.seconds).toBe(60)
+    expect(read(bytesOf('when,V\n03/13/2026 1:59:30 pm,1\n03/13/2026 2:00:30 pm,2\n')).digest.seconds).toBe(
+      60,
+    )
     expect(read(bytesOf('t,V\n1767225600,1\n1767225660,2\n')).digest.seconds).toBe(60)
-  }) // prettier-ignore
+  })
 })
 
 describe('the clock of a log', () => {
@@ -163,7 +167,12 @@ describe('taking a table in', () => {
   })
   it('refuses what holds no row, or of which no column is named', () => {
     expect(() => take('t s,V,A\nnever,1,2\n')).toThrow('None of its rows can be read. Row 2 has no time')
-    expect(() => take('', columns.map((one) => ({ ...one, quantity: undefined as never })))).toThrow('Say what at least one') // prettier-ignore
+    expect(() =>
+      take(
+        '',
+        columns.map((one) => ({ ...one, quantity: undefined as never })),
+      ),
+    ).toThrow('Say what at least one')
   })
   it('holds no more than a few hundred points of a long course', () => {
     const text = ['t s,V,A', ...Array.from({ length: 5000 }, (_, i) => `${i},26,${10 + (i % 5)}`)].join('\n')

@@ -160,15 +160,13 @@ export class RowReader {
       ...[...this.faults].map(([words, rows]) => {
         const named = rows.slice(0, mostNamed).join(', ')
         const more = rows.length > mostNamed ? ` and ${rows.length - mostNamed} more` : ''
-        return rows.length === 1
-          ? `Row ${named} ${words}.`
-          : `Rows ${named}${more}: each ${words}.`
+        return rows.length === 1 ? `Row ${named} ${words}.` : `Rows ${named}${more}: each ${words}.`
       }),
       ...(days ? [`It passes midnight ${days === 1 ? 'once' : `${days} times`}.`] : []),
       ...(putBack ? ['Its clock goes back by an hour, as at the end of summer time: the rows go on.'] : []),
     ]
   }
-} // prettier-ignore
+}
 
 function joined(a: Uint8Array, b: Uint8Array): Uint8Array<ArrayBuffer> {
   const both = new Uint8Array(a.length + b.length)

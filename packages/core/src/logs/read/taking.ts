@@ -40,7 +40,11 @@ export class LogTaking {
   private readonly reader: RowReader
   private readonly digest: Digest
   private readonly writer: SeriesWriter
-  private readonly worked: { readonly product: Product; readonly watts: Quantity; readonly factor: number }[] = []
+  private readonly worked: {
+    readonly product: Product
+    readonly watts: Quantity
+    readonly factor: number
+  }[] = []
 
   constructor(
     head: Pick<TableHead, 'manner' | 'skip'>,
@@ -50,8 +54,12 @@ export class LogTaking {
     if (!columns.some(({ quantity }) => quantity !== undefined))
       throw new UnreadableLog('Say what at least one column holds.')
     for (const [volts, amps, watts] of products) {
-      const [v, i] = [volts, amps].map((name) => columns.findIndex(({ quantity }) => quantity === name)) as [number, number]
-      const there = columns.some(({ quantity }) => quantity === watts) || this.worked.some((one) => one.watts === watts)
+      const [v, i] = [volts, amps].map((name) => columns.findIndex(({ quantity }) => quantity === name)) as [
+        number,
+        number,
+      ]
+      const there =
+        columns.some(({ quantity }) => quantity === watts) || this.worked.some((one) => one.watts === watts)
       const factor = (columns[v]?.factor ?? 1) * (columns[i]?.factor ?? 1)
       if (v >= 0 && i >= 0 && !there) this.worked.push({ product: { volts: v, amps: i }, watts, factor })
     }
@@ -59,11 +67,12 @@ export class LogTaking {
       ...columns.map(({ heading }) => heading),
       ...this.worked.map(() => 'volts × amps'),
     ])
-    this.digest = new Digest(columns.length, this.worked.map(({ product }) => product), this.writer)
-    this.reader = new RowReader(
-      { ...head, time, columns: columns.map(({ column }) => column) },
-      this.digest,
+    this.digest = new Digest(
+      columns.length,
+      this.worked.map(({ product }) => product),
+      this.writer,
     )
+    this.reader = new RowReader({ ...head, time, columns: columns.map(({ column }) => column) }, this.digest)
   }
 
   feed(bytes: Uint8Array): void {
@@ -77,7 +86,10 @@ export class LogTaking {
     if (first === undefined || rows < 1)
       throw new UnreadableLog(`None of its rows can be read. ${said[0] ?? ''}`.trim())
     const digest = this.digest.done
-    const column = (index: number, choice: Omit<ColumnChoice, 'column'> & { product?: [number, number] }): LogColumn[] => {
+    const column = (
+      index: number,
+      choice: Omit<ColumnChoice, 'column'> & { product?: [number, number] },
+    ): LogColumn[] => {
       const { quantity, heading, factor, grade, meter, battery, place, product } = choice
       const of = digest.columns[index]
       if (quantity === undefined || !of?.count) return []
@@ -123,7 +135,7 @@ export class LogTaking {
       },
     }
   }
-} // prettier-ignore
+}
 
 const worse = (a: Grade = 'measured', b: Grade = 'measured'): Grade => (a === 'measured' ? b : a)
 

@@ -58,7 +58,10 @@ export function dateAndTime(text: string, monthFirst: boolean): number {
 }
 
 const reordered = (match: RegExpExecArray | null, monthFirst: boolean) =>
-  match && (monthFirst ? [match[0], match[3], match[1], match[2], match[4]] : [match[0], match[3], match[2], match[1], match[4]]) // prettier-ignore
+  match &&
+  (monthFirst
+    ? [match[0], match[3], match[1], match[2], match[4]]
+    : [match[0], match[3], match[2], match[1], match[4]])
 
 /**
  * Times of a log, row by row, as s from its first row. A time of day that goes back by more than half a day has passed
@@ -91,7 +94,10 @@ export class Clock {
         this.shift += day
         this.days += 1
         at += day
-      } else if ((this.kind === 'time of day' || this.kind === 'date and time') && Math.abs(back - hour) < aboutAnHour) {
+      } else if (
+        (this.kind === 'time of day' || this.kind === 'date and time') &&
+        Math.abs(back - hour) < aboutAnHour
+      ) {
         this.shift += hour
         this.putBack += 1
         at += hour
@@ -100,4 +106,4 @@ export class Clock {
     this.last = at
     return at
   }
-} // prettier-ignore
+}
