@@ -1,7 +1,6 @@
-import { plain, say, type InputPoint } from '@even-watt/core'
-import { axis, roundEnd } from '../ui/chart/axis'
+import { say, type InputPoint } from '@even-watt/core'
+import { against } from '../ui/chart/against'
 import type { ChartOption } from '../ui/chart/engine'
-import { saidOnHover } from '../ui/chart/hover'
 import type { LegendEntry } from '../ui/chart/Legend'
 import type { ChartTheme } from '../ui/chart/theme'
 
@@ -14,42 +13,14 @@ export const inputChart =
     const read = points.flatMap(({ volts, watts }) => (volts === undefined ? [] : [{ volts, watts }]))
     const top = Math.max(promised ?? 0, ...read.map(({ watts }) => watts)) * 1.15
     const right = Math.max(...read.map(({ volts }) => volts), 1) * 1.1
-    const figures = {
-      color: theme.ink,
-      fontFamily: theme.figures,
-      formatter: (value: number) => plain(Number(value.toPrecision(4))),
-    }
+    const { frame, level } = against(theme, {
+      x: { name: 'input, V', most: right },
+      y: { name: 'power, W', most: top },
+    })
     return {
-      textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
-      grid: { left: 52, right: 20, top: 14, bottom: 40 },
-      tooltip: saidOnHover(theme),
-      xAxis: {
-        ...axis('input, V', theme, { min: 0, max: roundEnd(right, right, 'up'), splitLine: { show: false } }),
-        nameGap: 24,
-        axisLabel: figures,
-      },
-      yAxis: axis('power, W', theme, {
-        min: 0,
-        max: roundEnd(top, top, 'up'),
-        nameGap: 40,
-        splitLine: { lineStyle: { color: theme.rule } },
-        axisLabel: figures,
-      }),
+      ...frame,
       series: [
-        ...(promised === undefined
-          ? []
-          : [
-              {
-                type: 'line' as const,
-                silent: true,
-                showSymbol: false,
-                data: [
-                  [0, promised],
-                  [roundEnd(right, right, 'up'), promised],
-                ],
-                lineStyle: { color: theme.ink, width: 1, type: 'dashed' as const },
-              },
-            ]),
+        ...(promised === undefined ? [] : [level(promised)]),
         {
           type: 'line',
           symbol: 'circle',

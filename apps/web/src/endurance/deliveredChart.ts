@@ -1,7 +1,6 @@
-import { plain, say } from '@even-watt/core'
-import { axis, roundEnd } from '../ui/chart/axis'
+import { say } from '@even-watt/core'
+import { against } from '../ui/chart/against'
 import type { ChartOption } from '../ui/chart/engine'
-import { saidOnHover } from '../ui/chart/hover'
 import type { LegendEntry } from '../ui/chart/Legend'
 import type { ChartTheme } from '../ui/chart/theme'
 
@@ -20,42 +19,14 @@ export const deliveredChart =
   (theme: ChartTheme): ChartOption => {
     const most = Math.max(...points.map(({ watts }) => watts)) * 1.25
     const top = Math.max(label ?? 0, ...points.map(({ Wh }) => Wh)) * 1.12
-    const figures = {
-      color: theme.ink,
-      fontFamily: theme.figures,
-      formatter: (value: number) => plain(Number(value.toPrecision(4))),
-    }
+    const { frame, level } = against(theme, {
+      x: { name: 'load, W', most },
+      y: { name: 'energy, Wh', most: top },
+    })
     return {
-      textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
-      grid: { left: 58, right: 20, top: 16, bottom: 40 },
-      tooltip: saidOnHover(theme),
-      xAxis: {
-        ...axis('load, W', theme, { min: 0, max: roundEnd(most, most, 'up'), splitLine: { show: false } }),
-        nameGap: 24,
-        axisLabel: figures,
-      },
-      yAxis: axis('energy, Wh', theme, {
-        min: 0,
-        max: roundEnd(top, top, 'up'),
-        nameGap: 44,
-        splitLine: { lineStyle: { color: theme.rule } },
-        axisLabel: figures,
-      }),
+      ...frame,
       series: [
-        ...(label === undefined
-          ? []
-          : [
-              {
-                type: 'line' as const,
-                silent: true,
-                showSymbol: false,
-                data: [
-                  [0, label],
-                  [roundEnd(most, most, 'up'), label],
-                ],
-                lineStyle: { color: theme.ink, width: 1, type: 'dashed' as const },
-              },
-            ]),
+        ...(label === undefined ? [] : [level(label)]),
         {
           type: 'line',
           symbol: 'circle',
