@@ -81,7 +81,9 @@ export function PanelMatcher() {
                   <td className="figures right">{way.shortAmps.toFixed(1)}</td>
                   <td className="figures right">{way.forbidden ? '–' : way.watts.toFixed(0)}</td>
                   <td>
-                    {way.forbidden ? `Never: ${way.against.join('; ')}` : way.against.join('; ') || 'nothing'}
+                    {way.forbidden
+                      ? `Never: ${way.against.join('; ')}`
+                      : way.against.join('; ') || (limits.volts === undefined ? 'not known' : 'nothing')}
                   </td>
                 </tr>
               ))}
