@@ -184,13 +184,11 @@ test('the table of a logger over midnight: its columns guessed, its gap and its 
   await page.getByRole('button', { name: 'Closer' }).click()
   await expect(page.getByText(/points of each line\./)).toBeVisible()
   // What is no log says so, and nothing is lost.
-  await page
-    .getByLabel('Choose a table')
-    .setInputFiles({
-      name: 'letter.txt',
-      mimeType: 'text/plain',
-      buffer: Buffer.from('dear all\nno figures\n'),
-    })
+  await page.getByLabel('Choose a table').setInputFiles({
+    name: 'letter.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('dear all\nno figures\n'),
+  })
   await expect(page.getByText(/It holds no rows of readings/)).toBeVisible()
   await expect(page.getByText('run-down.csv: 292 rows over 5 h 13 min')).toBeVisible()
 })

@@ -65,7 +65,13 @@ export function CheckInForm({ log }: { readonly log: Log }) {
         ]
       })
       const seen = ['fan', 'alarm', 'event', 'ended', 'observed'].some((name) => text(name))
-      if (!values.length && charge === undefined && !read.length && !temperatures.temperatures.length && !seen)
+      if (
+        !values.length &&
+        charge === undefined &&
+        !read.length &&
+        !temperatures.temperatures.length &&
+        !seen
+      )
         report(asked[0]?.quantity ?? 'charge', 'Nothing is read yet: one value makes a check-in.')
       const readAt = text('readAt')
       if (readAt !== undefined && Date.parse(readAt) < Date.parse(log.entry.at) - 120_000)
@@ -112,11 +118,20 @@ export function CheckInForm({ log }: { readonly log: Log }) {
           <TextField label="Irradiance" unit="W/m²" inputMode="decimal" {...field('irradiance')} />
         )}
         <SelectField label="Felt at" {...field('place')} options={places} />
-        <TextField label="Temperature there" unit={units().temperature} inputMode="decimal" {...field('celsius')} />
+        <TextField
+          label="Temperature there"
+          unit={units().temperature}
+          inputMode="decimal"
+          {...field('celsius')}
+        />
         <TextField label="Room" unit={units().temperature} inputMode="decimal" {...field('room')} />
         <SelectField label="Fan" {...field('fan')} options={[...notNoted, ...same(fanStates)]} />
         <SelectField label="Alarm" {...field('alarm')} options={[...notNoted, ...same(alarms)]} />
-        <SelectField label="What happened" {...field('event')} options={[['', 'nothing'], ...same(logEvents)]} />
+        <SelectField
+          label="What happened"
+          {...field('event')}
+          options={[['', 'nothing'], ...same(logEvents)]}
+        />
         <SelectField label="It ended" {...field('ended')} options={[['', 'it goes on'], ...same(logEnds)]} />
         <TextField label="Read at" type="datetime-local" hint="empty: now" {...field('readAt')} />
         <TextField label="Seen and heard" {...field('observed')} className="col-span-2" />
@@ -128,9 +143,24 @@ export function CheckInForm({ log }: { readonly log: Log }) {
             <div className="grid gap-2">
               {batteries.map((battery) => (
                 <div key={battery.id} className="grid grid-cols-3 gap-3 md:grid-cols-4">
-                  <TextField label={`${battery.name}, volts`} unit="V" inputMode="decimal" {...field(`V ${battery.id}`)} />
-                  <TextField label={`${battery.name}, amps`} unit="A" inputMode="decimal" {...field(`A ${battery.id}`)} />
-                  <TextField label={`${battery.name}, its app`} unit="%" inputMode="decimal" {...field(`C ${battery.id}`)} />
+                  <TextField
+                    label={`${battery.name}, volts`}
+                    unit="V"
+                    inputMode="decimal"
+                    {...field(`V ${battery.id}`)}
+                  />
+                  <TextField
+                    label={`${battery.name}, amps`}
+                    unit="A"
+                    inputMode="decimal"
+                    {...field(`A ${battery.id}`)}
+                  />
+                  <TextField
+                    label={`${battery.name}, its app`}
+                    unit="%"
+                    inputMode="decimal"
+                    {...field(`C ${battery.id}`)}
+                  />
                   <span className="text-quiet hidden self-end pb-1 md:block">{describeBattery(battery)}</span>
                 </div>
               ))}
