@@ -260,6 +260,31 @@ test('what was written on paper is typed back in the same order', async ({ page 
   await expect(page.getByText('10.68').or(page.getByText('10.7')).first()).toBeVisible()
 })
 
+test('a run-down written on paper is a log once it is typed back, past midnight too', async ({ page }) => {
+  const trial = await scheduled(page, 'Paper at night', {
+    startsAt: '2026-03-12T21:00:00.000Z',
+    opens: '20:00',
+    closes: '06:00',
+    blocks: blocksOf('run-down'),
+  })
+  await page.goto(`${demoUrl()}/trials/${trial}/plan/sheet`)
+  await expect(page.getByRole('cell', { name: 'its end' })).toBeVisible()
+  await page.goto(`${demoUrl()}/trials/${trial}/plan/paper`)
+  await page.getByRole('button', { name: 'Take over its end' }).click()
+  await expect(page.getByText('Take over the first line first: it begins this log.')).toBeVisible()
+  await page.getByLabel('it begins, time').fill('22:10')
+  await page.getByLabel('it begins, P_C').fill('301')
+  await page.getByRole('button', { name: 'Take over it begins' }).click()
+  await expect(page.getByText('● taken over')).toHaveCount(1)
+  await page.getByLabel('its end, time').fill('00:40')
+  await page.getByLabel('its end, P_C').fill('299')
+  await page.getByLabel('its end, it ended').selectOption('low voltage')
+  await page.getByRole('button', { name: 'Take over its end' }).click()
+  await expect(page.getByText('● taken over')).toHaveCount(2)
+  await page.goto(`${demoUrl()}/trials/${trial}/endurance`)
+  await expect(page.getByText(/2 h 30 min/).first()).toBeVisible()
+})
+
 test('a step that will alarm is named before it is switched on', async ({ page }) => {
   const trial = await freshTrial(page, 'Weak')
   await page.goto(`${demoUrl()}/trials/${trial}/ladder`)

@@ -1,6 +1,5 @@
 import { ChargingReading, chargeSources, type Value } from '@even-watt/contract'
-import { quantityData } from '@even-watt/core'
-import { askedOf } from '../logs/which'
+import { askedOf, quantityData } from '@even-watt/core'
 import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'

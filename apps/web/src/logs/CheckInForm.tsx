@@ -1,5 +1,5 @@
 import { alarms, CheckIn, fanStates, logEnds, logEvents, type Value } from '@even-watt/contract'
-import { describeBattery, quantityData, type Log } from '@even-watt/core'
+import { askedOf, describeBattery, quantityData, type Log } from '@even-watt/core'
 import { useState } from 'react'
 import { readTemperatures, whereChoices } from '../evidence/temperatures'
 import { CaptureForm } from '../trials/CaptureForm'
@@ -8,7 +8,6 @@ import { useTrial } from '../trials/useTrial'
 import { same, SelectField, TextField } from '../ui/form'
 import { typedDecimals } from '../ui/readValue'
 import { units } from '../ui/units'
-import { askedOf } from './which'
 
 const notNoted = [['', 'not noted']] as const
 

@@ -1,12 +1,11 @@
 import type { CheckIn, LogEnd, Unit, Value } from '@even-watt/contract'
-import { parseNumber, quantityData, runDownsOf, type Log } from '@even-watt/core'
+import { askedOf, parseNumber, quantityData, runDownsOf, type Log } from '@even-watt/core'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useState, type KeyboardEvent } from 'react'
 import { capture } from '../outbox/capture'
 import { useNow } from '../schedule/useNow'
 import { useTrial } from '../trials/useTrial'
 import { clockTime } from '../ui/dates'
-import { askedOf } from './which'
 import { nameOfLog, sayMinutes } from './words'
 
 interface Props {

@@ -1,4 +1,4 @@
-import type { Log } from '@even-watt/core'
+import type { Log, Point } from '@even-watt/core'
 import { useMemo, useState } from 'react'
 import { LazyChart } from '../ui/chart/LazyChart'
 import {
@@ -20,12 +20,14 @@ interface Props {
   readonly log: Log
   readonly title: string
   readonly nameOf: NameOf
+  /** How loud it was meanwhile. */
+  readonly noise?: readonly Point[]
   readonly eager?: boolean
 }
 
 /** A log over time, one group of quantities at once; the wheel looks closer, dragging moves along. */
-export function LogChart({ log, title, nameOf, eager = false }: Props) {
-  const all = useMemo(() => linesOf(log, nameOf), [log, nameOf])
+export function LogChart({ log, title, nameOf, noise, eager = false }: Props) {
+  const all = useMemo(() => linesOf(log, nameOf, noise), [log, nameOf, noise])
   const there = groupsIn(all)
   const [chosen, setChosen] = useState<Group>()
   const group = chosen && there.includes(chosen) ? chosen : there[0]

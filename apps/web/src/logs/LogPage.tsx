@@ -1,6 +1,9 @@
-import { useState } from 'react'
+import { noiseDuring } from '@even-watt/core'
+import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { OddityNotices } from '../oddities/OddityNotices'
+import { useNow } from '../schedule/useNow'
+import { Ways } from '../schedule/Ways'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
@@ -15,13 +18,15 @@ import { LogTable } from './LogTable'
 import { namesOf } from './nameOf'
 import { Predictions } from './Predictions'
 import { useLog } from './useLog'
-import { nameOfLog } from './words'
+import { isRunning, nameOfLog } from './words'
 
 /** One log: its answer, what it came to, its course, and what is read next. */
 export function LogPage() {
   const { trial, analysis } = useTrial()
   const log = useLog()
+  const now = useNow()
   const [large, setLarge] = useState(false)
+  const noise = useMemo(() => (log ? noiseDuring(log, analysis) : []), [log, analysis])
   const oddities = useOddities().filter(({ at }) => at.entry === log?.entry.id)
   if (!log)
     return (
@@ -62,11 +67,12 @@ export function LogPage() {
         <LogFigures log={log} />
       </div>
       <OddityNotices oddities={oddities} />
-      {log.series.length > 0 && (
+      {(log.series.length > 0 || noise.length > 0) && (
         <div className="mt-3">
-          <LogChart log={log} title={nameOfLog(log)} nameOf={nameOf} />
+          <LogChart log={log} title={nameOfLog(log)} nameOf={nameOf} noise={noise} />
         </div>
       )}
+      {isRunning(log, now) && <Ways />}
       {!log.ended && <CheckInForm key={log.entry.id} log={log} />}
       <LogTable log={log} nameOf={nameOf} editable />
       <ImportLog log={log} />

@@ -17,8 +17,17 @@ export interface Line {
 }
 
 /** Groups of what shares an axis. */
-export const groups = ['W', 'V', 'A', '°C', '%', 'W/m²'] as const
-export type Group = (typeof groups)[number]
+const axisNames = {
+  W: 'power',
+  V: 'volts',
+  A: 'amps',
+  '°C': 'temperature',
+  '%': 'charge',
+  'W/m²': 'light',
+  'dB(A)': 'noise',
+} as const
+export type Group = keyof typeof axisNames
+const groups = Object.keys(axisNames) as Group[]
 
 /** Counters only rise: their energy stands in the figures. */
 const counters: ReadonlySet<string> = new Set(['E_B', 'Q_B', 'E_C', 'E_wall', 'E_in'])
@@ -44,9 +53,13 @@ export const wordsOfSeries = (series: LoggedSeries, nameOf: NameOf): string => {
   return `${of ?? words}${product ? ' (V × A)' : ''}`
 }
 
-/** The lines of a log, in the order of its groups. */
-export const linesOf = ({ series }: Pick<Log, 'series'>, nameOf: NameOf): Line[] =>
-  series
+/** The lines of a log, and of how loud it was meanwhile. */
+export const linesOf = (
+  { series }: Pick<Log, 'series'>,
+  nameOf: NameOf,
+  noise: readonly Point[] = [],
+): Line[] => [
+  ...series
     .filter(({ quantity, points }) => !counters.has(quantity) && points.length > 0)
     .map((one) => {
       const { unit } = describeQuantity(one.quantity)
@@ -59,7 +72,11 @@ export const linesOf = ({ series }: Pick<Log, 'series'>, nameOf: NameOf): Line[]
           factor === 1 ? one.points : one.points.map(({ at, value }) => ({ at, value: value * factor })),
         dots: one.from === 'check-ins',
       }
-    })
+    }),
+  ...(noise.length
+    ? [{ key: 'noise', words: 'without the background', unit: 'dB(A)', points: noise, dots: true }]
+    : []),
+]
 
 export const groupsIn = (lines: readonly Line[]): Group[] =>
   groups.filter((group) => lines.some(({ unit }) => unit === group))
@@ -198,21 +215,17 @@ export const logChart =
           showMinLabel: from === 0,
         },
       },
-      yAxis: axis(
-        `${group === '°C' ? 'temperature' : group === '%' ? 'charge' : group === 'V' ? 'volts' : group === 'A' ? 'amps' : group === 'W' ? 'power' : 'light'}, ${group}`,
-        theme,
-        {
-          min: fromZero ? 0 : roundEnd(least - room, most - least, 'down'),
-          max: roundEnd(most + room, fromZero ? most : most - least, 'up'),
-          nameGap: 44,
-          splitLine: { lineStyle: { color: theme.rule } },
-          axisLabel: {
-            color: theme.ink,
-            fontFamily: theme.figures,
-            formatter: (value: number) => plain(Number(value.toPrecision(4))),
-          },
+      yAxis: axis(`${axisNames[group]}, ${group}`, theme, {
+        min: fromZero ? 0 : roundEnd(least - room, most - least, 'down'),
+        max: roundEnd(most + room, fromZero ? most : most - least, 'up'),
+        nameGap: 44,
+        splitLine: { lineStyle: { color: theme.rule } },
+        axisLabel: {
+          color: theme.ink,
+          fontFamily: theme.figures,
+          formatter: (value: number) => plain(Number(value.toPrecision(4))),
         },
-      ),
+      }),
       series: [...shade, ...series, ...marks],
     }
   }

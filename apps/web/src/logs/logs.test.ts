@@ -6,7 +6,6 @@ import type { ChartTheme } from '../ui/chart/theme'
 import { groupsIn, linesOf, logChart, logLegend, timeUnit } from './chart'
 import { choicesOf, factorsOf, mappingFor, usualOf } from './columns'
 import { beginsAt } from './beginsAt'
-import { askedOf } from './which'
 import { isRunning, nameOfLog, sayMinutes } from './words'
 
 const station: Revision = {
@@ -18,25 +17,6 @@ const station: Revision = {
   meters: Object.values(stationMeters),
 }
 const inverter: Revision = { ...station, unit: stationUnits.ottrel, rig: stationRigs.l24 }
-
-describe('what a check-in asks', () => {
-  it('is what meters hang for, by what is logged', () => {
-    const names = (what: Parameters<typeof askedOf>[0], revision: Revision) =>
-      askedOf(what, revision).map(({ quantity }) => quantity)
-    expect(names('run-down', station)).toEqual(['V_C', 'P_C', 'E_C'])
-    expect(names('charge', station)).toEqual(['P_wall', 'E_wall', 'V_in', 'I_in'])
-    expect(names('soak', station)).toEqual(['V_port', 'I_port'])
-    expect(names('run-down', inverter)).toEqual(['V_A', 'V_B', 'I', 'V_C', 'I_C', 'P_C'])
-  })
-  it('of a bench without meters is kept as a display', () => {
-    const bare = { ...station, rig: { ...station.rig, assignments: [] } }
-    expect(askedOf('run-down', bare)).toEqual([
-      { quantity: 'P_C', meter: undefined },
-      { quantity: 'E_C', meter: undefined },
-    ])
-    expect(askedOf('charge', bare)[0]?.meter).toBeUndefined()
-  })
-})
 
 describe('the columns of a table', () => {
   const bytes = new TextEncoder().encode(
@@ -131,6 +111,13 @@ describe('the chart of a log', () => {
       'what happened',
       'it stood still',
     ])
+  })
+  it('draws how loud it was meanwhile, on an axis of its own', () => {
+    const heard = linesOf({ series: [series('P_C', [300, 301])] }, () => undefined, [{ at: 30, value: 51 }])
+    expect(groupsIn(heard)).toEqual(['W', 'dB(A)'])
+    const option = JSON.stringify(logChart({ ...charted, lines: heard, group: 'dB(A)' })(theme))
+    expect(option).toContain('noise, dB(A)')
+    expect(option).toContain('51.00 dB(A)')
   })
   it('counts in the unit that suits its length', () => {
     expect([100, 3600, 36_000].map((s) => timeUnit(s).unit)).toEqual(['s', 'min', 'h'])

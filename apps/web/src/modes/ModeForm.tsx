@@ -1,6 +1,5 @@
 import { ModeReading, type ModeTest, type Value } from '@even-watt/contract'
-import { quantityData, wakeOf } from '@even-watt/core'
-import { askedOf } from '../logs/which'
+import { askedOf, quantityData, wakeOf } from '@even-watt/core'
 import { CaptureForm } from '../trials/CaptureForm'
 import { FieldGrid } from '../trials/FieldGrid'
 import { readFields, startOf } from '../trials/fields'

@@ -24,12 +24,12 @@ export const plan: Stage = {
     {
       path: 'plan/sheet',
       tab: 'Run sheet',
-      load: async () => ({ default: (await import('../schedule/SheetPage')).SheetPage }),
+      load: async () => ({ default: (await import('../schedule/paper/SheetPage')).SheetPage }),
     },
     {
       path: 'plan/paper',
       tab: 'From paper',
-      load: async () => ({ default: (await import('../schedule/PaperPage')).PaperPage }),
+      load: async () => ({ default: (await import('../schedule/paper/PaperPage')).PaperPage }),
     },
   ],
   state: ({ trial }) => {

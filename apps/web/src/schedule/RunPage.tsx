@@ -1,6 +1,5 @@
 import type { RunEvent } from '@even-watt/contract'
 import { alreadyStanding, placedKey, type Stretch } from '@even-watt/core'
-import { useState } from 'react'
 import { Link } from 'react-router'
 import { pathOf } from '../stage'
 import { useStages } from '../trials/stageContext'
@@ -8,11 +7,11 @@ import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
 import { useKey } from '../ui/keys'
 import { Notice } from '../ui/Notice'
-import { want, wants, ways, type Way } from './ring'
 import { eventOf, recordRun } from './run'
 import { SchedulePicture } from './SchedulePicture'
 import { useNow } from './useNow'
 import { useSchedule, type ScheduleState } from './useSchedule'
+import { Ways } from './Ways'
 import { percent, sayLength, sayPart, sayStretch } from './words'
 
 /** The schedule while it is worked: what runs, what is next, what is due. */
@@ -207,32 +206,4 @@ function PageLink({ stretch }: { stretch: Stretch }) {
       open it
     </Link>
   ) : null
-}
-
-/** How a check-in calls: both ways are the tester's choice. */
-function Ways() {
-  const [on, setOn] = useState(() => ({ sound: wants('sound'), notification: wants('notification') }))
-  const [why, setWhy] = useState<string>()
-  const change = async (way: Way, wanted: boolean) => {
-    const refused = await want(way, wanted)
-    setWhy(refused)
-    if (refused === undefined) setOn((before) => ({ ...before, [way]: wanted }))
-  }
-  return (
-    <>
-      <div className="no-print flex flex-wrap gap-5">
-        {ways.map((way) => (
-          <label key={way} className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              checked={on[way]}
-              onChange={(event) => void change(way, event.target.checked)}
-            />
-            ring by {way}
-          </label>
-        ))}
-      </div>
-      {why !== undefined && <Notice kind="odd">{why}</Notice>}
-    </>
-  )
 }

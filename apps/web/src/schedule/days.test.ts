@@ -1,4 +1,4 @@
-import { benchDays, clockChanges, clockOf, daysFor, momentOn } from './days'
+import { benchDays, clockChanges, clockOf, daysFor, momentAfter, momentOn } from './days'
 
 const hours = { timeZone: 'Europe/Berlin', opens: '09:00', closes: '17:00' }
 const utc = (month: number, day: number, hour: number, minute = 0) =>
@@ -56,5 +56,17 @@ describe('days at the bench', () => {
     expect(clock.both(utc(3, 12, 8, 5))).toBe('Thu 12 Mar 09:05')
     expect(clock.time(utc(7, 12, 8))).toBe('10:00')
     expect(momentOn(utc(3, 12, 8), '14:30', 'Europe/Berlin')).toBe(utc(3, 12, 13, 30))
+  })
+  it('go on past midnight for what was begun before it', () => {
+    const zone = 'Europe/Berlin'
+    const begun = utc(3, 12, 21) // 22:00 there
+    expect(momentAfter(begun, '23:10', zone, begun)).toBe(utc(3, 12, 22, 10))
+    expect(momentAfter(begun, '00:40', zone, begun)).toBe(utc(3, 12, 23, 40))
+    // The minute in which it was begun is that minute, though its seconds are past.
+    expect(momentAfter(begun, '22:00', zone, begun + 45_000)).toBe(begun)
+    // Without a beginning it is the date that was planned.
+    expect(momentAfter(begun, '00:40', zone)).toBe(utc(3, 11, 23, 40))
+    // Over the night in which the clocks go forward.
+    expect(momentAfter(utc(3, 28, 21), '06:00', zone, utc(3, 28, 21))).toBe(utc(3, 29, 4))
   })
 })

@@ -45,6 +45,17 @@ export function daysFor(schedule: Hours & Pick<Schedule, 'startsAt'>, now: numbe
 export const momentOn = (date: number, clock: string, timeZone: string): number =>
   clockOn(new TZDate(date, timeZone), clock, timeZone)
 
+/** The same, on the first date on which it is not before another moment: what took hours goes on past midnight. */
+export function momentAfter(date: number, clock: string, timeZone: string, notBefore = -Infinity): number {
+  const day = new TZDate(date, timeZone)
+  let at = clockOn(day, clock, timeZone)
+  for (let i = 1; at < notBefore - 60_000 && i <= mostDays; i++)
+    at = clockOn(addDays(day, i), clock, timeZone)
+  return at
+}
+/** Days after its date that a run still counts as that run. */
+const mostDays = 7
+
 /** Says moments as the clocks of a time zone show them. */
 export function clockOf(timeZone: string) {
   const format = (options: Intl.DateTimeFormatOptions) => {

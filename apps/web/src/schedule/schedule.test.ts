@@ -1,10 +1,8 @@
-import { writtenDemo } from '@even-watt/bench/written'
-import type { Block, Schedule, StoredRig } from '@even-watt/contract'
-import { scheduleOf, type Stretch } from '@even-watt/core'
+import type { Block, Schedule } from '@even-watt/contract'
+import type { Stretch } from '@even-watt/core'
 import fc from 'fast-check'
 import { changeBlock, moveBlock, orderOf, removeBlock, withField } from './edit'
 import { pictureOf, placeAt, rows } from './picture'
-import { readRow, sheetOf, type SheetRow, type SheetTable } from './sheet'
 import { capital, percent, sayLength, sayStretch } from './words'
 
 const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`
@@ -142,116 +140,5 @@ describe('words', () => {
     expect(sayStretch(stretch(1, 0, 1))).toBe('Ladder')
     expect(sayStretch(stretch(1, 0, 1, { part: 'recharge', kind: 'motors' }))).toBe('Recharge, before motors')
     expect([capital(''), percent(0.255)]).toEqual(['', '26 %'])
-  })
-})
-
-describe('the run sheet', () => {
-  const rig = writtenDemo().rigs[0] as StoredRig
-  const made = scheduleOf({
-    blocks: (['no load', 'ladder', 'motors', 'rated hold', 'findings'] as const).map((kind, i) => ({
-      id: id(i),
-      kind,
-      fixed: false,
-    })),
-    start: 0,
-    days: [{ opens: 0, closes: 24 * hour }],
-    steps: [{ what: 'about 500 W', watts: 500, settle: 0 }],
-    motors: [{ what: 'pump', watts: 180, settle: 0 }],
-    settle: 60,
-    dwell: 60,
-    reading: 60,
-    hold: 600,
-    rated: 1400,
-    loss: (P) => 10 + 0.05 * P,
-    bank: rig.bank,
-    supply: undefined,
-    charger: 0,
-    charge: 1,
-    loaded: [],
-    sayTime: String,
-  })
-  const tables = sheetOf({ made, plan: undefined, loads: [], rig })
-  const table = (kind: SheetTable['kind']) => tables.find((one) => one.kind === kind) as SheetTable
-  const context = {
-    ids: { id: id(90), step: id(91) },
-    revision: 1,
-    at: '2026-03-12T10:42:00.000Z',
-    position: 30,
-    attempt: 4,
-    loads: [],
-  }
-  const read = (of: SheetTable, written: Record<string, string>) =>
-    readRow(of, of.rows[0] as SheetRow, written, context)
-  const key = (of: SheetTable, head: string) => of.columns.find((one) => one.head === head)?.key ?? ''
-
-  it('has a table for each stage that is read, in the order of time, its boxes in reading order', () => {
-    expect(tables.map(({ kind }) => kind)).toEqual(['no load', 'ladder', 'motors', 'rated hold'])
-    expect(table('ladder').columns.map(({ head }) => head)).toEqual([
-      'time',
-      'V_A',
-      'V_B',
-      'I',
-      'V_C',
-      'I_C',
-      'P_C',
-      'PF',
-      'f',
-      'THD',
-      'T',
-      'note',
-    ])
-    expect(table('no load').columns.map(({ head }) => head)).toContain('idle I')
-    expect(table('ladder').rows).toEqual([{ id: `${id(1)} 0`, label: 'about 500 W', expected: 500 }])
-  })
-
-  it('is read back as what the bench would have captured, at the time written', () => {
-    const ladder = table('ladder')
-    const { entry } = read(ladder, {
-      time: '10:42',
-      [key(ladder, 'V_B')]: '25,61',
-      [key(ladder, 'P_C')]: '498',
-    })
-    expect(entry).toMatchObject({
-      kind: 'ladder',
-      at: context.at,
-      reading: {
-        step: id(91),
-        position: 30,
-        load: 'about 500 W',
-        expected: 500,
-        values: [
-          { quantity: 'V_B', value: 25.61 },
-          { quantity: 'P_C', value: 498 },
-        ],
-      },
-    })
-    const idle = table('no load')
-    expect(read(idle, { [key(idle, 'idle I')]: '0.405' }).entry).toMatchObject({
-      kind: 'no load',
-      reading: { mode: 'on', values: [{ quantity: 'I', value: 0.405, grade: 'measured' }] },
-    })
-    expect(
-      read(table('motors'), { outcome: 'started', bankBefore: '26.2', peakCurrent: '5.1' }).entry,
-    ).toMatchObject({
-      kind: 'motors',
-      reading: { number: 4, load: 'pump', bankBefore: 26.2, outcome: 'started' },
-    })
-    const hold = table('rated hold')
-    expect(read(hold, { held: '600', [key(hold, 'P_C')]: '1404' }).entry).toMatchObject({
-      reading: { held: 600 },
-    })
-  })
-
-  it('says what is wrong at its box, and takes nothing over', () => {
-    const ladder = table('ladder')
-    const bad = read(ladder, { time: '25:00', [key(ladder, 'V_B')]: 'twelve' })
-    expect(bad.entry).toBeUndefined()
-    expect(bad.faults['time']).toBe('Time: a time of day like 10:42, not "25:00".')
-    expect(bad.faults[key(ladder, 'V_B')]).toMatch(/^V_B:/)
-    expect(read(table('no load'), {}).faults).toEqual({ values: 'Nothing is written here yet.' })
-    expect(read(table('motors'), {}).faults['outcome']).toMatch(/^Outcome: one of/)
-    expect(read(table('motors'), { outcome: 'started', peakCurrent: 'much' }).faults).toHaveProperty(
-      'peakCurrent',
-    )
   })
 })

@@ -1,19 +1,21 @@
-import type { CheckIn } from '@even-watt/core'
-import { placedKey } from '@even-watt/core'
 import { useEffect, useRef } from 'react'
 import { sound, wants } from './ring'
-import { sayStretch } from './words'
 
-/** An overdue check-in rings once when it falls due and again every minute until it is made. */
+/** What rings: once when it falls due, and again every minute until it is dealt with. */
+export interface Due {
+  readonly name: string
+  readonly title: string
+  readonly body: string
+}
+
 const again = 60_000
 
 /** Rings for what is due, in the ways the tester wants. */
-export function useRinging(due: readonly CheckIn[], now: number): void {
+export function useRinging(due: readonly Due[], now: number): void {
   const context = useRef<AudioContext>(undefined)
   const rang = useRef(new Map<string, number>())
   useEffect(() => {
-    for (const check of due) {
-      const name = `${placedKey(check.placed)} ${check.number}`
+    for (const { name, title, body } of due) {
       if (now - (rang.current.get(name) ?? 0) < again) continue
       rang.current.set(name, now)
       if (wants('sound')) {
@@ -25,7 +27,7 @@ export function useRinging(due: readonly CheckIn[], now: number): void {
         typeof Notification !== 'undefined' &&
         Notification.permission === 'granted'
       ) {
-        new Notification(`Check-in ${check.number} is due`, { body: sayStretch(check.placed), tag: name })
+        new Notification(title, { body, tag: name })
       }
     }
   }, [due, now])

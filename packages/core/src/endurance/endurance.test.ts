@@ -29,7 +29,9 @@ import {
   gaugeChecks,
   heatOf,
   hoursAt,
+  noiseDuring,
   noisesOf,
+  reachedOf,
   runDownsOf,
   sayGauge,
   withoutBackground,
@@ -304,6 +306,35 @@ describe('where heat settles', () => {
     // 46 K with 14 min: under 1 K in a quarter of an hour from 54 min on.
     expect(place?.sentence).toContain('It will have settled after 55 min.')
   })
+  it('of a hold until it settles is told when that is, not before and not once it ended', () => {
+    const open = logEntry({ what: 'rated hold', watts: 1400 })
+    const at = (minutes: number, looks: readonly number[], more: readonly Entry[] = []) => {
+      const { log, analysis } = look([
+        open,
+        ...looks.map((m) =>
+          checkIn(open, m, { P_C: 1400 }, { temperatures: [{ place: 'case', celsius: warm(m) }] }),
+        ),
+        ...more,
+      ])
+      return reachedOf(log, heatOf(log, analysis), minutes * 60)
+    }
+    const looks = [0, 5, 10, 15, 20, 25, 30, 40]
+    expect(at(50, looks)).toBeUndefined()
+    expect(at(57, looks)).toMatchObject({ what: 'settled', sentence: expect.stringContaining('once more') })
+    expect(at(61, [...looks, 60])).toMatchObject({ sentence: 'It has settled: the hold may end.' })
+    // Too little was watched to know the curve, or nobody felt it.
+    expect(at(90, [0, 5])).toBeUndefined()
+    expect(at(90, [])).toBeUndefined()
+    expect(at(90, looks, [checkIn(open, 80, {}, { ended: 'by hand' })])).toBeUndefined()
+  })
+  it('of a hold for a time is up when that is', () => {
+    const timed = logEntry({ what: 'tier hold', watts: 1400, planned: 600 })
+    const { log } = look([timed])
+    expect(reachedOf(log, [], 599)).toBeUndefined()
+    expect(reachedOf(log, [], 600)).toEqual({ what: 'time is up', at: 600, sentence: 'Its 10 min are up.' })
+    // A run-down without a time goes on to its end.
+    expect(reachedOf(look([logEntry({ what: 'run-down' })]).log, [], 1e6)).toBeUndefined()
+  })
   it('is above the room, reading by reading, while the room moves; and that is noticed', () => {
     const entries = [hold, ...[0, 5, 10, 15, 20, 25, 30, 40].map((m) => felt(m, 20 + m / 8))]
     const { log, analysis } = look(entries)
@@ -442,6 +473,30 @@ describe('noise', () => {
     expect(look([noise(true)], { unit }).view.findings[0]?.standing.outcome).toBe('not met')
     expect(look([noise(false)], { unit }).view.findings[0]?.standing.outcome).toBe('not tested')
     expect(noisesOf(look([noise(true)]).analysis)[0]?.sentence).toContain('51.7 dB(A) at 1.00 m')
+  })
+  it('is drawn over the time of a log: what was read meanwhile, and told from the room', () => {
+    const hold = logEntry({ what: 'rated hold', watts: 1400 })
+    const begun = Date.parse(hold.at)
+    const heard = (n: number, minutes: number, level: number, silent = true): EntryOf<'noise'> => ({
+      id: uuid(900 + n),
+      revision: 1,
+      at: new Date(begun + minutes * 60_000).toISOString(),
+      kind: 'noise',
+      reading: { level, background: 40, distance: 1, silent },
+    })
+    const { log, analysis } = look([
+      hold,
+      checkIn(hold, 30, { P_C: 1400 }),
+      heard(1, 20, 60),
+      heard(2, 5, 50.4),
+      heard(3, 10, 42), // Not told from the room.
+      heard(4, 12, 70, false), // Its load was the noise.
+      heard(5, -5, 60), // Before it began, and after its last reading.
+      heard(6, 45, 60),
+    ])
+    const points = noiseDuring(log, analysis)
+    expect(points.map(({ at }) => at)).toEqual([300, 1200])
+    expect(points[0]?.value).toBeCloseTo(50, 1)
   })
 })
 

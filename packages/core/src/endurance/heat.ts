@@ -29,6 +29,8 @@ export interface PlaceHeat {
   readonly rating: number | undefined
   /** °C at the moment of switching off, from how it cooled. */
   readonly atSwitchOff: number | undefined
+  /** s of the log from which it rises by under 1 K in a quarter of an hour; absent while that is not known. */
+  readonly settledAt: number | undefined
   readonly sentence: string
 }
 
@@ -110,6 +112,7 @@ function placeHeat(
   const rating = cable?.kind === 'cable' ? cable.insulation : undefined
   const placeName = cable?.name ?? series.place ?? 'case'
   const hot = figure(hottest.value, 0, 'hottest that was read')
+  const after = settles && fit ? settledAfter(fit) : undefined
   return {
     place: placeName,
     hottest: hot,
@@ -119,7 +122,8 @@ function placeHeat(
     inHotRoom: above40,
     rating,
     atSwitchOff: switchedOff(series.points, log, room),
-    sentence: `${sentenceOf(placeName, hot, settles, turned ? undefined : fit, now, above40, rating)}${settles && fit ? whenSettled(fit, (points.at(-1)?.at ?? 0) - (first?.at ?? 0)) : ''}`,
+    settledAt: after === undefined ? undefined : (first?.at ?? 0) + after,
+    sentence: `${sentenceOf(placeName, hot, settles, turned ? undefined : fit, now, above40, rating)}${whenSettled(after, (points.at(-1)?.at ?? 0) - (first?.at ?? 0))}`,
   }
 }
 
@@ -147,14 +151,10 @@ function sentenceOf(
 }
 
 /** When it rises by under 1 K in a quarter of an hour: a hold may end there. */
-function whenSettled(fit: ThermalFit, watched: number): string {
-  const after = settledAfter(fit)
+function whenSettled(after: number | undefined, watched: number): string {
+  if (after === undefined || after <= 0) return ''
   const said = sayDuration(60 * Math.round(after / 60))
-  return after <= 0
-    ? ''
-    : after <= watched
-      ? ` It has settled, after ${said}.`
-      : ` It will have settled after ${said}.`
+  return after <= watched ? ` It has settled, after ${said}.` : ` It will have settled after ${said}.`
 }
 
 /** What all readings of a thermometer are off by, together. */

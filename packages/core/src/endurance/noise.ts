@@ -1,5 +1,6 @@
 import type { EntryOf } from '@even-watt/contract'
 import { say, type Figure } from '../figures'
+import type { Log, Point } from '../logs'
 import { halfWidth, methodSource, rangeFor, rectangular, specificationSource } from '../meters'
 import type { Notice } from '../oddities'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
@@ -84,3 +85,20 @@ export const noticeQuiet: Notice = ({ analysis }) =>
       todo: 'Read it nearer, or when the room is quieter; say the distance.',
       at: { revision: analysis.record.revision.number, entry: entry.id },
     }))
+
+/**
+ * How loud it was while a log ran, in order of time: s of the log, dB(A) without the background. What was read of a load
+ * that makes noise of its own, or cannot be told from the room, is left out.
+ */
+export function noiseDuring(log: Log, analysis: Analysis): Point[] {
+  const begun = Date.parse(log.entry.at)
+  const end = log.ended?.at ?? log.seconds
+  return noisesOf(analysis)
+    .flatMap(({ entry, level }) =>
+      level && level.grade === 'measured'
+        ? [{ at: (Date.parse(entry.at) - begun) / 1000, value: level.x.value }]
+        : [],
+    )
+    .filter(({ at }) => at >= 0 && at <= end)
+    .sort((a, b) => a.at - b.at)
+}

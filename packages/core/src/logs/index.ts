@@ -1,3 +1,4 @@
+export * from './asked'
 export * from './energy'
 export * from './integrate'
 export * from './log'

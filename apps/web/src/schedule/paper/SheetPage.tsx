@@ -1,14 +1,14 @@
 import { authority } from '@even-watt/core'
 import type { ReactNode } from 'react'
-import { useSafety } from '../safety/useSafety'
-import { StageHead } from '../trials/StageHead'
-import { useTrial } from '../trials/useTrial'
-import { PaperChoice } from '../ui/PaperChoice'
-import { NeedsSchedule } from './NeedsSchedule'
-import type { SheetTable } from './sheet'
-import type { ScheduleState } from './useSchedule'
+import { useSafety } from '../../safety/useSafety'
+import { StageHead } from '../../trials/StageHead'
+import { useTrial } from '../../trials/useTrial'
+import { PaperChoice } from '../../ui/PaperChoice'
+import { NeedsSchedule } from '../NeedsSchedule'
+import type { SheetTable } from './boxes'
+import type { ScheduleState } from '../useSchedule'
 import { useSheet } from './useSheet'
-import { capital, percent, sayPart, sayStretch } from './words'
+import { capital, percent, sayPart, sayStretch } from '../words'
 
 /** The run sheet: the schedule, the cautions, and a box for every reading, for those who work on paper. */
 export function SheetPage() {

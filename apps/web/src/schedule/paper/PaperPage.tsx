@@ -1,17 +1,17 @@
-import { startOutcomes } from '@even-watt/contract'
 import { nextPosition, readingsOf } from '@even-watt/core'
 import { useState, type KeyboardEvent } from 'react'
 import { v7 } from 'uuid'
-import { capture } from '../outbox/capture'
-import { StageHead } from '../trials/StageHead'
-import { useTrial } from '../trials/useTrial'
-import { answer } from '../ui/answers'
-import { momentOn } from './days'
-import { NeedsSchedule } from './NeedsSchedule'
-import { readRow, type SheetColumn, type SheetRow, type SheetTable } from './sheet'
+import { capture } from '../../outbox/capture'
+import { StageHead } from '../../trials/StageHead'
+import { useTrial } from '../../trials/useTrial'
+import { answer } from '../../ui/answers'
+import { momentAfter } from '../days'
+import { NeedsSchedule } from '../NeedsSchedule'
+import type { SheetColumn, SheetRow, SheetTable } from './boxes'
+import { readRow } from './readRow'
 import { usePaper, type PaperState } from './usePaper'
 import { useSheet } from './useSheet'
-import { capital } from './words'
+import { capital } from '../words'
 
 /** What was written on the run sheet, typed back in the same order, box by box. */
 export function PaperPage() {
@@ -28,7 +28,7 @@ export function PaperPage() {
           <p className="text-quiet mb-2">
             The boxes stand as on paper. <span className="kbd">Enter</span> goes to the next box, and in the
             last one of a line takes the line over. Leave empty what is empty. Times written are taken for the
-            planned date.
+            planned date, past midnight for the next.
           </p>
           {sheet.tables.map((table) => (
             <Table key={table.block} table={table} paper={paper} sheet={sheet} />
@@ -54,28 +54,40 @@ function Table({ table, paper, sheet }: TableProps) {
   const take = (row: SheetRow, index: number) => {
     const written = paper.written(row.id)
     const clock = written['time']?.trim() ?? ''
+    // The log that the first line of this table began.
+    const log = analysis.logs.findLast(({ entry }) => entry.reading.block === table.block)?.entry
     const at = /^\d?\d:\d\d$/.test(clock)
-      ? new Date(momentOn(table.from, clock, sheet.state.schedule.timeZone)).toISOString()
+      ? new Date(
+          momentAfter(
+            table.from,
+            clock,
+            sheet.state.schedule.timeZone,
+            index > 0 && log ? Date.parse(log.at) : undefined,
+          ),
+        ).toISOString()
       : new Date().toISOString()
     const read = readRow(table, row, written, {
-      ids: { id: v7(), step: v7() },
+      newId: v7,
       revision: record.revision.number,
       at,
       position: nextPosition(analysis.ladder.recorded),
       attempt: Math.max(0, ...readingsOf(record, 'motors').map(({ reading }) => reading.number)) + 1,
       loads: sheet.loads,
+      log,
     })
-    if (!read.entry) {
+    if (!read.entries.length) {
       setFaults({ row: row.id, at: read.faults })
       return
     }
-    const captured = capture(trial.id, read.entry)
-    if ('faults' in captured) {
-      setFaults({
-        row: row.id,
-        at: Object.fromEntries(captured.faults.map(({ path, message }) => [path, message])),
-      })
-      return
+    for (const entry of read.entries) {
+      const captured = capture(trial.id, entry)
+      if ('faults' in captured) {
+        setFaults({
+          row: row.id,
+          at: Object.fromEntries(captured.faults.map(({ path, message }) => [path, message])),
+        })
+        return
+      }
     }
     setFaults(undefined)
     answer(`Taken over: ${row.label}.`)
@@ -167,10 +179,16 @@ interface BoxProps {
   readonly onEnter: () => void
 }
 
-const widths: Readonly<Record<string, string>> = { note: 'w-[12rem]', state: 'w-[9rem]', outcome: 'w-[9rem]' }
+const widths: Readonly<Record<string, string>> = {
+  note: 'w-[12rem]',
+  state: 'w-[9rem]',
+  outcome: 'w-[9rem]',
+  event: 'w-[7rem]',
+  ended: 'w-[8rem]',
+}
 
 function Box({ column, row, paper, wrong, onEnter }: BoxProps) {
-  const { key, head } = column
+  const { key, head, choices } = column
   const shared = {
     id: boxId(row.id, key),
     className: `input ${widths[key] ?? 'figures w-[5rem]'}`,
@@ -185,12 +203,12 @@ function Box({ column, row, paper, wrong, onEnter }: BoxProps) {
       onEnter()
     },
   }
-  if (key !== 'outcome') return <input type="text" autoComplete="off" maxLength={1000} {...shared} />
+  if (!choices) return <input type="text" autoComplete="off" maxLength={1000} {...shared} />
   return (
     <select {...shared}>
       <option value="">–</option>
-      {startOutcomes.map((outcome) => (
-        <option key={outcome}>{outcome}</option>
+      {choices.map((one) => (
+        <option key={one}>{one}</option>
       ))}
     </select>
   )

@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { drafts, resembles } from '../ui/browserStore'
-import type { Written } from './sheet'
+import { drafts, resembles } from '../../ui/browserStore'
+import type { Written } from './boxes'
 
 interface Paper {
   readonly rows: Readonly<Record<string, Written>>
