@@ -26,7 +26,12 @@ for (const [group, paths] of Object.entries(groups)) {
       await expect(page.getByRole('heading').first()).toBeVisible()
       await expect(page.getByText(/^(Reading|Opening|Drawing) .*…$/)).toHaveCount(0)
       // In one frame, so that no second page need be opened to gather the results.
-      const axe = () => new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] })
+      // A long table repeats its rows.
+      const axe = () =>
+        new AxeBuilder({ page })
+          .setLegacyMode()
+          .options({ resultTypes: ['violations'] })
+          .exclude('tbody tr:nth-child(n+13)')
       const byDay = await axe().analyze()
       await page.getByRole('button', { name: 'Night', exact: true }).click()
       // Only colours differ by night.

@@ -35,10 +35,10 @@ const jestFile = join(results, 'jest.json')
 const e2eFile = join(results, 'report.json')
 
 step('types', bin('tsc'), ['-p', 'tsconfig.json'])
-step('lint', bin('eslint'), ['.', '--max-warnings', '0'])
+step('lint', bin('eslint'), ['.', '--max-warnings', '0', '--concurrency', '2'])
 step('unused code', bin('knip'), [])
 step('format', bin('prettier'), ['--check', '.', '--log-level', 'warn'])
-step('unit and server tests', bin('jest'), ['--json', `--outputFile=${jestFile}`], () => {
+step('unit and server tests', bin('jest'), ['--maxWorkers=2', '--json', `--outputFile=${jestFile}`], () => {
   const jest = report(jestFile)
   return jest && { passed: jest.numPassedTests, failed: jest.numFailedTests + jest.numRuntimeErrorTestSuites }
 })
