@@ -1,7 +1,7 @@
-import { plain, say, toleranceOf, type PortSweep } from '@even-watt/core'
-import { axis, roundEnd } from '../ui/chart/axis'
+import { say, toleranceOf, type PortSweep } from '@even-watt/core'
+import { against } from '../ui/chart/against'
 import type { ChartOption, LineSeriesOption } from '../ui/chart/engine'
-import { escapeText, saidOnHover } from '../ui/chart/hover'
+import { escapeText } from '../ui/chart/hover'
 import type { LegendEntry } from '../ui/chart/Legend'
 import type { ChartTheme } from '../ui/chart/theme'
 
@@ -17,11 +17,10 @@ export const portChart =
     const low = asked * (1 - toleranceOf(asked))
     const least = Math.min(low, ...sweeps.flatMap(({ points }) => points.map(({ volts }) => volts)))
     const top = Math.max(asked * 1.06, ...sweeps.flatMap(({ points }) => points.map(({ atPort }) => atPort)))
-    const figures = {
-      color: theme.ink,
-      fontFamily: theme.figures,
-      formatter: (value: number) => plain(Number(value.toPrecision(4))),
-    }
+    const { frame, level } = against(theme, {
+      x: { name: 'load, A', most: 1.05 * most, span: most },
+      y: { name: 'volts, V', least: least * 0.99, most: top },
+    })
     const line = (sweep: PortSweep, i: number, of: 'atPort' | 'volts'): LineSeriesOption => ({
       type: 'line',
       symbol: 'circle',
@@ -38,36 +37,9 @@ export const portChart =
       },
     })
     return {
-      textStyle: { fontFamily: theme.words, fontSize: 12, color: theme.ink },
-      grid: { left: 52, right: 20, top: 14, bottom: 40 },
-      tooltip: saidOnHover(theme),
-      xAxis: {
-        ...axis('load, A', theme, {
-          min: 0,
-          max: roundEnd(1.05 * most, most, 'up'),
-          splitLine: { show: false },
-        }),
-        nameGap: 24,
-        axisLabel: figures,
-      },
-      yAxis: axis('volts, V', theme, {
-        min: roundEnd(least * 0.99, top - least, 'down'),
-        max: roundEnd(top, top - least, 'up'),
-        nameGap: 40,
-        splitLine: { lineStyle: { color: theme.rule } },
-        axisLabel: figures,
-      }),
+      ...frame,
       series: [
-        {
-          type: 'line',
-          silent: true,
-          showSymbol: false,
-          data: [
-            [0, low],
-            [roundEnd(1.05 * most, most, 'up'), low],
-          ],
-          lineStyle: { color: theme.ink, width: 1, type: 'dashed' },
-        },
+        level(low),
         ...sweeps.flatMap((sweep, i) => [
           ...(sweep.reading.lead ? [line(sweep, i, 'volts')] : []),
           line(sweep, i, 'atPort'),

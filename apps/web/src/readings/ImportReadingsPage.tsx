@@ -8,6 +8,7 @@ import { api, problemOf } from '../api/api'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
+import { ColumnTable } from '../ui/ColumnTable'
 import { Notice, ProblemNotice } from '../ui/Notice'
 import { mapRows } from './mapping'
 import { guessMapping, targets, type Mapping, type Target } from './targets'
@@ -126,50 +127,27 @@ function MapAndTake({ table }: { table: Table }) {
   return (
     <section className="mt-4">
       <h2>What each column is</h2>
-      <div className="overflow-x-auto">
-        <table className="list-table">
-          <thead>
-            <tr>
-              <th>row</th>
-              {table.header.map((heading, i) => (
-                <th key={i} className="min-w-24">
-                  <span className="block max-w-40 truncate" title={heading}>
-                    {heading || `column ${i + 1}`}
-                  </span>
-                  <select
-                    className="input"
-                    value={mapping.get(i) ?? ''}
-                    aria-label={`What column ${heading || i + 1} is`}
-                    onChange={(event) => choose(i, event.target.value as Target | '')}
-                  >
-                    <option value="">left out</option>
-                    {targets.map((target) => (
-                      <option key={target} value={target}>
-                        {target}
-                      </option>
-                    ))}
-                  </select>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {table.rows.slice(0, shownRows).map((row, i) => (
-              <tr key={i}>
-                <td className="figures text-quiet">{i + 2}</td>
-                {table.header.map((_, k) => (
-                  <td
-                    key={k}
-                    className={`figures max-w-40 truncate ${mapping.has(k) ? '' : 'text-quiet line-through'}`}
-                  >
-                    {row[k]}
-                  </td>
-                ))}
-              </tr>
+      <ColumnTable
+        headings={table.header}
+        rows={table.rows.slice(0, shownRows)}
+        firstRow={2}
+        isUsed={(column) => mapping.has(column)}
+        choice={(i, said) => (
+          <select
+            className="input"
+            value={mapping.get(i) ?? ''}
+            aria-label={`What column ${said} is`}
+            onChange={(event) => choose(i, event.target.value as Target | '')}
+          >
+            <option value="">left out</option>
+            {targets.map((target) => (
+              <option key={target} value={target}>
+                {target}
+              </option>
             ))}
-          </tbody>
-        </table>
-      </div>
+          </select>
+        )}
+      />
       {table.rows.length > shownRows && (
         <p className="text-quiet">and {table.rows.length - shownRows} more rows</p>
       )}
