@@ -1,5 +1,4 @@
 import type {
-  Assignable,
   Entry,
   EntryOf,
   OddityNumber,
@@ -10,26 +9,17 @@ import type {
   StoredUnit,
   Value,
 } from '@even-watt/contract'
-import { legQuantities } from '@even-watt/contract'
-import { cautionsFor, placed, quantityData } from '@even-watt/core'
+import { cautionsFor, placed } from '@even-watt/core'
 import { operateLegs } from '../ladder/legs'
 import { operate, type BenchModel, type Truth } from '../ladder/operate'
-import type { SeenAs } from '../units/unit'
 import { kindOf, type LoadModel } from '../loads/law'
-import { instrument, show, type Instrument } from '../meters/instrument'
 import { seeded, type Random } from '../random'
-
-/** What is restless about a bench: the meters’ last digits, in counts, and its loads, as a share of their watts. */
-export interface Unrest {
-  readonly counts: number
-  /** At most, between the readings of the input and those of the output. */
-  readonly drift: number
-}
+import { HungMeters, type Unrest } from './hungMeters'
 
 /** The stand-in bench with its meters hung up: takes readings as a tester would. */
 export class BenchHand {
   private readonly random: Random
-  private readonly instruments: ReadonlyMap<string, Instrument>
+  private readonly hung: HungMeters
   private clock: number
   private position = 0
 
@@ -37,12 +27,12 @@ export class BenchHand {
     seed: number,
     meters: readonly StoredMeter[],
     startsAt: string,
-    private readonly unrest: Unrest = { counts: 0.2, drift: 0 },
+    unrest: Unrest = { counts: 0.2, drift: 0 },
     /** V that the unit's own display shows too much of its input. */
     private readonly displayOff = 0.1,
   ) {
     this.random = seeded(seed)
-    this.instruments = new Map(meters.map((meter) => [meter.id, instrument(meter, this.random)]))
+    this.hung = new HungMeters(meters, this.random, unrest)
     this.clock = Date.parse(startsAt)
   }
 
@@ -62,7 +52,7 @@ export class BenchHand {
   noLoad(bench: BenchModel, rig: StoredRig, revision: number): EntryOf<'no load'> {
     this.wait(60)
     const truth = operateOrFail(bench, [])
-    const values = this.read(truth, rig, (quantity) =>
+    const values = this.hung.read(truth, rig, this.clock, (quantity) =>
       quantity === 'idle I'
         ? 'I'
         : ['V_A', 'V_B', 'V_C', 'f', 'THD'].includes(quantity)
@@ -102,7 +92,7 @@ export class BenchHand {
     this.wait(120)
     return Array.from({ length: repeats }, () => {
       this.wait(25)
-      const values = this.read(truth, rig, (quantity) =>
+      const values = this.hung.read(truth, rig, this.clock, (quantity) =>
         quantity === 'idle I' || quantity === 'T' ? undefined : quantity,
       )
       const thermometer = rig.assignments.find((assignment) => assignment.quantity === 'T')
@@ -111,7 +101,7 @@ export class BenchHand {
           ? [
               {
                 quantity: 'T',
-                value: this.shown(thermometer.meter, 'T', celsius, truth.wave),
+                value: this.hung.shown(thermometer.meter, 'T', celsius, truth.wave),
                 grade: 'measured',
                 meter: thermometer.meter,
                 at: this.now,
@@ -170,7 +160,7 @@ export class BenchHand {
           return [
             {
               quantity,
-              value: this.shown(meter, quantity, shown, { kind: 'sine' }),
+              value: this.hung.shown(meter, quantity, shown, { kind: 'sine' }),
               grade: 'measured',
               meter,
               at: this.now,
@@ -195,7 +185,7 @@ export class BenchHand {
   ): EntryOf<'load test'> {
     this.wait(900)
     const loaded = operateOrFail(bench, loads)
-    const volts = (truth: number) => this.shown(meters.voltmeter, 'V_A', truth, loaded.wave)
+    const volts = (truth: number) => this.hung.shown(meters.voltmeter, 'V_A', truth, loaded.wave)
     return {
       id: this.newId(),
       revision,
@@ -206,7 +196,7 @@ export class BenchHand {
         restVoltage: volts(bench.bank.E),
         restCurrent: 0,
         loadedVoltage: volts(loaded.V_A),
-        loadedCurrent: this.shown(meters.ammeter, 'I', loaded.I, loaded.wave),
+        loadedCurrent: this.hung.shown(meters.ammeter, 'I', loaded.I, loaded.wave),
         recoveredVoltage: volts(bench.bank.E - 0.02),
         note: loads.map((load) => load.name).join(' + '),
       },
@@ -231,10 +221,10 @@ export class BenchHand {
       reading: {
         ...meters,
         method: 'across',
-        current: this.shown(meters.ammeter, 'I', I, wave),
+        current: this.hung.shown(meters.ammeter, 'I', I, wave),
         readings: placed(rig).map(({ element }) => ({
           element: element.id,
-          volts: this.shown(meters.voltmeter, 'V_A', (bench.path.get(element.id) ?? 0) * I, wave),
+          volts: this.hung.shown(meters.voltmeter, 'V_A', (bench.path.get(element.id) ?? 0) * I, wave),
         })),
         note: 'Probes on the metal itself, not on bolts.',
       },
@@ -245,7 +235,7 @@ export class BenchHand {
   value(quantity: Quantity, meter: string, truth: number): Value {
     return {
       quantity,
-      value: this.shown(meter, quantity, truth, { kind: 'sine' }),
+      value: this.hung.shown(meter, quantity, truth, { kind: 'sine' }),
       grade: 'measured',
       meter,
       at: this.now,
@@ -293,46 +283,7 @@ export class BenchHand {
     const cautions = cautionsFor({ unit, rig }).map(({ name, because }) => ({ name, because }))
     return { id: this.newId(), revision, at: this.now, kind: 'make safe', reading: { by, cautions } }
   }
-
-  private read(truth: Truth, rig: StoredRig, as: (quantity: Assignable) => Quantity | undefined): Value[] {
-    const drifted = 1 + (this.unrest.drift ? this.unrest.drift * this.random.signed() : 0)
-    return rig.assignments.flatMap((assignment, i): Value[] => {
-      const quantity = as(assignment.quantity)
-      if (!quantity || !isTrue(quantity)) return []
-      const at = new Date(this.clock - (rig.assignments.length - i) * 1500).toISOString()
-      return [
-        {
-          quantity,
-          value: this.shown(
-            assignment.meter,
-            quantity,
-            truth[quantity] * (quantity === 'P_C' || quantity === 'I_C' ? drifted : 1),
-            truth.wave,
-          ),
-          grade: 'measured',
-          meter: assignment.meter,
-          at,
-        },
-      ]
-    })
-  }
-
-  private shown(meter: string, quantity: Quantity, truth: number, wave: SeenAs): number {
-    const hung = this.instruments.get(meter)
-    if (!hung) throw new Error(`No such meter on the bench: ${meter}`)
-    return show(hung, quantityData[quantity].reads, truth, wave, {
-      random: this.random,
-      counts: this.unrest.counts,
-    })
-  }
 }
-
-/** What a step of this bench has; it has one leg, and counts nothing. */
-const isTrue = (quantity: Quantity): quantity is Quantity & keyof Truth =>
-  !['T', 'Q_B', 'E_B', ...(legQuantities as readonly string[]), ...besideTheTaps].includes(quantity)
-
-/** What stands at no tap of an inverter. */
-const besideTheTaps = ['E_C', 'P_wall', 'E_wall', 'V_in', 'I_in', 'P_in', 'E_in', 'V_port', 'I_port']
 
 function operateOrFail(bench: BenchModel, loads: readonly LoadModel[]): Truth {
   const truth = operate(bench, loads)
