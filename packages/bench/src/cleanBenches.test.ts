@@ -7,7 +7,10 @@ const bench = benchOf(unitModels.ottrel)
 
 /** Numbers of all that is noticed on one bench, each of its steps read once to three times. */
 function noticedOn(seed: number): number[] {
-  const hand = new BenchHand(seed, meters, '2026-03-12T08:00:00.000Z', { counts: 0.5, drift: 0.005 }, 0)
+  const hand = new BenchHand(seed, meters, '2026-03-12T08:00:00.000Z', {
+    unrest: { counts: 0.5, drift: 0.005 },
+    displayOff: 0,
+  })
   const view = trialOn(hand, [bench], stationUnits.ottrel, 1 + (seed % 3))
   return view.oddities.flat().map(({ number }) => number)
 }

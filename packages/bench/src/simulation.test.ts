@@ -1,10 +1,13 @@
 import {
+  commonErrors,
+  criteria,
   differenceOf,
   efficiencyAt,
   efficiencyDifference,
   expanded,
   hasFit,
   isFigure,
+  named,
   statesAt,
   type Uncertain,
 } from '@even-watt/core'
@@ -31,7 +34,31 @@ class Coverage {
   }
 }
 
-const kinds = ['step', 'curve', 'idle', 'steps apart', 'revisions apart', 'trials apart'] as const
+const kinds = [
+  'step',
+  'curve',
+  'idle',
+  'steps apart',
+  'revisions apart',
+  'trials apart',
+  'idle of trials apart',
+  'days of trials apart',
+] as const
+
+/** Hours of an owner within what was measured, and what a unit loses in them, Wh a day. */
+const hours = [
+  { hours: 17, load: 0 },
+  { hours: 5, load: 300 },
+  { hours: 2, load: 1100 },
+]
+const trial = { id: 'simulated', title: 'simulated', hold: 600, duty: hours }
+const trueDay = (bench: BenchModel) =>
+  hours.reduce((sum, { hours: h, load }) => sum + h * lossOf(bench.unit, load).watts, 0)
+const criterion = (key: string) => {
+  const found = criteria.find((one) => one.key === key)
+  if (!found) throw new Error(`no criterion ${key}`)
+  return found
+}
 
 describe.each([
   ['a thousand benches, each reading taken twice', 1000, 2, { counts: 0.2, drift: 0 }],
@@ -50,7 +77,7 @@ describe.each([
     const second = benchOf(unitModels.ottrelC)
     for (let seed = 1; seed <= benches; seed++) {
       // One hand, one set of meters: their errors are the same for both units.
-      const hand = new BenchHand(seed, meters, '2026-03-12T08:00:00.000Z', unrest)
+      const hand = new BenchHand(seed, meters, '2026-03-12T08:00:00.000Z', { unrest })
       const [one, again] = trialOn(hand, [first, remade], stationUnits.ottrel, repeats).analyses
       const [two] = trialOn(hand, [second], stationUnits.ottrelC, repeats).analyses
       if (!one || !again || !two) throw new Error('no analysis')
@@ -69,7 +96,19 @@ describe.each([
         if (same && isFigure(same) && remadeTruth)
           held['revisions apart'].count(differenceOf(same.x, x).x, remadeTruth.P_C / remadeTruth.P_B - eta)
       })
-      const truth = operate(first, [])
+      const list = named([one, two].map((analysis) => ({ trial, analysis, findings: [] })))
+      const [base, other] = list
+      const apartBy = (key: string, truthApart: number, kind: (typeof kinds)[number]) => {
+        const common = commonErrors(list)
+        const [x, y] = [base, other].map((of) => {
+          const figure = of && criterion(key).of(of, hours)
+          return figure && of && isFigure(figure) ? common(of, figure.x) : undefined
+        })
+        if (x && y) held[kind].count(differenceOf(y, x).x, truthApart)
+      }
+      const [truth, truthOfOther] = [operate(first, []), operate(second, [])]
+      if (truth && truthOfOther) apartBy('idle', truthOfOther.P_B - truth.P_B, 'idle of trials apart')
+      apartBy('day', trueDay(second) - trueDay(first), 'days of trials apart')
       if (truth && isFigure(one.noLoad.on.P_idle)) held.idle.count(one.noLoad.on.P_idle.x, truth.P_B)
       const [fitOne, fitTwo] = [one.ladder.unitFit, two.ladder.unitFit]
       if (!hasFit(fitOne) || !hasFit(fitTwo)) continue

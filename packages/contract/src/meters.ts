@@ -47,6 +47,8 @@ export const Meter = z.object({
   needsZeroing: z.boolean(),
   /** Its specification is what is typical of its kind, taken wide, not its own manual's. */
   typical: z.optional(z.boolean()),
+  /** When it was last adjusted, as the tester writes it: before and after it has another error. */
+  adjusted: text('Last adjusted', 60),
   note: text('Note'),
   ranges: z
     .array(MeterRange)

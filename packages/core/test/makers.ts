@@ -217,14 +217,14 @@ export const takeBack = (entry: string, revision = 1): EntryOf<'take back'> => (
 /** Loads of a ladder that obeys the method's loss polynomial, on a stiff 24 V supply. */
 export const cleanLadder = (
   loads: readonly number[] = [72, 141, 352, 704, 1052, 1400],
+  lossOf = (P: number) => 10.4 + 0.021 * P + 3.1e-5 * P ** 2,
 ): EntryOf<'ladder'>[] =>
-  loads.map((P) => {
-    const loss = 10.4 + 0.021 * P + 3.1e-5 * P ** 2
-    return ladderEntry(
-      { V_A: 25.92, V_B: 25.61, I: (P + loss) / 25.61, V_C: 230, P_C: P },
+  loads.map((P) =>
+    ladderEntry(
+      { V_A: 25.92, V_B: 25.61, I: (P + lossOf(P)) / 25.61, V_C: 230, P_C: P },
       { load: `load of ${P} W` },
-    )
-  })
+    ),
+  )
 
 export const motorEntry = (
   reading: Partial<EntryOf<'motors'>['reading']> = {},

@@ -16,10 +16,19 @@ import { kindOf, type LoadModel } from '../loads/law'
 import { seeded, type Random } from '../random'
 import { HungMeters, type Unrest } from './hungMeters'
 
+interface Habits {
+  readonly unrest?: Unrest
+  /** V that the unit's own display shows too much of its input. */
+  readonly displayOff?: number
+  /** The seed of another hand whose meters these are: listed alike, they have the same errors. */
+  readonly bornOf?: number
+}
+
 /** The stand-in bench with its meters hung up: takes readings as a tester would. */
 export class BenchHand {
   private readonly random: Random
   private readonly hung: HungMeters
+  private readonly displayOff: number
   private clock: number
   private position = 0
 
@@ -27,12 +36,16 @@ export class BenchHand {
     seed: number,
     meters: readonly StoredMeter[],
     startsAt: string,
-    unrest: Unrest = { counts: 0.2, drift: 0 },
-    /** V that the unit's own display shows too much of its input. */
-    private readonly displayOff = 0.1,
+    { unrest = { counts: 0.2, drift: 0 }, displayOff = 0.1, bornOf }: Habits = {},
   ) {
     this.random = seeded(seed)
-    this.hung = new HungMeters(meters, this.random, unrest)
+    this.hung = new HungMeters(
+      meters,
+      this.random,
+      unrest,
+      bornOf === undefined ? this.random : seeded(bornOf),
+    )
+    this.displayOff = displayOff
     this.clock = Date.parse(startsAt)
   }
 

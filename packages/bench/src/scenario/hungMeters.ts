@@ -21,8 +21,10 @@ export class HungMeters {
     meters: readonly StoredMeter[],
     private readonly random: Random,
     private readonly unrest: Unrest,
+    /** What their errors are drawn from. */
+    born: Random = random,
   ) {
-    this.instruments = new Map(meters.map((meter) => [meter.id, instrument(meter, random)]))
+    this.instruments = new Map(meters.map((meter) => [meter.id, instrument(meter, born)]))
   }
 
   /** What the meters of a rig show, one after the other until a moment; `as` says what each is read for, if at all. */

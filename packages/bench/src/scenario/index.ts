@@ -4,6 +4,7 @@ import { stationMeters } from './meters'
 import { stationRigs } from './rigs'
 import { corrickTrial } from './trials/corrick/trial'
 import { ottrelTrial } from './trials/ottrel/trial'
+import { ottrelCTrial } from './trials/ottrelC'
 import { pellamTrial } from './trials/pellam'
 import { pellamAfternoon } from './trials/pellamAfternoon'
 import { varnockTrial } from './trials/varnock'
@@ -43,6 +44,7 @@ function make(): Demo {
       pellamAfternoon(files),
       varnockLegs(files),
       corrickTrial(files),
+      ottrelCTrial(),
     ],
     files,
   }

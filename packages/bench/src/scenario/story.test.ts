@@ -1,6 +1,7 @@
 import type { Revision, Trial } from '@even-watt/contract'
 import {
   compareRevisions,
+  compareTrials,
   differenceOf,
   efficiencyAt,
   efficiencyDifference,
@@ -8,6 +9,7 @@ import {
   hasFit,
   isFigure,
   keptWhy,
+  named,
   pathLosses,
   peakOf,
   rangeAbove,
@@ -212,6 +214,37 @@ describe('the Ottrel’s later revision, on the same meters and ranges', () => {
     expect(apart.significant).toBe(true)
     expect(100 * apart.x.value).toBeGreaterThan(0.3)
     expect(100 * apart.x.value).toBeLessThan(0.9)
+  })
+})
+
+describe('the Ottrel rev C beside the Ottrel', () => {
+  const [before, after] = ['Ottrel 1400-24 for', 'Ottrel 1400-24 rev C'].map((begins) => {
+    const found = demo().trials.find(({ trial }) => trial.title.startsWith(begins))
+    if (!found) throw new Error(`no trial of ${begins}`)
+    const { analyses, findings } = viewTrial(found.trial, found.entries)
+    const analysis = analyses.at(-1)
+    if (!analysis) throw new Error('no analysis')
+    return { trial: found.trial, analysis, findings }
+  })
+  if (!before || !after) throw new Error('no trials')
+  const { answer, rows, conditions } = compareTrials(named([before, after]))
+  const against = (key: string) => rows.find(({ criterion }) => criterion.key === key)?.cells[1]?.against
+
+  it('draws 1.9 W less idle, and some 50 Wh less a day of launch 2', () => {
+    expect(against('idle')).toMatchObject({ is: 'better' })
+    expect(against('idle')?.difference.x.value).toBeCloseTo(-1.9, 1)
+    expect(Math.abs((against('day')?.difference.x.value ?? 0) + 52)).toBeLessThan(13)
+  })
+  it('is better by about 0.6 points at its best, told apart because the meters are the same', () => {
+    const found = against('peak')
+    expect(found?.is).toBe('better')
+    expect(Math.abs(100 * (found?.difference.x.value ?? 0) - 0.6)).toBeLessThan(0.3)
+  })
+  it('was lent, and not every promise of it was tested', () => {
+    expect(conditions.filter(({ unlike }) => unlike).map(({ words }) => words)).toEqual(['how it came'])
+    expect(answer).toContain(
+      'Not tested of Ottrel 1400-24 rev C: surge power, alarm voltage and cutoff voltage.',
+    )
   })
 })
 

@@ -39,7 +39,7 @@ export function pellamAfternoon(files: Files = new Map()): TrialDocument {
     path: pathTruth(stationRigs.g12),
     unit: unitModels.pellam,
   }
-  const hand = new BenchHand(6602, meters, startedAt, { counts: 0.7, drift: 0.008 })
+  const hand = new BenchHand(6602, meters, startedAt, { unrest: { counts: 0.7, drift: 0.008 } })
   const safe = hand.makeSafe(stationUnits.pellam, rig, 1, 'M.K.')
   const idle = hand.noLoad(bench, rig, 1)
   const entries: Entry[] = [

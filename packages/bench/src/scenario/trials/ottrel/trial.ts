@@ -24,12 +24,16 @@ import { overloadsOf } from './overloads'
 import { startsOf } from './starts'
 import { besides, wavesOf } from './waves'
 
-const duty = [
+/** Hours of launch 2 at each load. */
+export const ottrelDuty = [
   { hours: 18, load: 0 },
   { hours: 4, load: 90 },
   { hours: 1.5, load: 420 },
   { hours: 0.5, load: 1200 },
 ]
+
+/** What the errors of its meters are drawn from. */
+export const ottrelSeed = 133
 
 const taped = 'Read on matt tape over the lug.'
 
@@ -43,7 +47,7 @@ export function ottrelTrial(files: Files = new Map()): TrialDocument {
     unit: unitModels.ottrel,
   }
   const remade: BenchModel = { ...badLug, path: pathTruth(rig, { 'negative lug': 0.0002 }) }
-  const hand = new BenchHand(133, meters, '2026-03-12T08:05:00.000Z')
+  const hand = new BenchHand(ottrelSeed, meters, '2026-03-12T08:05:00.000Z')
   const holding = [shelf.ovenHigh, shelf.lamps(4)]
   const probes = { voltmeter: m.dmm1.id, ammeter: m.shunt.id }
   const trial: Trial = {
@@ -54,7 +58,7 @@ export function ottrelTrial(files: Files = new Map()): TrialDocument {
     startedAt: '2026-03-12T08:00:00.000Z',
     purpose: 'May it run the centrifuge and the sample freezer of launch 2?',
     hold: 600,
-    duty,
+    duty: ottrelDuty,
     limiters: [],
     revisions: [
       {

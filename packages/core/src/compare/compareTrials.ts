@@ -1,0 +1,87 @@
+import { decides, type Derived, type Figure } from '../figures'
+import { claimsAcross, type ClaimRow } from './claims'
+import { commonErrors, type Compared } from './compared'
+import { conditionsOf, type Condition } from './conditions'
+import { criteria, type Criterion, type Hours } from './criteria'
+import { curveDifference, type CurveDifference } from './curves'
+import { differenceOf, type Difference } from './difference'
+import { sayAnswer } from './sayAnswer'
+
+/** One criterion over all that is compared. */
+export interface CriterionRow {
+  readonly criterion: Criterion
+  readonly cells: readonly CriterionCell[]
+}
+
+export interface CriterionCell {
+  readonly figure: Derived
+  /** Against the first: absent for the first itself, and where either is not known. */
+  readonly against: { readonly difference: Difference; readonly is: 'better' | 'worse' | 'alike' } | undefined
+}
+
+/** Several units, or rigs of one, laid beside each other; what differs is said against the first. */
+export interface Comparison {
+  readonly list: readonly Compared[]
+  readonly hours: Hours
+  /** What follows from it, the most telling first. */
+  readonly answer: readonly string[]
+  readonly conditions: readonly Condition[]
+  readonly claims: readonly ClaimRow[]
+  readonly rows: readonly CriterionRow[]
+  /** For each but the first. */
+  readonly curves: readonly {
+    readonly one: Compared
+    readonly found: CurveDifference | { readonly missing: string }
+  }[]
+}
+
+/**
+ * Lays trials beside each other (docs/method/compare.md). All are held against the first, and against the hours of the
+ * first that states any. The order of the others changes no difference.
+ */
+export function compareTrials(list: readonly Compared[]): Comparison {
+  const [base] = list
+  const hours = list.find(({ trial }) => trial.duty.length)?.trial.duty ?? []
+  const common = commonErrors(list)
+  const rows = criteria.map((criterion): CriterionRow => {
+    const figures = list.map((one) => criterion.of(one, hours))
+    return {
+      criterion,
+      cells: figures.map((figure, i) => ({
+        figure,
+        against:
+          i === 0 || !base ? undefined : against(criterion, [list[i], figure], [base, figures[0]], common),
+      })),
+    }
+  })
+  const curves = base ? list.slice(1).map((one) => ({ one, found: curveDifference(one, base, common) })) : []
+  const claims = claimsAcross(list)
+  const conditions = conditionsOf(list)
+  return {
+    list,
+    hours,
+    conditions,
+    claims,
+    rows,
+    curves,
+    answer: sayAnswer({ list, rows, curves, claims, conditions }),
+  }
+}
+
+type Known = readonly [of: Compared | undefined, figure: Derived | undefined]
+
+function against(
+  { better }: Criterion,
+  [one, figure]: Known,
+  [base, first]: Known,
+  common: ReturnType<typeof commonErrors>,
+): CriterionCell['against'] {
+  if (!better || !one || !base || !figure || !first || !decides(figure) || !decides(first)) return undefined
+  const x = (of: Compared, { x: value }: Figure) => common(of, value)
+  const difference = differenceOf(x(one, figure), x(base, first))
+  const more = difference.x.value > 0
+  return {
+    difference,
+    is: !difference.significant ? 'alike' : more === (better === 'more') ? 'better' : 'worse',
+  }
+}

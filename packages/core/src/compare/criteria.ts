@@ -1,0 +1,139 @@
+import type { DutyLine } from '@even-watt/contract'
+import { decides, derive, isFigure, type Derived, type Figure } from '../figures'
+import { dutyEfficiency, hasFit, peakOf, reachesOutside, type StepFigures } from '../ladder'
+import { combine, divide, scale, type Uncertain } from '../meters'
+import type { Compared } from './compared'
+
+/** One figure by which units are compared, and which way is better. */
+export interface Criterion {
+  readonly key: string
+  readonly words: string
+  /** Absent: it says what was tried, not what the unit could; it is told, and decides nothing. */
+  readonly better?: 'more' | 'less'
+  readonly of: (one: Compared, hours: Hours) => Derived
+}
+
+/** Hours at each load, W, that all are held against: one owner’s, whoever tested it. */
+export type Hours = readonly DutyLine[]
+
+export const criteria: readonly Criterion[] = [
+  {
+    key: 'idle',
+    words: 'idle draw',
+    better: 'less',
+    of: ({ analysis }) => deciding(analysis.noLoad.on.P_idle, 'No idle draw was measured.'),
+  },
+  { key: 'peak', words: 'efficiency at its best load', better: 'more', of: bestEfficiency },
+  { key: 'duty', words: 'efficiency over the owner’s hours', better: 'more', of: overHours },
+  { key: 'day', words: 'lost a day at the owner’s hours', better: 'less', of: lostADay },
+  { key: 'carried', words: 'most that was carried', of: mostCarried },
+  {
+    key: 'volts',
+    words: 'furthest from its nominal volts',
+    better: 'less',
+    of: (one) => furthest(one, ({ regulation }) => regulation, 'No volts under load were measured.'),
+  },
+  {
+    key: 'THD',
+    words: 'highest THD',
+    better: 'less',
+    of: (one) => furthest(one, ({ read }) => read.THD, 'No distortion was measured.'),
+  },
+]
+
+const deciding = (figure: Derived, why: string): Derived =>
+  isFigure(figure) ? (decides(figure) ? figure : { missing: why }) : figure
+
+const idleFigures = ({ analysis }: Compared): Figure[] =>
+  isFigure(analysis.noLoad.on.P_idle) ? [analysis.noLoad.on.P_idle] : []
+
+/** A figure that a curve gives; its entries are those of the steps behind it. */
+const fromCurve = (
+  one: Compared,
+  symbol: string,
+  unit: '%' | 'Wh',
+  formula: string,
+  x: Uncertain,
+  notes: readonly string[] = [],
+): Derived =>
+  derive(
+    symbol,
+    unit,
+    formula,
+    [
+      ...idleFigures(one),
+      ...one.analysis.ladder.steps.flatMap(({ carried, P_loss }) =>
+        carried && decides(P_loss) ? [P_loss] : [],
+      ),
+    ],
+    x,
+    notes,
+  )
+
+const noCurve = 'It has no curve: three steps or more that follow one are needed.'
+
+function bestEfficiency(one: Compared): Derived {
+  const { unitFit } = one.analysis.ladder
+  if (!hasFit(unitFit)) return { missing: noCurve }
+  const peak = peakOf(unitFit)
+  return peak
+    ? fromCurve(one, 'η at its best load', '%', 'peak of η(P) = P / (P + P_loss)', peak.eta)
+    : { missing: 'Its best load lies outside what was measured.' }
+}
+
+const loadsOf = (hours: Hours): number[] => hours.map(({ load }) => load)
+
+/** Hours of the owner that its curve covers; a sentence where it does not. */
+function covered(one: Compared, hours: Hours) {
+  const { unitFit } = one.analysis.ladder
+  if (!hours.length) return { missing: 'The owner’s hours are not stated.' }
+  if (!hasFit(unitFit)) return { missing: noCurve }
+  return reachesOutside(unitFit, loadsOf(hours))
+    ? { missing: 'The owner’s loads reach outside what was measured.' }
+    : unitFit
+}
+
+function overHours(one: Compared, hours: Hours): Derived {
+  const fit = covered(one, hours)
+  if ('missing' in fit) return fit
+  const eta = dutyEfficiency(fit, hours)
+  return eta
+    ? fromCurve(one, 'η over the hours', '%', 'Σh·P / Σh·(P + P_loss), idle included', eta)
+    : { missing: 'The owner’s hours draw nothing.' }
+}
+
+/** Wh a day that do not reach the outlet, hours of more or less than a day brought to one. */
+function lostADay(one: Compared, hours: Hours): Derived {
+  const fit = covered(one, hours)
+  if ('missing' in fit) return fit
+  const eta = dutyEfficiency(fit, hours)
+  const out = hours.reduce((sum, { hours: h, load }) => sum + h * load, 0)
+  const all = hours.reduce((sum, { hours: h }) => sum + h, 0)
+  if (!eta || !(all > 0)) return { missing: 'The owner’s hours draw nothing.' }
+  if (out === 0) return idleADay(one)
+  const drawn = divide({ value: out, sources: new Map() }, eta)
+  const lost = combine(drawn.value - out, [[drawn, 1]])
+  return fromCurve(one, 'lost a day', 'Wh', 'Σh·P_loss, idle included', scale(lost, 24 / all))
+}
+
+const idleADay = (one: Compared): Derived => one.analysis.noLoad.on.perDay
+
+/** The highest output of a step that was carried. */
+function mostCarried({ analysis }: Compared): Derived {
+  const carried = analysis.ladder.steps.flatMap(({ carried: was, P_C }) => (was && decides(P_C) ? [P_C] : []))
+  const [most] = carried.sort((a, b) => b.x.value - a.x.value)
+  return most ?? { missing: 'No step was carried with measured watts.' }
+}
+
+/** The largest size of a figure over the steps that were carried, without its sign. */
+function furthest({ analysis }: Compared, of: (step: StepFigures) => Derived, why: string): Derived {
+  const [most] = analysis.ladder.steps
+    .filter(({ carried }) => carried)
+    .map(of)
+    .flatMap((figure) => (decides(figure) ? [figure] : []))
+    .sort((a, b) => Math.abs(b.x.value) - Math.abs(a.x.value))
+  if (!most) return { missing: why }
+  return most.x.value >= 0
+    ? most
+    : derive(most.symbol, most.unit, `|${most.symbol}|`, [most], scale(most.x, -1))
+}
