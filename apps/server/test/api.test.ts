@@ -332,6 +332,25 @@ describe('the door', () => {
   })
 })
 
+describe('comparisons', () => {
+  it('are kept by their names, each of two trials or more', async () => {
+    const [comparison] = writtenDemo().comparisons
+    if (!comparison) throw new Error('no demo comparison')
+    const id = newId()
+    await api().put(`/api/comparisons/${id}`).send({ editedFrom: 0, content: comparison }).expect(200)
+    const { body: all } = await api().get('/api/comparisons').expect(200)
+    expect(all).toEqual(expect.arrayContaining([expect.objectContaining({ id, name: comparison.name })]))
+    const refused = await api()
+      .put(`/api/comparisons/${newId()}`)
+      .send({ editedFrom: 0, content: { ...comparison, of: comparison.of.slice(1) } })
+      .expect(422)
+    expect(JSON.stringify(refused.body)).toContain('choose at least two')
+    expect((await api().get(`/api/comparisons/${id}/uses`)).body).toEqual({ by: [], total: 0, held: false })
+    await api().delete(`/api/comparisons/${id}?editedFrom=1`).expect(204)
+    await api().get(`/api/comparisons/${id}`).expect(404)
+  })
+})
+
 describe('the load shelf', () => {
   it('is kept like every document, and learns what a setting took from single-load steps', async () => {
     const [load] = writtenDemo().loads

@@ -23,6 +23,8 @@ const RigsPage = page(async () => (await import('./rigs/RigsPage')).RigsPage)
 const RigPage = page(async () => (await import('./rigs/RigPage')).RigPage)
 const LoadsPage = page(async () => (await import('./loads/LoadsPage')).LoadsPage)
 const LoadPage = page(async () => (await import('./loads/LoadPage')).LoadPage)
+const ComparisonsPage = page(async () => (await import('./compare/ComparisonsPage')).ComparisonsPage)
+const ComparisonPage = page(async () => (await import('./compare/ComparisonPage')).ComparisonPage)
 const CablePage = page(async () => (await import('./conductors/CablePage')).CablePage)
 const MethodPage = page(async () => (await import('./method/MethodPage')).MethodPage)
 const BackupPage = page(async () => (await import('./bench/BackupPage')).BackupPage)
@@ -112,6 +114,8 @@ export const router = createBrowserRouter([
       { path: '/rigs/:id', element: wait(<RigPage />) },
       { path: '/loads', element: wait(<LoadsPage />) },
       { path: '/loads/:id', element: wait(<LoadPage />) },
+      { path: '/compare', element: wait(<ComparisonsPage />) },
+      { path: '/compare/:id', element: wait(<ComparisonPage />) },
       { path: '/cable', element: wait(<CablePage />) },
       { path: '/method/:subject?', element: wait(<MethodPage />) },
       { path: '/import', element: wait(<ImportPage />) },

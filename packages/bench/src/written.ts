@@ -14,6 +14,7 @@ export function writtenDemo(): Omit<Demo, 'files'> {
     meters: read('meters') as Demo['meters'],
     rigs: read('rigs') as Demo['rigs'],
     loads: read('loads') as Demo['loads'],
+    comparisons: read('comparisons') as Demo['comparisons'],
     trials: trials.map((document) => ({
       ...document,
       entries: document.entries.filter(({ kind }) => kind !== 'capture'),

@@ -1,5 +1,6 @@
 export * from './backup'
 export * from './charging'
+export * from './comparisons'
 export * from './conductors'
 export * from './documents'
 export * from './endurance'

@@ -2,9 +2,11 @@ import { existsSync, readFileSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import {
+  Comparison,
   Load,
   Meter,
   Rig,
+  StoredComparison,
   StoredLoad,
   StoredMeter,
   StoredRig,
@@ -40,6 +42,7 @@ export async function loadDemo(pool: Pool, folder = demoFolder): Promise<void> {
   for (const trial of parse(read('trials'), z.array(TrialDocument))) {
     await importTrial(pool, trial).catch(ignoreConflict)
   }
+  await take('comparison', parse(read('comparisons'), z.array(StoredComparison)), Comparison)
   await remember(pool, 'demo', 'loaded')
 }
 

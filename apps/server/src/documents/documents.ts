@@ -2,7 +2,7 @@ import type { Pool, PoolClient } from 'pg'
 import { conflict, notFound } from '../http/problem'
 
 /** The kinds of document a tester edits; each is a table of the same shape. */
-export type DocumentTable = 'unit' | 'meter' | 'rig' | 'load'
+export type DocumentTable = 'unit' | 'meter' | 'rig' | 'load' | 'comparison'
 
 interface Row {
   id: string

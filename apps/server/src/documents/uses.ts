@@ -15,6 +15,8 @@ const usesSql: Record<DocumentTable, string> = {
   rig: trialsWith('rig'),
   meter: `select content->>'name' as name from rig
     where content->'assignments' @> jsonb_build_array(jsonb_build_object('meter', $1::text))`,
+  // Nothing points at a comparison.
+  comparison: `select ''::text as name where $1::text is null`,
   load: `select settings->>'title' as name from trial
     where jsonb_path_exists(settings, '$.plan.steps[*].uses[*].load ? (@ == $id)', jsonb_build_object('id', $1::text))`,
 }

@@ -1,5 +1,6 @@
 import type {
   BackupSummary,
+  Comparison,
   DocumentUses,
   Entry,
   LanState,
@@ -11,6 +12,7 @@ import type {
   RememberedRecipe,
   Rig,
   Settings,
+  StoredComparison,
   StoredLoad,
   StoredMeter,
   StoredRig,
@@ -71,7 +73,7 @@ const base = fetchBaseQuery({
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: base,
-  tagTypes: ['unit', 'meter', 'rig', 'load', 'trials', 'trial', 'entries', 'settings', 'lan'],
+  tagTypes: ['unit', 'meter', 'rig', 'load', 'comparison', 'trials', 'trial', 'entries', 'settings', 'lan'],
   refetchOnReconnect: true,
   refetchOnFocus: true,
   endpoints: (build) => ({
@@ -114,6 +116,21 @@ export const api = createApi({
     deleteLoad: build.mutation<null, Deletion>({
       query: ({ id, editedFrom }) => ({ url: `/loads/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
       invalidatesTags: ['load'],
+    }),
+    comparisons: build.query<StoredComparison[], void>({
+      query: () => '/comparisons',
+      providesTags: ['comparison'],
+    }),
+    saveComparison: build.mutation<StoredComparison, Edit<Comparison>>({
+      query: ({ id, ...body }) => ({ url: `/comparisons/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['comparison'],
+    }),
+    deleteComparison: build.mutation<null, Deletion>({
+      query: ({ id, editedFrom }) => ({
+        url: `/comparisons/${id}?editedFrom=${editedFrom}`,
+        method: 'DELETE',
+      }),
+      invalidatesTags: ['comparison'],
     }),
     lan: build.query<LanState, void>({ query: () => '/lan', providesTags: ['lan'] }),
     switchLan: build.mutation<LanState, { on: boolean; passphrase?: string }>({
@@ -233,7 +250,7 @@ export const api = createApi({
     recipes: build.query<RememberedRecipe[], void>({ query: () => '/captures/recipes' }),
     loadDemo: build.mutation<null, void>({
       query: () => ({ url: '/demo', method: 'POST' }),
-      invalidatesTags: ['unit', 'meter', 'rig', 'load', 'trials'],
+      invalidatesTags: ['unit', 'meter', 'rig', 'load', 'comparison', 'trials'],
     }),
   }),
 })

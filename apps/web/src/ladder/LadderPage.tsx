@@ -1,7 +1,7 @@
 import { describeBank, isStation, keptWhy, pathLosses, ratedPower } from '@even-watt/core'
 import { useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
-import { AgainstBefore } from '../compare/AgainstBefore'
+import { AgainstBefore } from './AgainstBefore'
 import { BarsTable } from '../evidence/BarsTable'
 import { DisplaySchool } from '../evidence/DisplaySchool'
 import { DisplayTable } from '../evidence/DisplayTable'

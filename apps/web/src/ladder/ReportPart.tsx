@@ -1,5 +1,5 @@
 import { ratedPower } from '@even-watt/core'
-import { AgainstBefore } from '../compare/AgainstBefore'
+import { AgainstBefore } from './AgainstBefore'
 import { BarsTable } from '../evidence/BarsTable'
 import { DisplayTable } from '../evidence/DisplayTable'
 import { TwoMetersTable } from '../evidence/TwoMetersTable'

@@ -40,7 +40,13 @@ export function MeterFields({ form, errorAt }: FieldsProps<MeterForm>) {
           options={[['', 'a kind of meter …'], ...same(meterKinds)]}
           className="col-span-2"
         />
-        <TextField label="Note" {...field('note')} className="col-span-full" />
+        <TextField
+          label="Last adjusted"
+          hint="empty: as it left its maker"
+          placeholder="April 2026"
+          {...field('adjusted')}
+        />
+        <TextField label="Note" {...field('note')} className="col-span-2 md:col-span-3" />
       </section>
       <section>
         <h2>Ranges</h2>

@@ -19,6 +19,7 @@ export interface MeterForm {
   updateRate: string
   needsZeroing: boolean
   typical: boolean
+  adjusted: string
   note: string
   ranges: RangeForm[]
 }
@@ -28,6 +29,7 @@ export const blankMeter: MeterForm = {
   updateRate: '',
   needsZeroing: false,
   typical: false,
+  adjusted: '',
   note: '',
   ranges: [],
 }
@@ -37,6 +39,7 @@ export const meterToForm = (meter: Meter): MeterForm => ({
   updateRate: typed(meter.updateRate),
   needsZeroing: meter.needsZeroing,
   typical: meter.typical ?? false,
+  adjusted: meter.adjusted ?? '',
   note: meter.note ?? '',
   ranges: meter.ranges.map((range) => ({
     id: range.id,
@@ -62,6 +65,7 @@ export function formToMeter(form: MeterForm, report: Report): unknown {
     updateRate: number('updateRate', form.updateRate),
     needsZeroing: form.needsZeroing,
     ...(form.typical ? { typical: true } : {}),
+    adjusted: form.adjusted.trim() || undefined,
     note: form.note.trim() || undefined,
     ranges: form.ranges.map((range, i) => ({
       ...range,

@@ -26,6 +26,8 @@ const fixed: Place[] = [
   { words: 'Add a load', to: '/loads/new' },
   { words: 'Meters', to: '/meters' },
   { words: 'Add a meter', to: '/meters/new' },
+  { words: 'Compare', to: '/compare' },
+  { words: 'Compare trials', to: '/compare/new' },
   { words: 'Cable and fuse', to: '/cable' },
   { words: 'Start a trial', to: '/trials/new' },
   { words: 'Import a trial', to: '/import' },

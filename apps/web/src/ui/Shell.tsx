@@ -22,6 +22,7 @@ const sections = [
   ['/rigs', 'Rigs'],
   ['/loads', 'Loads'],
   ['/meters', 'Meters'],
+  ['/compare', 'Compare'],
   ['/cable', 'Cable and fuse'],
 ] as const
 

@@ -1,4 +1,12 @@
-import type { StoredLoad, StoredMeter, StoredRig, StoredUnit, TrialDocument } from '@even-watt/contract'
+import type {
+  StoredComparison,
+  StoredLoad,
+  StoredMeter,
+  StoredRig,
+  StoredUnit,
+  TrialDocument,
+} from '@even-watt/contract'
+import { comparisonsOf } from './comparisons'
 import { stationLoads } from './loads'
 import { stationMeters } from './meters'
 import { stationRigs } from './rigs'
@@ -18,6 +26,7 @@ export interface Demo {
   readonly rigs: StoredRig[]
   readonly loads: StoredLoad[]
   readonly trials: TrialDocument[]
+  readonly comparisons: StoredComparison[]
   /** The bytes that its captures name. */
   readonly files: ReadonlyMap<string, Uint8Array>
 }
@@ -32,20 +41,22 @@ let made: Demo | undefined
 
 function make(): Demo {
   const files: Files = new Map()
+  const trials = [
+    ottrelTrial(files),
+    pellamTrial(files),
+    varnockTrial(),
+    pellamAfternoon(files),
+    varnockLegs(files),
+    corrickTrial(files),
+    ottrelCTrial(),
+  ]
   return {
     units: Object.values(stationUnits),
     meters: Object.values(stationMeters),
     rigs: Object.values(stationRigs),
     loads: Object.values(stationLoads),
-    trials: [
-      ottrelTrial(files),
-      pellamTrial(files),
-      varnockTrial(),
-      pellamAfternoon(files),
-      varnockLegs(files),
-      corrickTrial(files),
-      ottrelCTrial(),
-    ],
+    trials,
+    comparisons: comparisonsOf(trials),
     files,
   }
 }

@@ -17,10 +17,9 @@ export interface ClaimCell {
 }
 
 /** What makes two promises promises of the same thing, whatever their figures. */
-const kindOf = ({ quantity, eachLeg, port, portVolts, mode, source, load, duration }: Claim): string =>
+const kindOf = ({ quantity, eachLeg, port, portVolts, mode, source, load }: Claim): string =>
   [quantity, eachLeg ? 'each leg' : '', port ?? '', portVolts ?? '', mode ?? '', source ?? '']
     .concat(quantity === 'run time' ? String(load ?? '') : '')
-    .concat(quantity === 'surge power' && duration !== undefined ? 'timed' : '')
     .join('|')
 
 const wordsOf = ({ quantity, eachLeg, port, mode, source }: Claim): string =>

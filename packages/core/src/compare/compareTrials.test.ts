@@ -19,11 +19,9 @@ import {
   commonErrors,
   compareTrials,
   curveDifference,
-  mostCompared,
   named,
   onSameSupply,
   rank,
-  whyNotCompared,
   worthOf,
   type Compared,
 } from '.'
@@ -77,16 +75,7 @@ const unit = (name: string, p0: number, more: Tested = {}): Omit<Compared, 'name
     unit: { name, ...more.unit },
   })
 
-describe('a choice to compare', () => {
-  const of = (n: number, revision = 1) => ({ trial: uuid(n), revision })
-  it('is of two to eight, each once; else it is said why not', () => {
-    expect(whyNotCompared([of(1)])).toBe('Choose at least two trials to compare.')
-    expect(whyNotCompared([of(1), of(1)])).toContain('does not differ from itself')
-    expect(whyNotCompared([of(1), of(1, 2)])).toBeUndefined()
-    const many = Array.from({ length: mostCompared + 1 }, (_, i) => of(i))
-    expect(whyNotCompared(many)).toBe('9 trials are chosen; up to 8 are compared at once.')
-    expect(whyNotCompared(many.slice(1))).toBeUndefined()
-  })
+describe('what is compared', () => {
   it('names units by their names, and tells namesakes apart', () => {
     const [a, b, c] = [unit('A', 10), unit('A', 11), unit('B', 12)]
     expect(named([a, c]).map(({ name }) => name)).toEqual(['A', 'B'])
@@ -151,7 +140,7 @@ describe('two curves', () => {
     const eta = (p0: number) => P / (P + loss(p0)(P))
     expect(better?.x.value).toBeCloseTo(eta(10.4) - eta(16.4), 3)
     expect(found.sentence).toMatch(
-      /^Efficiency: B is better than A by .* points below .* W \(at .* W\); no difference is shown above/,
+      /^Efficiency: B is better than A by .* points at .* W, and so below .* W; no difference is shown above/,
     )
   })
   it('of one unit are alike all over', () => {

@@ -12,9 +12,6 @@ export interface Compared {
   readonly name: string
 }
 
-/** Trials that are laid beside each other, at most. */
-export const mostCompared = 8
-
 /** What is to be compared, each with a name of its own: the unit’s; where two have it, the rig’s number; then the trial’s. */
 export function named(list: readonly Omit<Compared, 'name'>[]): Compared[] {
   const unit = ({ analysis }: Omit<Compared, 'name'>) => analysis.record.revision.unit.name
@@ -26,19 +23,6 @@ export function named(list: readonly Omit<Compared, 'name'>[]): Compared[] {
     ...one,
     name: !clashes(one, unit) ? unit(one) : !clashes(one, rig) ? rig(one) : whole(one),
   }))
-}
-
-/** Why a choice cannot be compared, in a sentence; undefined: it can. */
-export function whyNotCompared(
-  chosen: readonly { readonly trial: string; readonly revision: number }[],
-): string | undefined {
-  if (chosen.length < 2) return 'Choose at least two trials to compare.'
-  if (chosen.length > mostCompared)
-    return `${chosen.length} trials are chosen; up to ${mostCompared} are compared at once.`
-  const keys = chosen.map(({ trial, revision }) => `${trial} ${revision}`)
-  return new Set(keys).size < keys.length
-    ? 'One rig of one trial is chosen twice: it does not differ from itself.'
-    : undefined
 }
 
 /** What a range of a meter was when it was read: its specification, and when it was last adjusted. */

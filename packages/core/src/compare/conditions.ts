@@ -25,7 +25,10 @@ export const conditionsOf = (list: readonly Compared[]): Condition[] => [
   ),
   spread('volts at the terminals', list.map(voltsOf), voltsApart, 'V', 'Losses and limits depend on them.'),
   spread('room', list.map(roomOf), undefined, '°C', 'A warm unit loses more and gives up sooner.'),
-  sets('fan', list.map(fanOf), 'A fan that was not noted hides where its watts begin.'),
+  {
+    ...sets('fan', list.map(fanOf), 'A fan that was not noted hides where its watts begin.'),
+    cells: list.map(fanSeen),
+  },
   sets('kinds of load', list.map(kindsOf), 'Meters and units treat other loads otherwise.'),
   ...(['V_B', 'I', 'P_C'] as const).map((quantity) => meters(quantity, list)),
   {
@@ -68,6 +71,17 @@ const fanOf = ({ analysis }: Compared): string => {
     step.readings.flatMap(({ reading }) => reading.fan ?? []),
   )
   return seen.length ? 'noted' : 'not noted'
+}
+
+/** From which step on it ran. */
+function fanSeen(one: Compared): string {
+  const ran = one.analysis.ladder.steps.flatMap(({ step, P_C }) =>
+    isFigure(P_C) && step.readings.some(({ reading }) => reading.fan !== undefined && reading.fan !== 'off')
+      ? [P_C.x.value]
+      : [],
+  )
+  const noted = fanOf(one)
+  return noted === 'noted' ? (ran.length ? `on at ${say(Math.min(...ran), 'W')} and above` : 'off') : noted
 }
 
 const kindsOf = ({ analysis }: Compared): string =>

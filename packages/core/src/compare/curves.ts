@@ -70,7 +70,7 @@ const at = (P: number, one: Compared, fit: LossFit, base: Compared, against: Los
 const standing = (x: Uncertain): CurveStretch['is'] =>
   Math.abs(x.value) <= expanded(x) ? 'alike' : x.value > 0 ? 'better' : 'worse'
 
-/** "better than the other by 0.6 ± 0.2 points above 400 W (at 750 W); no difference is shown below 400 W". */
+/** "better than the other by 0.6 ± 0.2 points at 750 W, and so above 400 W; no difference is shown below 400 W". */
 function sentenceOf(one: string, base: string, stretches: readonly CurveStretch[]): string {
   const last = stretches.length - 1
   const span = ({ from, to }: CurveStretch) => {
@@ -84,7 +84,7 @@ function sentenceOf(one: string, base: string, stretches: readonly CurveStretch[
   const said = [
     ...told.map(
       (stretch, i) =>
-        `${i === 0 ? `${one} is ` : ''}${stretch.is}${i === 0 ? ` than ${base}` : ''} by ${points(stretch.x)} points ${span(stretch)} (at ${say(stretch.at, 'W', 2)})`,
+        `${i === 0 ? `${one} is ` : ''}${stretch.is}${i === 0 ? ` than ${base}` : ''} by ${points(stretch.x)} points at ${say(stretch.at, 'W', 2)}, and so ${span(stretch)}`,
     ),
     ...alike.map(
       (stretch) =>

@@ -1,0 +1,58 @@
+import { derive, isFigure, type Comparison, type CriterionCell, type Figure } from '@even-watt/core'
+import { Fig } from '../ui/Fig'
+import { BesideTable } from './BesideTable'
+
+const looks = {
+  better: { shape: '●', colour: 'text-moss' },
+  worse: { shape: '■', colour: 'text-madder' },
+  alike: { shape: '○', colour: 'text-quiet' },
+} as const
+
+/** Figures of each, and how far they lie from the first, with what their meters have in common taken out. */
+export function FigureTable({ list, rows }: Pick<Comparison, 'list' | 'rows'>) {
+  return (
+    <section className="mt-5">
+      <h2>Figures, and what differs</h2>
+      <BesideTable list={list}>
+        {rows.map(({ criterion, cells }) => (
+          <tr key={criterion.key}>
+            <th scope="row">{criterion.words}</th>
+            {cells.map((cell, i) => (
+              <td key={i}>
+                <Fig of={cell.figure} withUnit />
+                {!isFigure(cell.figure) && (
+                  <span className="text-quiet block text-[0.85rem]">{cell.figure.missing}</span>
+                )}
+                <Apart cell={cell} first={cells[0]?.figure} />
+              </td>
+            ))}
+          </tr>
+        ))}
+      </BesideTable>
+      <p className="text-quiet text-[0.9rem]">
+        What the same meter and range read in both has the same error in both, which cancels in the
+        difference: it is known better than either figure.
+      </p>
+    </section>
+  )
+}
+
+function Apart({ cell, first }: { cell: CriterionCell; first: CriterionCell['figure'] | undefined }) {
+  const { against, figure } = cell
+  if (!against || !first || !isFigure(figure) || !isFigure(first)) return null
+  const { shape, colour } = looks[against.is]
+  const difference = derive(
+    `difference of ${figure.symbol}`,
+    figure.unit,
+    'this − the first',
+    [figure, first] satisfies Figure[],
+    against.difference.x,
+  )
+  return (
+    <span className={`block text-[0.9rem] ${colour}`}>
+      {shape} {against.is === 'alike' ? 'no difference shown' : against.is}{' '}
+      <Fig of={difference} className="text-ink" />
+      {figure.unit === '%' ? ' points' : ` ${figure.unit}`}
+    </span>
+  )
+}

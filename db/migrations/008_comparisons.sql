@@ -1,0 +1,3 @@
+-- Up Migration
+
+create table comparison (like unit including all);
