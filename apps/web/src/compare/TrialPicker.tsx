@@ -14,7 +14,9 @@ interface Props {
 export function TrialPicker({ label, onPick }: Props) {
   const [typed, setTyped] = useState('')
   const search = useDeferredValue(typed.trim())
-  const { data } = api.useTrialsQuery({ ...(search ? { search } : {}), by: 'lastAt', limit: offered })
+  // Only what was found by what stands in the field is offered, or Enter would take one of before.
+  const { currentData } = api.useTrialsQuery({ ...(search ? { search } : {}), by: 'lastAt', limit: offered })
+  const found = search === typed.trim() ? currentData?.trials : undefined
   const id = useId()
   return (
     <Combobox<TrialLine | null>
@@ -39,7 +41,7 @@ export function TrialPicker({ label, onPick }: Props) {
           onChange={(event) => setTyped(event.target.value)}
         />
         <ComboboxOptions className="absolute z-20 max-h-80 w-full overflow-y-auto border border-ink bg-raised empty:hidden">
-          {data?.trials.map((line) => (
+          {found?.map((line) => (
             <ComboboxOption
               key={line.id}
               value={line}
@@ -52,7 +54,7 @@ export function TrialPicker({ label, onPick }: Props) {
             </ComboboxOption>
           ))}
         </ComboboxOptions>
-        {data?.trials.length === 0 && search && <p className="text-quiet">No trial has “{search}”.</p>}
+        {found?.length === 0 && search && <p className="text-quiet">No trial has “{search}”.</p>}
       </div>
     </Combobox>
   )
