@@ -51,6 +51,7 @@ const ranks = {
     'compare',
     'files',
     'expectations',
+    'publish',
   ],
   'apps/web/src': [
     'offline',
@@ -69,6 +70,7 @@ const ranks = {
     'loads',
     'units',
     'findings',
+    'publish',
     'station',
     'rigs',
     'begin',
@@ -103,6 +105,7 @@ const ranks = {
     'loads',
     'comparisons',
     'files',
+    'editions',
     'trials',
     'captures',
     'demo',

@@ -15,6 +15,7 @@ import { guard, headers, onLoopback, type Front } from './http/guard'
 import { answerProblems, notFound } from './http/problem'
 import type { Lan } from './lan/lan'
 import { lanRoutes } from './lan/routes'
+import { editionRoutes } from './editions/routes'
 import { comparisonRoutes } from './comparisons/routes'
 import { loadRoutes } from './loads/routes'
 import { meterRoutes } from './meters/routes'
@@ -87,6 +88,7 @@ export function createApp({
   app.use('/api/rigs', rigRoutes(pool))
   app.use('/api/loads', loadRoutes(pool))
   app.use('/api/comparisons', comparisonRoutes(pool))
+  app.use('/api/editions', editionRoutes(pool))
   if (lan) app.use('/api/lan', lanRoutes(pool, lan))
   app.use('/api/settings', settingsRoutes(pool))
   app.use('/api/blobs', fileRoutes(pool))

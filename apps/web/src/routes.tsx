@@ -25,6 +25,7 @@ const LoadsPage = page(async () => (await import('./loads/LoadsPage')).LoadsPage
 const LoadPage = page(async () => (await import('./loads/LoadPage')).LoadPage)
 const ComparisonsPage = page(async () => (await import('./compare/ComparisonsPage')).ComparisonsPage)
 const ComparisonPage = page(async () => (await import('./compare/ComparisonPage')).ComparisonPage)
+const CheckPage = page(async () => (await import('./publish/CheckPage')).CheckPage)
 const CablePage = page(async () => (await import('./conductors/CablePage')).CablePage)
 const MethodPage = page(async () => (await import('./method/MethodPage')).MethodPage)
 const BackupPage = page(async () => (await import('./bench/BackupPage')).BackupPage)
@@ -116,6 +117,7 @@ export const router = createBrowserRouter([
       { path: '/loads/:id', element: wait(<LoadPage />) },
       { path: '/compare', element: wait(<ComparisonsPage />) },
       { path: '/compare/:id', element: wait(<ComparisonPage />) },
+      { path: '/check', element: wait(<CheckPage />) },
       { path: '/cable', element: wait(<CablePage />) },
       { path: '/method/:subject?', element: wait(<MethodPage />) },
       { path: '/import', element: wait(<ImportPage />) },

@@ -127,7 +127,8 @@ export async function* readRange(
 export async function sweepBlobs(pool: Pool, olderThan = '1 day'): Promise<number> {
   const { rowCount } = await pool.query(
     `delete from blob where begun_at < now() - $1::interval
-     and not exists (select 1 from entry where kind = any($2::text[]) and body #>> '{reading,sha256}' = blob.sha256)`,
+     and not exists (select 1 from entry where kind = any($2::text[]) and body #>> '{reading,sha256}' = blob.sha256)
+     and not exists (select 1 from edition where edition.sha256 = blob.sha256)`,
     [olderThan, kindsWithFile],
   )
   return rowCount ?? 0

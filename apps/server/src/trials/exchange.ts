@@ -1,6 +1,7 @@
 import {
   formatName,
   formatVersion,
+  madeBy,
   TrialDocument,
   TrialSettings,
   upgradeDocument,
@@ -16,8 +17,6 @@ import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
 import { faultsIn } from './check'
 import { addRevision, appendEntries, insertTrial, readAllEntries, requireTrial } from './record'
-
-const madeBy = 'Even Watt 0.1.0'
 
 /** Only what may be edited; ids, versions and revisions are stored apart. */
 export const settingsOf = (trial: Trial): TrialSettings => parse(trial, TrialSettings)

@@ -34,6 +34,7 @@ export async function deleteTrial(pool: Pool, trial: string, title: string): Pro
     await client.query(`select set_config('even_watt.deleting', $1, true)`, [trial])
     await client.query('delete from entry where trial = $1', [trial])
     await client.query('delete from revision where trial = $1', [trial])
+    await client.query(`delete from edition where kind = 'trial' and of = $1`, [trial])
     await client.query('delete from trial where id = $1', [trial])
     await tellOf(client, trial)
   })

@@ -1,9 +1,11 @@
-import type { StoredComparison } from '@even-watt/contract'
-import { compareTrials, type Compared } from '@even-watt/core'
-import { useMemo } from 'react'
+import type { Revision, StoredComparison } from '@even-watt/contract'
+import { compareTrials, statedOfComparison, type Compared } from '@even-watt/core'
+import { useMemo, useRef } from 'react'
 import { useParams } from 'react-router'
 import { api } from '../api/api'
 import { pageFor } from '../method/pageFor'
+import { MetersUsed } from '../meters/MetersUsed'
+import { PublishPart } from '../publish/PublishPart'
 import { TextField } from '../ui/form'
 import { Loaded } from '../ui/Loaded'
 import { Notice, ProblemNotice } from '../ui/Notice'
@@ -86,11 +88,28 @@ function Comparing({ stored }: { stored: StoredComparison | undefined }) {
             </p>
           )
         ) : (
-          <Beside list={compared.list} state={state} />
+          <Beside
+            list={compared.list}
+            revisions={made.of.flatMap(
+              ({ trial, revision }) =>
+                compared.documents.get(trial)?.trial.revisions.filter(({ number }) => number === revision) ??
+                [],
+            )}
+            state={state}
+            stored={stored}
+          />
         )}
       </Page>
     </ShowWorking>
   )
+}
+
+interface BesideProps {
+  readonly list: readonly Compared[]
+  /** As they stand in the record, without what captures add to their meters. */
+  readonly revisions: readonly Revision[]
+  readonly state: ComparisonState
+  readonly stored: StoredComparison | undefined
 }
 
 interface ActionsProps {
@@ -124,30 +143,43 @@ function Actions({ state, stored }: ActionsProps) {
 }
 
 /** What follows: the answer, then under what conditions, then promise by promise and figure by figure. */
-function Beside({ list, state }: { list: readonly Compared[]; state: ComparisonState }) {
+function Beside({ list, revisions, state, stored }: BesideProps) {
   const comparison = useMemo(() => compareTrials(list), [list])
-  const { made, change } = state
+  const { made, change, changed } = state
+  const page = useRef<HTMLElement>(null)
+  const title = made.name || 'comparison'
   return (
     <>
-      <section aria-label="The answer" className="max-w-4xl">
-        {comparison.answer.map((sentence, i) => (
-          <p key={sentence} className={i === 0 ? 'mb-2 text-[1.15rem]' : 'mb-1'}>
-            {sentence}
-          </p>
-        ))}
-      </section>
-      <ConditionTable list={list} conditions={comparison.conditions} />
-      <ClaimTable list={list} claims={comparison.claims} />
-      <FigureTable list={list} rows={comparison.rows} />
-      <Curves list={list} curves={comparison.curves} title={made.name || 'comparison'} />
-      <OnSameSupply list={list} />
-      <PerWatt list={list} />
-      <RankingPart
-        list={list}
-        hours={comparison.hours}
-        weights={made.weights ?? {}}
-        onChange={(weights) => change({ weights: { ...weights } })}
-      />
+      <article ref={page}>
+        <section aria-label="The answer" className="max-w-4xl">
+          {made.note && <p className="text-quiet">{made.note}</p>}
+          {comparison.answer.map((sentence, i) => (
+            <p key={sentence} className={i === 0 ? 'mb-2 text-[1.15rem]' : 'mb-1'}>
+              {sentence}
+            </p>
+          ))}
+        </section>
+        <ConditionTable list={list} conditions={comparison.conditions} />
+        <ClaimTable list={list} claims={comparison.claims} />
+        <FigureTable list={list} rows={comparison.rows} hours={comparison.hours} />
+        <Curves list={list} curves={comparison.curves} title={title} />
+        <OnSameSupply list={list} />
+        <PerWatt list={list} />
+        <RankingPart
+          list={list}
+          hours={comparison.hours}
+          weights={made.weights ?? {}}
+          onChange={(weights) => change({ weights: { ...weights } })}
+        />
+        <MetersUsed revisions={revisions} />
+      </article>
+      {stored && (
+        <PublishPart
+          published={{ kind: 'comparison', of: stored.id, title, stated: statedOfComparison(comparison) }}
+          page={page}
+          notYet={changed ? 'Save it first: an edition is of what is kept.' : undefined}
+        />
+      )}
     </>
   )
 }

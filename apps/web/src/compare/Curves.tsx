@@ -31,6 +31,7 @@ export function Curves({ list, curves, title }: Props) {
             height={curveHeight}
             build={efficiency}
             legend={legend}
+            eager
           />
           <LazyChart
             title="Lost in the unit"
@@ -39,6 +40,7 @@ export function Curves({ list, curves, title }: Props) {
             height={curveHeight}
             build={losses}
             legend={legend}
+            eager
           />
         </div>
       )}

@@ -1,4 +1,12 @@
-import { derive, isFigure, type Comparison, type CriterionCell, type Figure } from '@even-watt/core'
+import {
+  derive,
+  isFigure,
+  plain,
+  say,
+  type Comparison,
+  type CriterionCell,
+  type Figure,
+} from '@even-watt/core'
 import { Fig } from '../ui/Fig'
 import { BesideTable } from './BesideTable'
 
@@ -9,10 +17,15 @@ const looks = {
 } as const
 
 /** Figures of each, and how far they lie from the first, with what their meters have in common taken out. */
-export function FigureTable({ list, rows }: Pick<Comparison, 'list' | 'rows'>) {
+export function FigureTable({ list, rows, hours }: Pick<Comparison, 'list' | 'rows' | 'hours'>) {
   return (
     <section className="mt-5">
       <h2>Figures, and what differs</h2>
+      {hours.length > 0 && (
+        <p className="text-quiet">
+          The owner’s hours: {hours.map(({ hours: h, load }) => sayHours(h, load)).join(', ')}.
+        </p>
+      )}
       <BesideTable list={list}>
         {rows.map(({ criterion, cells }) => (
           <tr key={criterion.key}>
@@ -36,6 +49,9 @@ export function FigureTable({ list, rows }: Pick<Comparison, 'list' | 'rows'>) {
     </section>
   )
 }
+
+const sayHours = (hours: number, load: number): string =>
+  `${plain(hours)} h ${load === 0 ? 'with nothing connected' : `at ${say(load, 'W')}`}`
 
 function Apart({ cell, first }: { cell: CriterionCell; first: CriterionCell['figure'] | undefined }) {
   const { against, figure } = cell

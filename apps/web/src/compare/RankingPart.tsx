@@ -1,4 +1,4 @@
-import { commonErrors, criteria, rank, type Comparison, type Weights } from '@even-watt/core'
+import { commonErrors, criteria, plain, rank, type Comparison, type Weights } from '@even-watt/core'
 import { useMemo, useState } from 'react'
 import { readNumber, TextField, typed } from '../ui/form'
 
@@ -15,8 +15,8 @@ export function RankingPart({ list, hours, weights, onChange }: Props) {
   return (
     <section className="mt-5">
       <h2>In your order</h2>
-      <p className="text-quiet">What counts for you: 0 for nothing, 10 for most.</p>
-      <div className="mt-1 grid max-w-4xl grid-cols-2 gap-3 md:grid-cols-3">
+      <p className="text-quiet no-print">What counts for you: 0 for nothing, 10 for most.</p>
+      <div className="no-print mt-1 grid max-w-4xl grid-cols-2 gap-3 md:grid-cols-3">
         {weighable.map(({ key, words }) => (
           <Weight
             key={key}
@@ -42,7 +42,7 @@ export function RankingPart({ list, hours, weights, onChange }: Props) {
             })}
           </ol>
           <p className="text-quiet text-[0.9rem]">
-            Counted: {ranking.counted.join(', ')}.
+            Counted: {ranking.counted.map(({ words, weight }) => `${words} (${plain(weight)})`).join(', ')}.
             {ranking.left.length > 0 && ` Not known of all, so not counted: ${ranking.left.join(', ')}.`}
           </p>
         </>

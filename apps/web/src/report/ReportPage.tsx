@@ -1,46 +1,60 @@
-import { coverage } from '@even-watt/core'
-import { Suspense } from 'react'
+import { coverage, statedOfTrial } from '@even-watt/core'
+import { Suspense, useMemo, useRef } from 'react'
+import { MetersUsed } from '../meters/MetersUsed'
+import { PublishPart } from '../publish/PublishPart'
 import type { ReportPlace, ReportProps } from '../stage'
 import { useStages } from '../trials/stageContext'
 import { useTrial } from '../trials/useTrial'
 import { shortDate } from '../ui/dates'
 import { PaperChoice } from '../ui/PaperChoice'
 import { Section } from '../ui/Section'
-import { MetersUsed } from './MetersUsed'
 import { Withdrawn } from './Withdrawn'
 
 /** The whole trial to print: each stage brings its part; findings stand first, cautions last. */
 export function ReportPage() {
   const state = useTrial()
-  const { trial, view } = state
+  const { trial, view, unsent, entries } = state
   const newest = view.analyses.at(-1)
+  const page = useRef<HTMLElement>(null)
+  const published = useMemo(
+    () => ({ kind: 'trial' as const, of: trial.id, title: trial.title, stated: statedOfTrial(view) }),
+    [trial, view],
+  )
   if (!newest) return null
+  const notYet = unsent.size
+    ? 'Some of its readings have not reached the server: publish when they have.'
+    : entries.length
+      ? undefined
+      : 'Nothing was read in this trial yet: there is nothing to publish.'
   return (
-    <article className="mx-auto max-w-[900px] print:max-w-none">
+    <div className="mx-auto max-w-[900px] print:max-w-none">
       <PaperChoice />
-      <header className="mb-4 border-b-2 border-ink pb-2">
-        <h1>{trial.title}</h1>
-        <p>
-          Tested by {trial.by}, from {shortDate(trial.startedAt)}. {trial.purpose}
-        </p>
-      </header>
-      <Suspense fallback={<p role="status">Drawing the report …</p>}>
-        <Parts place="answer" state={state} analysis={newest} />
-        <Parts place="unit" state={state} analysis={newest} />
-        <Method />
-        <MetersUsed trial={trial} />
-        {view.analyses.map((analysis) => (
-          <section key={analysis.record.revision.number} className="mt-6">
-            <h2 className="mb-2 border-b border-ink text-[1.15rem]">
-              Rig {analysis.record.revision.number}: {analysis.record.revision.why}
-            </h2>
-            <Parts place="rig" state={state} analysis={analysis} />
-          </section>
-        ))}
-        <Withdrawn state={state} />
-        <Parts place="end" state={state} analysis={newest} />
-      </Suspense>
-    </article>
+      <article ref={page}>
+        <header className="mb-4 border-b-2 border-ink pb-2">
+          <h1>{trial.title}</h1>
+          <p>
+            Tested by {trial.by}, from {shortDate(trial.startedAt)}. {trial.purpose}
+          </p>
+        </header>
+        <Suspense fallback={<p role="status">Drawing the report …</p>}>
+          <Parts place="answer" state={state} analysis={newest} />
+          <Parts place="unit" state={state} analysis={newest} />
+          <Method />
+          <MetersUsed revisions={trial.revisions} />
+          {view.analyses.map((analysis) => (
+            <section key={analysis.record.revision.number} className="mt-6">
+              <h2 className="mb-2 border-b border-ink text-[1.15rem]">
+                Rig {analysis.record.revision.number}: {analysis.record.revision.why}
+              </h2>
+              <Parts place="rig" state={state} analysis={analysis} />
+            </section>
+          ))}
+          <Withdrawn state={state} />
+          <Parts place="end" state={state} analysis={newest} />
+        </Suspense>
+      </article>
+      <PublishPart published={published} page={page} notYet={notYet} />
+    </div>
   )
 }
 

@@ -28,6 +28,7 @@ const fixed: Place[] = [
   { words: 'Add a meter', to: '/meters/new' },
   { words: 'Compare', to: '/compare' },
   { words: 'Compare trials', to: '/compare/new' },
+  { words: 'Check a published page', to: '/check' },
   { words: 'Cable and fuse', to: '/cable' },
   { words: 'Start a trial', to: '/trials/new' },
   { words: 'Import a trial', to: '/import' },

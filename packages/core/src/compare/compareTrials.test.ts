@@ -286,7 +286,10 @@ describe('a ranking by the tester’s weights', () => {
       ['C', 1],
       ['A', 3],
     ])
-    expect(found.counted).toEqual(['idle draw', 'efficiency over the owner’s hours'])
+    expect(found.counted).toEqual([
+      { words: 'idle draw', weight: 1 },
+      { words: 'efficiency over the owner’s hours', weight: 3 },
+    ])
   })
   it('needs a weight, and says what could not count', () => {
     expect(ranked(list, {})).toEqual({ missing: 'Give at least one criterion a weight above 0.' })

@@ -16,8 +16,8 @@ export interface Ranked {
 
 export interface Ranking {
   readonly places: readonly Ranked[]
-  /** What counted, in words. */
-  readonly counted: readonly string[]
+  /** What counted, in words, and how much. */
+  readonly counted: readonly { readonly words: string; readonly weight: number }[]
   /** What was weighted but is not known of all, in words: it could not count. */
   readonly left: readonly string[]
 }
@@ -66,7 +66,11 @@ export function rank(
     const place = head && apart && apart.value <= expanded(apart) ? head.place : i + 1
     places.push({ one, score, place })
   })
-  return { places, counted: known.map(({ criterion }) => criterion.words), left }
+  return {
+    places,
+    counted: known.map(({ criterion: { words, key } }) => ({ words, weight: weights[key] ?? 0 })),
+    left,
+  }
 }
 
 /**

@@ -10,7 +10,7 @@ export function LazyChart({ eager = false, ...props }: ChartProps) {
   const place = useRef<HTMLDivElement>(null)
   const near = useNear(place, eager)
   const room = (
-    <div className="text-quiet" style={{ height: props.height + 22 }}>
+    <div className="text-quiet" data-drawing style={{ height: props.height + 22 }}>
       Drawing …
     </div>
   )

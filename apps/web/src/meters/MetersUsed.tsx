@@ -1,11 +1,11 @@
-import type { Trial } from '@even-watt/contract'
-import { MeterRanges } from '../meters/MeterRanges'
+import type { Revision } from '@even-watt/contract'
 import { Section } from '../ui/Section'
+import { MeterRanges } from './MeterRanges'
 
-/** Every meter of the trial with the accuracy that its figures were worked with, as it stood last. */
-export function MetersUsed({ trial }: { readonly trial: Trial }) {
+/** Every meter of some rig revisions with the accuracy that its figures were worked with, as it stood last. */
+export function MetersUsed({ revisions }: { readonly revisions: readonly Revision[] }) {
   const meters = new Map(
-    trial.revisions.flatMap(({ meters: hung }) => hung.map((meter) => [meter.id, meter] as const)),
+    revisions.flatMap(({ meters: hung }) => hung.map((meter) => [meter.id, meter] as const)),
   )
   if (!meters.size) return null
   return (
