@@ -68,7 +68,7 @@ export function CheckPage() {
             }}
           />
         </label>
-        <div role="status">{said && <Notice kind={said.kind}>{said.words}</Notice>}</div>
+        {said && <Notice kind={said.kind}>{said.words}</Notice>}
       </div>
     </Page>
   )
