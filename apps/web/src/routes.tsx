@@ -25,6 +25,7 @@ const LoadsPage = page(async () => (await import('./loads/LoadsPage')).LoadsPage
 const LoadPage = page(async () => (await import('./loads/LoadPage')).LoadPage)
 const ComparisonsPage = page(async () => (await import('./compare/ComparisonsPage')).ComparisonsPage)
 const ComparisonPage = page(async () => (await import('./compare/ComparisonPage')).ComparisonPage)
+const UsesPage = page(async () => (await import('./suits/UsesPage')).UsesPage)
 const CheckPage = page(async () => (await import('./publish/CheckPage')).CheckPage)
 const CablePage = page(async () => (await import('./conductors/CablePage')).CablePage)
 const MethodPage = page(async () => (await import('./method/MethodPage')).MethodPage)
@@ -123,6 +124,7 @@ export const router = createBrowserRouter([
       { path: '/import', element: wait(<ImportPage />) },
       { path: '/backup', element: wait(<BackupPage />) },
       { path: '/settings', element: wait(<SettingsPage />) },
+      { path: '/settings/uses', element: wait(<UsesPage />) },
       { path: '/phone', element: wait(<PhonePage />) },
       { path: '/set-aside', element: wait(<SetAsidePage />) },
       { path: '/begin', element: wait(<BeginPage />) },

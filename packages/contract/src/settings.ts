@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
 import { oneOf, words } from './shared'
+import { SuitRules } from './suits'
 
 /** Mains systems that units are made for. */
 export const mainsSystems = [
@@ -20,5 +21,7 @@ export const Settings = z.object({
   /** Units in which plain numbers are typed, and figures shown; absent: metres and °C. */
   length: z.optional(oneOf('Lengths', ['m', 'ft'] as const)),
   temperature: z.optional(oneOf('Temperatures', ['°C', '°F'] as const)),
+  /** Uses that units are asked to suit; absent: those that a bench begins with. */
+  suits: z.optional(SuitRules),
 })
 export type Settings = z.infer<typeof Settings>

@@ -5,6 +5,7 @@ import { LadderPlanned } from './plan'
 import { StoredRig } from './rigs'
 import { Schedule } from './schedule'
 import { Id, instant, positive, text, whole, words } from './shared'
+import { Overruled } from './suits'
 import { StoredUnit } from './units'
 
 /** The parts of a trial that may be edited; readings and revisions only grow. */
@@ -25,6 +26,8 @@ export const TrialSettings = z.object({
   /** A display that was checked against a meter may stand in for it between the checks. */
   displayStandsIn: z.optional(z.boolean()),
   limiters: z.array(LimiterSet).check(z.maxLength(500)),
+  /** Uses on which the tester has a word of their own. */
+  overruled: z.optional(z.array(Overruled).check(z.maxLength(20, 'Overruled: 20 at most.'))),
   plan: z.optional(LadderPlanned),
   schedule: z.optional(Schedule),
 })

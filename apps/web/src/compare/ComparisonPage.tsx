@@ -22,6 +22,7 @@ import { PerWatt } from './PerWatt'
 import { beside } from './picked'
 import { RankingPart } from './RankingPart'
 import { TrialPicker } from './TrialPicker'
+import { SuitsTable } from './SuitsTable'
 import { useCompared } from './useCompared'
 import { useComparison, type ComparisonState } from './useComparison'
 
@@ -163,6 +164,7 @@ function Beside({ list, revisions, state, stored }: BesideProps) {
         <ClaimTable list={list} claims={comparison.claims} />
         <FigureTable list={list} rows={comparison.rows} hours={comparison.hours} />
         <Curves list={list} curves={comparison.curves} title={title} />
+        <SuitsTable list={list} />
         <OnSameSupply list={list} />
         <PerWatt list={list} />
         <RankingPart

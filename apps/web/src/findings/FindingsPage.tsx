@@ -1,4 +1,5 @@
 import { ExpectationList } from '../expectations/ExpectationList'
+import { SuitsPart } from '../suits/SuitsPart'
 import { StageHead } from '../trials/StageHead'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
@@ -34,6 +35,7 @@ export function FindingsPage() {
       {problem && <ProblemNotice problem={problem} />}
       <TrialAnswer state={state} />
       <FindingList state={state} editable />
+      <SuitsPart state={state} editable />
       <ExpectationList state={state} editable />
       <SetAsideList analyses={state.view.analyses} />
     </>

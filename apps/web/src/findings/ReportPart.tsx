@@ -1,5 +1,6 @@
 import { ExpectationList } from '../expectations/ExpectationList'
 import type { ReportProps } from '../stage'
+import { SuitsPart } from '../suits/SuitsPart'
 import { Section } from '../ui/Section'
 import { FindingList } from './FindingList'
 import { SetAsideList } from './SetAsideList'
@@ -10,6 +11,7 @@ export function ReportPart({ state }: ReportProps) {
     <Section title="Findings">
       <TrialAnswer state={state} />
       <FindingList state={state} />
+      <SuitsPart state={state} />
       <ExpectationList state={state} />
       <SetAsideList analyses={state.view.analyses} />
     </Section>

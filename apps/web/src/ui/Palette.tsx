@@ -33,6 +33,7 @@ const fixed: Place[] = [
   { words: 'Start a trial', to: '/trials/new' },
   { words: 'Import a trial', to: '/import' },
   { words: 'This bench: mains, currency, units', to: '/settings' },
+  { words: 'What a use needs', to: '/settings/uses' },
   { words: 'Phone: let one in', to: '/phone' },
   { words: 'Method: how every figure is worked', to: '/method' },
 ]

@@ -5,7 +5,7 @@ import type { Analysis } from '../trials'
 
 /** One rig revision of one trial, to be laid beside others. */
 export interface Compared {
-  readonly trial: Pick<Trial, 'id' | 'title' | 'hold' | 'duty'>
+  readonly trial: Pick<Trial, 'id' | 'title' | 'hold' | 'duty' | 'overruled'>
   readonly analysis: Analysis
   readonly findings: readonly ClaimFindings[]
   /** What it is called here: the unit, and what tells it from the others. */

@@ -1,0 +1,57 @@
+import { expect, test } from '@playwright/test'
+import { demoUrl, trialNamed } from './support/pages'
+
+test('a trial says whom it suits and why; the tester says otherwise, and takes it back', async ({ page }) => {
+  const trial = await trialNamed(page, 'Ottrel 1400-24 rev C')
+  await page.goto(`${demoUrl()}/trials/${trial}/findings`)
+  const room = page.getByRole('listitem').filter({ hasText: 'a living room' }).first()
+  await expect(room).toContainText('not known')
+  await expect(room).toContainText('Read its noise with silent loads')
+  await expect(page.getByRole('listitem').filter({ hasText: 'standby overnight' }).first()).toContainText(
+    '● suits',
+  )
+  await page.getByRole('button', { name: 'Overrule: a living room' }).click()
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByText(/^Why: |Enter .*why/i).first()).toBeVisible()
+  await page.getByLabel('Because').fill('It hangs in the cellar under it.')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(room).toContainText('● suits')
+  await expect(room).toContainText(
+    'It hangs in the cellar under it. The tester’s own word; by the rule: not known.',
+  )
+  // In the comparison and in the report too.
+  await page.goto(`${demoUrl()}/trials/${trial}/report`)
+  await expect(page.getByText('It hangs in the cellar under it.')).toBeVisible()
+  await page.goto(`${demoUrl()}/trials/${trial}/findings`)
+  await page.getByRole('button', { name: 'Overrule: a living room' }).click()
+  await page.getByRole('button', { name: 'Let the rule stand' }).click()
+  await expect(room).toContainText('○ not known')
+})
+
+test('what a use needs is the tester’s own', async ({ page }) => {
+  await page.request.put(`${demoUrl()}/api/settings`, { data: { mains: '230 V 50 Hz', currency: 'EUR' } })
+  await page.goto(`${demoUrl()}/settings/uses`)
+  const standby = page.getByRole('group', { name: 'standby overnight' })
+  await standby.getByLabel('Limit').fill('a lot')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('standby overnight: "a lot" is not a number.')).toBeVisible()
+  await standby.getByLabel('Limit').fill('1')
+  await page.getByRole('button', { name: 'Add a use' }).click()
+  await page.getByLabel('Use', { exact: true }).last().fill('standby overnight')
+  await page.getByLabel('Limit').last().fill('9')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('Uses: two have the same name.')).toBeVisible()
+  await page.getByLabel('Use', { exact: true }).last().fill('a quiet load')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+  const trial = await trialNamed(page, 'Ottrel 1400-24 for')
+  await page.goto(`${demoUrl()}/trials/${trial}/findings`)
+  await expect(page.getByRole('listitem').filter({ hasText: 'standby overnight' }).first()).toContainText(
+    '■ does not suit',
+  )
+  await expect(page.getByRole('listitem').filter({ hasText: 'a quiet load' }).first()).toContainText(
+    'does not suit',
+  )
+  // As a bench begins.
+  await page.request.put(`${demoUrl()}/api/settings`, { data: { mains: '230 V 50 Hz', currency: 'EUR' } })
+})

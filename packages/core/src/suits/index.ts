@@ -1,0 +1,3 @@
+export * from './figures'
+export * from './rules'
+export * from './suits'

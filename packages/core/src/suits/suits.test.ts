@@ -1,0 +1,89 @@
+import type { Entry, SuitNeed, SuitRule } from '@even-watt/contract'
+import { cleanLadder, motorEntry, noLoadEntry, revisionOf, trialOf, unitOf, uuid } from '../../test/makers'
+import { viewTrial } from '../view'
+import { suitMeasures, suitsOf, usualRules, type SuitAsked } from '.'
+
+const rated = {
+  id: uuid(700),
+  quantity: 'continuous power' as const,
+  comparator: 'at least' as const,
+  value: 1000,
+  unit: 'W' as const,
+  readWhere: 'label',
+}
+const asked = (entries: readonly Entry[], duty = [{ hours: 24, load: 352 }]): SuitAsked => {
+  const trial = trialOf([revisionOf({ unit: unitOf({ claims: [rated] }) })], { duty })
+  const [analysis] = viewTrial(trial, entries).analyses
+  if (!analysis) throw new Error('no analysis')
+  return { trial, analysis }
+}
+const rule = (...needs: SuitNeed[]): SuitRule => ({ name: 'a use', needs })
+const whole = asked([noLoadEntry({ V_B: 26, I: 0.4, V_C: 230 }), ...cleanLadder()])
+const bare = asked([])
+const only = (of: SuitRule, from: SuitAsked) => {
+  const [found] = suitsOf([of], from)
+  if (!found) throw new Error('no use')
+  return found
+}
+
+describe('a use', () => {
+  it('is suited where every need is cleared by more than its uncertainty', () => {
+    const found = only(rule({ figure: 'efficiency over the hours', is: 'at least', value: 80 }), whole)
+    expect(found.says).toBe('suits')
+    expect(found.reasons[0]).toMatch(
+      /^efficiency over the owner’s hours 9\d\.?\d* ± .* %, at least 80 % is needed\.$/,
+    )
+  })
+  it('is not where one is missed by more, whatever the others say', () => {
+    const found = only(
+      rule(
+        { figure: 'efficiency over the hours', is: 'at least', value: 80 },
+        { figure: 'efficiency over the hours', is: 'at least', value: 99.5 },
+        { figure: 'noise', is: 'at most', value: 40 },
+      ),
+      whole,
+    )
+    expect(found.says).toBe('does not suit')
+    // What decides stands first.
+    expect(found.reasons[0]).toContain('99.5 %')
+  })
+  it('is not known within the uncertainty, nor without a figure, and says what to do', () => {
+    const near = only(rule({ figure: 'efficiency over the hours', is: 'at least', value: 94.1 }), whole)
+    expect(near.says).toBe('not known')
+    expect(near.reasons[0]).toContain('too near to tell')
+    for (const { name, needs } of usualRules) {
+      const found = only({ name, needs }, bare)
+      expect(found.says).toBe('not known')
+      expect(found.reasons).toHaveLength(needs.length)
+    }
+    expect(only(rule({ figure: 'noise', is: 'at most', value: 40 }), bare).reasons[0]).toBe(
+      'loudest beside it: at most 40 dB(A) is needed, and it is not known. Read its noise with silent loads, and the room without it.',
+    )
+  })
+  it('is never refused for what nobody tried', () => {
+    // 1400 W were carried, and nothing more was asked of it.
+    const found = only(rule({ figure: 'surge', is: 'at least', value: 2 }), whole)
+    expect(found.says).toBe('not known')
+  })
+  it('asks of machines the lowest volts of those that started', () => {
+    const starts = (outcome: 'started' | 'stalled') => asked([motorEntry({ outcome, lowestOutput: 161 })])
+    const need = rule({ figure: 'start', is: 'at least', value: 80 })
+    expect(only(need, starts('stalled')).says).toBe('not known')
+    expect(suitMeasures.start.words).toContain('machine')
+    expect(only(need, starts('started')).reasons[0]).toContain('80 % of nominal')
+  })
+  it('can be overruled by the tester, who then stands beside what the rule says', () => {
+    const need = rule({ figure: 'noise', is: 'at most', value: 40 })
+    const [found] = suitsOf([need], bare, [
+      { rule: 'a use', says: 'suits', why: 'It hung in the next room.' },
+    ])
+    expect(found).toMatchObject({ says: 'suits', drafted: 'not known', why: 'It hung in the next room.' })
+    expect(suitsOf([need], bare, [{ rule: 'another', says: 'suits', why: 'x' }])[0]?.why).toBeUndefined()
+  })
+  it('has a measure for each figure that a rule may ask, and the usual ones ask only such', () => {
+    const names = usualRules.map(({ name }) => name)
+    expect(new Set(names).size).toBe(names.length)
+    for (const { needs } of usualRules)
+      for (const { figure } of needs) expect(suitMeasures[figure].todo).toMatch(/\.$/)
+  })
+})
