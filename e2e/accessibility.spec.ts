@@ -16,7 +16,7 @@ const groups = {
 
 for (const [group, paths] of Object.entries(groups)) {
   test(`axe finds nothing serious on the screens ${group}, by day and by night`, async ({ page }) => {
-    const trial = await trialNamed(page, 'Ottrel')
+    const trial = await trialNamed(page, 'Ottrel 1400-24 for')
     const messages: string[] = []
     page.on('console', (message) => {
       if (message.type() === 'error') messages.push(message.text())

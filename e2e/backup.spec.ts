@@ -33,7 +33,7 @@ test('a backup saved on the page comes back on the page of a new installation, a
   await restore('cut.backup.zip', Buffer.from('not a backup'))
   await expect(page.getByText('This is no whole backup of Even Watt')).toBeVisible()
   await restore('whole', file)
-  await expect(page.getByText('Restored and compared: 7 trials')).toBeVisible()
+  await expect(page.getByText('Restored and compared: 8 trials')).toBeVisible()
   await page.getByRole('link', { name: 'To the bench' }).click()
   await page.getByRole('link', { name: 'Worth keeping' }).first().click()
   await expect(page.getByRole('row', { name: /kettle/ })).toBeVisible()

@@ -13,7 +13,7 @@ test('the remade lug brought B and the system up, but not the unit', async ({ pa
 test('selecting a row changes the ribbon, a tap shows its readings, a figure its working', async ({
   page,
 }) => {
-  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel')}/ladder?rig=1`)
+  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel 1400-24 for')}/ladder?rig=1`)
   const ribbon = page.getByTestId('ribbon')
   await expect(ribbon).toContainText('sand oven high')
   await page.getByRole('button', { name: 'Choose step 50' }).click()
@@ -124,7 +124,7 @@ test('at arm’s length one prompt at a time fills the same step', async ({ page
 })
 
 test('the duty is edited, refused beyond a day, and weighs the curve', async ({ page }) => {
-  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel')}/ladder`)
+  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel 1400-24 for')}/ladder`)
   await page.getByRole('button', { name: 'Edit the duty' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Hours a day').first().fill('25')
@@ -137,7 +137,7 @@ test('the duty is edited, refused beyond a day, and weighs the curve', async ({ 
 })
 
 test('charts are saved as SVG and PNG', async ({ page }) => {
-  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel')}/ladder`)
+  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel 1400-24 for')}/ladder`)
   for (const kind of ['SVG', 'PNG']) {
     const waiting = page.waitForEvent('download')
     await page.getByRole('button', { name: `Save “Efficiency against output” as ${kind}` }).click()

@@ -138,7 +138,7 @@ test('from nothing to a curve and a verdict, in the browser alone', async ({ pag
 })
 
 test('a trial goes out of one installation and into another, figure for figure', async ({ page }) => {
-  const id = await trialNamed(page, 'Ottrel')
+  const id = await trialNamed(page, 'Ottrel 1400-24 for')
   const figures = async (base: string) => {
     await page.goto(`${base}/trials/${id}/findings`)
     await expect(page.getByText('is met').or(page.getByText('The peak, near')).first()).toBeVisible()

@@ -184,7 +184,7 @@ test('a load test gives the resistance, and is taken back with a reason', async 
 })
 
 test('the demo tells whose fault it was, and that the prediction came true', async ({ page }) => {
-  const ottrel = await trialNamed(page, 'Ottrel')
+  const ottrel = await trialNamed(page, 'Ottrel 1400-24 for')
   await page.goto(`${demoUrl()}/trials/${ottrel}/ladder?rig=1`)
   const split = page.getByTestId('attribution')
   await expect(split).toContainText('went into the negative lug; a sound joint would take')

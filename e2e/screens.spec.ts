@@ -4,7 +4,7 @@ import { stages } from './support/screens'
 
 test('on a phone nothing but the grid scrolls sideways', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 800 })
-  const trial = await trialNamed(page, 'Ottrel')
+  const trial = await trialNamed(page, 'Ottrel 1400-24 for')
   for (const path of [
     '/',
     '/units/new',
@@ -72,7 +72,7 @@ test('Ctrl+K goes anywhere, ? lists the keys', async ({ page }) => {
 })
 
 test('the report prints on A4 and Letter', async ({ page }) => {
-  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel')}/report`)
+  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel 1400-24 for')}/report`)
   await expect(page.getByRole('heading', { name: 'Cautions' })).toBeVisible()
   await expect(page.getByText('local codes and a licensed electrician decide')).toBeVisible()
   await expect(page.getByRole('img', { name: /Efficiency in per cent/ }).first()).toBeVisible()

@@ -115,7 +115,7 @@ try {
   const read = async <T>(path: string) => (await (await fetch(`${place.url}/api/${path}`)).json()) as T
   const { trials } = await read<TrialPage>('trials')
   const idOf = (begins: string) => trials.find((trial) => trial.title.startsWith(begins))?.id ?? ''
-  for (const shot of shotsOf(idOf('Ottrel'), idOf('Pellam'), idOf('Varnock'), idOf('Corrick'))) {
+  for (const shot of shotsOf(idOf('Ottrel 1400-24 for'), idOf('Pellam'), idOf('Varnock'), idOf('Corrick'))) {
     const context = await browser.newContext({ viewport: shot.size ?? { width: 1280, height: 800 } })
     const page = await context.newPage()
     await page.addInitScript((theme) => localStorage.setItem('theme', theme), shot.theme ?? 'day')

@@ -3,7 +3,7 @@ import { mostFile, Sha256 } from './files'
 import { Id, instant, oneOf, text, whole, words } from './shared'
 
 /** What can be published. */
-export const publishables = ['trial', 'comparison'] as const
+const publishables = ['trial', 'comparison'] as const
 export const Publishable = oneOf('What is published', publishables)
 export type Publishable = z.infer<typeof Publishable>
 

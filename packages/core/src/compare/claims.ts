@@ -10,7 +10,7 @@ export interface ClaimRow {
   readonly cells: readonly (ClaimCell | undefined)[]
 }
 
-export interface ClaimCell {
+interface ClaimCell {
   readonly promised: string
   readonly outcome: Outcome
   readonly finding: Finding

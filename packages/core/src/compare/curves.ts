@@ -5,7 +5,7 @@ import type { Compared } from './compared'
 import { differenceOf } from './difference'
 
 /** A stretch of loads over which one curve is better, worse, or not told from the other. */
-export interface CurveStretch {
+interface CurveStretch {
   /** W at the outlet. */
   readonly from: number
   readonly to: number

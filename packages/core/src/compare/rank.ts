@@ -6,7 +6,7 @@ import { criteria, type Criterion, type Hours } from './criteria'
 /** What each criterion counts, 0 and up, by its key. */
 export type Weights = Readonly<Record<string, number>>
 
-export interface Ranked {
+interface Ranked {
   readonly one: Compared
   /** From 0, worst of these in everything that counts, to 1. */
   readonly score: Uncertain
