@@ -58,7 +58,15 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, corrick: strin
   },
   { name: 'look-over', path: `/trials/${ottrel}/look-over` },
   { name: 'rig', path: `/trials/${ottrel}/rig?rig=1` },
-  { name: 'supply', path: `/trials/${pellam}/rig/supply?rig=2`, whole: true },
+  {
+    name: 'compare',
+    path: '/compare',
+    whole: true,
+    before: async (page) => {
+      await page.getByRole('link', { name: 'Ottrel, revision B and C' }).click()
+      await page.getByRole('heading', { name: 'Whom each suits' }).waitFor()
+    },
+  },
   { name: 'plan', path: `/trials/${varnock}/plan` },
   { name: 'schedule', path: `/trials/${varnock}/plan/schedule` },
   { name: 'endurance', path: `/trials/${corrick}/endurance` },
