@@ -90,7 +90,11 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, corrick: strin
     },
   },
   { name: 'findings', path: `/trials/${ottrel}/findings` },
-  { name: 'report', path: `/trials/${ottrel}/report` },
+  {
+    name: 'report',
+    path: `/trials/${ottrel}/report`,
+    before: (page) => page.getByRole('heading', { name: 'Findings' }).waitFor(),
+  },
   {
     name: 'begin',
     path: '/begin',

@@ -21,8 +21,10 @@ function Inside({ trial }: { trial: Trial }) {
   const analysis = view.analyses.at(-1)
   if (!query.data || !analysis) return <p className="text-quiet py-2">Reading its entries …</p>
   const state = { trial, entries, view, worked: view, unsent, analysis, chooseRevision: () => undefined }
-  const worked = stages.map((stage) => ({ stage, ...stage.state(state) }))
-  const next = worked.find(({ done, stage }) => done !== 'whole' && stage !== stages.at(-1)) ?? worked.at(-1)
+  const { unit } = analysis.record.revision
+  const suited = stages.filter(({ suits }) => !suits || suits(unit))
+  const worked = suited.map((stage) => ({ stage, ...stage.state(state) }))
+  const next = worked.find(({ done, stage }) => done !== 'whole' && stage !== suited.at(-1)) ?? worked.at(-1)
   return (
     <section className="mb-6">
       <p>

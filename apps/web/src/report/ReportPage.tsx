@@ -36,7 +36,13 @@ export function ReportPage() {
             Tested by {trial.by}, from {shortDate(trial.startedAt)}. {trial.purpose}
           </p>
         </header>
-        <Suspense fallback={<p role="status">Drawing the report …</p>}>
+        <Suspense
+          fallback={
+            <p role="status" data-drawing>
+              Drawing the report …
+            </p>
+          }
+        >
           <Parts place="answer" state={state} analysis={newest} />
           <Parts place="unit" state={state} analysis={newest} />
           <Method />
