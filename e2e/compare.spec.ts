@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { demoUrl, freshTrial, typeStep } from './support/pages'
+import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
 
 test('two revisions are compared: what is better, under what conditions, what was not tested', async ({
   page,
@@ -75,4 +75,26 @@ test('what cannot be compared is said: a trial with itself, one without readings
   await expect(page.getByText(/has no curve/).first()).toBeVisible()
   await page.goto(`${demoUrl()}/compare/0192e4a0-0000-7000-8000-000000000001`)
   await expect(page.getByText('This comparison is not here any more.')).toBeVisible()
+})
+
+test('a trial is begun again for a later revision, and laid beside the first', async ({ page }) => {
+  const trial = await trialNamed(page, 'Ottrel 1400-24 for')
+  await page.goto(`${demoUrl()}/trials/${trial}/report/keep`)
+  await page.getByRole('link', { name: 'A trial like this' }).click()
+  await expect(
+    page.getByText('Question, hours and plan are those of “Ottrel 1400-24 for launch 2”.'),
+  ).toBeVisible()
+  await page.getByLabel('Unit').selectOption({ label: 'Ottrel 1400-24 rev C' })
+  await expect(page.getByLabel('Rig')).not.toHaveValue('')
+  await page.getByLabel('Title').fill('Rev C once more')
+  await page.getByLabel('Your initials').fill('R.O.')
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.waitForURL(/look-over/)
+  const id = /trials\/([^/]+)/.exec(page.url())?.[1] ?? ''
+  await page.goto(`${demoUrl()}/trials/${id}/plan`)
+  await expect(page.getByText('drying plate low').first()).toBeVisible()
+  await page.goto(`${demoUrl()}/trials/${id}/report/keep`)
+  await page.getByRole('link', { name: 'Compare it' }).click()
+  await expect(page.getByText('Compared: choose at least two.')).toBeVisible()
+  await expect(page.getByText('Rev C once more')).toBeVisible()
 })

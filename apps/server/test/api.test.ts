@@ -211,6 +211,40 @@ describe('trials', () => {
     expect(problem(answer).fields?.[0]?.path).toBe('unit')
   })
 
+  it('begin again like another: its question, hold and hours, not its answer nor its readings', async () => {
+    const { id, unitId, rigId, trial } = await start()
+    const settings = {
+      title: 'First',
+      by: 'M.K.',
+      purpose: 'Will it do?',
+      hold: 3600,
+      duty: [{ hours: 3, load: 90 }],
+      limiters: [],
+      answer: { said: ['It will.'], drafted: [] },
+      overruled: [{ rule: 'a workshop', says: 'suits', why: 'It is loud there.' }],
+    }
+    await api().put(`/api/trials/${id}`).send({ editedFrom: trial.version, settings }).expect(200)
+    await api().post(`/api/trials/${id}/entries`).send([motor()]).expect(200)
+    const again = newId()
+    const wanted = { id: again, unit: unitId, rig: rigId, title: 'Second', by: 'R.O.', like: id }
+    const { body } = await api().post('/api/trials').send(wanted).expect(201)
+    expect(body).toMatchObject({
+      title: 'Second',
+      by: 'R.O.',
+      purpose: 'Will it do?',
+      hold: 3600,
+      duty: [{ hours: 3, load: 90 }],
+    })
+    expect(body).not.toHaveProperty('answer')
+    expect(body).not.toHaveProperty('overruled')
+    const { body: read } = await api().get(`/api/trials/${again}/entries`)
+    expect((read as { entries: Entry[] }).entries).toEqual([])
+    await api()
+      .post('/api/trials')
+      .send({ ...wanted, id: newId(), like: newId() })
+      .expect(404)
+  })
+
   it('save settings from the version seen', async () => {
     const { id, trial } = await start()
     const settings = { title: 'New', by: 'M.K.', hold: 600, duty: [{ hours: 3, load: 90 }], limiters: [] }

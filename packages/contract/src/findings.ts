@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Id, number, oneOf, text, whole } from './shared'
+import { Id, number, oneOf, text, whole, words } from './shared'
 
 export const limiters = ['supply', 'load', 'meter', 'protection', 'joint', 'time'] as const
 export const Limiter = oneOf('Limiter', limiters)
@@ -21,6 +21,18 @@ export const DutyLine = z.object({
   load: number('Load, W', 0, 1e6),
 })
 export type DutyLine = z.infer<typeof DutyLine>
+
+/** The answer in the tester’s words, and what the evidence drafted when they were written. */
+export const OwnAnswer = z.object({
+  said: z
+    .array(words('Sentence', 600))
+    .check(
+      z.minLength(1, 'Answer: at least one sentence.'),
+      z.maxLength(3, 'Answer: three sentences at most.'),
+    ),
+  drafted: z.array(words('Sentence', 2000)).check(z.maxLength(3)),
+})
+export type OwnAnswer = z.infer<typeof OwnAnswer>
 
 export const outcomes = [
   'met',

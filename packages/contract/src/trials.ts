@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { DutyLine, LimiterSet } from './findings'
+import { DutyLine, LimiterSet, OwnAnswer } from './findings'
 import { StoredMeter } from './meters'
 import { LadderPlanned } from './plan'
 import { StoredRig } from './rigs'
@@ -26,6 +26,8 @@ export const TrialSettings = z.object({
   /** A display that was checked against a meter may stand in for it between the checks. */
   displayStandsIn: z.optional(z.boolean()),
   limiters: z.array(LimiterSet).check(z.maxLength(500)),
+  /** Absent: as the evidence drafts it. */
+  answer: z.optional(OwnAnswer),
   /** Uses on which the tester has a word of their own. */
   overruled: z.optional(z.array(Overruled).check(z.maxLength(20, 'Overruled: 20 at most.'))),
   plan: z.optional(LadderPlanned),
@@ -60,6 +62,8 @@ export const NewTrial = z.object({
   rig: Id,
   title: words('Title'),
   by: words('Initials', 20),
+  /** A trial that this one is like: its purpose, hold, hours and plan are taken over, nothing that was read. */
+  like: z.optional(Id),
 })
 export type NewTrial = z.infer<typeof NewTrial>
 

@@ -1,5 +1,6 @@
 export * from './analyse'
 export * from './answer'
+export * from './draft'
 export * from './attribution'
 export * from './captures'
 export * from './compare'

@@ -48,6 +48,15 @@ const ListQuery = z.object({
     false,
   ),
 })
+/** What a trial hands on to one that is like it: what is asked and planned, nothing that was found. */
+const alikeTo = ({ purpose, hold, duty, plan, displayStandsIn }: TrialSettings) => ({
+  hold,
+  duty,
+  ...(purpose ? { purpose } : {}),
+  ...(plan ? { plan } : {}),
+  ...(displayStandsIn === undefined ? {} : { displayStandsIn }),
+})
+
 const mostVerdicts = 100
 const VerdictsQuery = z.object({
   ids: z.pipe(
@@ -81,10 +90,11 @@ export function trialRoutes(pool: Pool, feed: Feed): Router {
     const rig = parse(await fetchNamed(pool, 'rig', wanted.rig), StoredRig)
     const startedAt = new Date().toISOString()
     const settings: TrialSettings = {
-      title: wanted.title,
-      by: wanted.by,
       hold: defaultHold,
       duty: [],
+      ...(wanted.like ? alikeTo(await requireTrial(pool, wanted.like)) : {}),
+      title: wanted.title,
+      by: wanted.by,
       limiters: [],
     }
     await transaction(pool, async (client) => {

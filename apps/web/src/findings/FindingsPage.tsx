@@ -33,7 +33,7 @@ export function FindingsPage() {
         </label>
       </StageHead>
       {problem && <ProblemNotice problem={problem} />}
-      <TrialAnswer state={state} />
+      <TrialAnswer state={state} editable />
       <FindingList state={state} editable />
       <SuitsPart state={state} editable />
       <ExpectationList state={state} editable />

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { api, problemOf } from '../api/api'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
@@ -31,6 +31,19 @@ export function KeepPage() {
           plan used.
         </p>
         <Exports />
+      </section>
+      <section className="mb-6">
+        <h2>Begin again</h2>
+        <p className="mb-2 max-w-prose">
+          A new trial like this one, on another unit or a later revision: its question, hours and plan are
+          taken over, nothing that was read. Or lay it beside one that there is.
+        </p>
+        <Link className="action" to={`/trials/new?like=${trial.id}`}>
+          A trial like this
+        </Link>{' '}
+        <Link className="action" to={`/compare/new?of=${trial.id}.${trial.revisions.length}`}>
+          Compare it
+        </Link>
       </section>
       <section className="mb-6">
         <h2>Put it away</h2>

@@ -17,7 +17,12 @@ export function ReportPage() {
   const newest = view.analyses.at(-1)
   const page = useRef<HTMLElement>(null)
   const published = useMemo(
-    () => ({ kind: 'trial' as const, of: trial.id, title: trial.title, stated: statedOfTrial(view) }),
+    () => ({
+      kind: 'trial' as const,
+      of: trial.id,
+      title: trial.title,
+      stated: statedOfTrial(view, trial.answer?.said),
+    }),
     [trial, view],
   )
   if (!newest) return null

@@ -1,4 +1,4 @@
-import { suitsOf, type Suiting } from '@even-watt/core'
+import { suitsOf, tellingRig, type Suiting } from '@even-watt/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useSaveSettings } from '../trials/useSaveSettings'
@@ -17,10 +17,7 @@ export function SuitsPart({ state: { trial, view }, editable = false }: Props) {
   const rules = useRules()
   const { save, problem } = useSaveSettings()
   const [open, setOpen] = useState<string>()
-  const newest = view.analyses.findLast(
-    ({ ladder, noLoad }) => ladder.steps.length > 0 || 'x' in noLoad.on.P_idle,
-  )
-  const analysis = newest ?? view.analyses.at(-1)
+  const analysis = tellingRig(view.analyses)
   if (!analysis || !rules.length) return null
   const overruled = trial.overruled ?? []
   const lines = suitsOf(rules, { analysis, trial }, overruled)

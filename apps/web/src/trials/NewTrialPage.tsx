@@ -1,4 +1,4 @@
-import { NewTrial, type Problem } from '@even-watt/contract'
+import { NewTrial, type Problem, type StoredRig, type StoredUnit, type Trial } from '@even-watt/contract'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Link, useNavigate } from 'react-router'
@@ -19,20 +19,47 @@ interface Form {
 
 /** A trial from a unit and a rig; both are frozen into it. */
 export function NewTrialPage() {
-  const { data: units = [] } = api.useUnitsQuery()
-  const { data: rigs = [] } = api.useRigsQuery()
+  const [like] = useState(() => new URLSearchParams(location.search).get('like') ?? undefined)
+  const units = api.useUnitsQuery()
+  const rigs = api.useRigsQuery()
+  const before = api.useTrialQuery(like ?? '', { skip: !like })
+  if (units.isLoading || rigs.isLoading || before.isLoading) return null
+  return <NewTrialForm units={units.data ?? []} rigs={rigs.data ?? []} before={before.data} />
+}
+
+interface Props {
+  readonly units: readonly StoredUnit[]
+  readonly rigs: readonly StoredRig[]
+  /** A trial that the new one is like. */
+  readonly before: Trial | undefined
+}
+
+function NewTrialForm({ units, rigs, before }: Props) {
+  const last = before?.revisions.at(-1)
+  const known = (list: readonly { id: string }[], id: string | undefined) =>
+    list.some((one) => one.id === id) ? (id ?? '') : ''
   const [start] = api.useStartTrialMutation()
   const navigate = useNavigate()
   const [id] = useState(() => v7())
   const [problem, setProblem] = useState<Problem>()
   const { register, handleSubmit, formState } = useForm<Form, unknown, NewTrial>({
-    defaultValues: { unit: '', rig: '', title: '', by: remembered.read('initials') ?? '' },
+    defaultValues: {
+      unit: known(units, last?.unit.id),
+      rig: known(rigs, last?.rig.id),
+      title: '',
+      by: remembered.read('initials') ?? '',
+    },
     resolver: contractResolver(NewTrial, (form: Form, report) => {
       if (!form.unit) report('unit', 'Choose the unit to test.')
       if (!form.rig) report('rig', 'Choose the rig it stands on.')
       const name = units.find((unit) => unit.id === form.unit)?.name
       // Without a unit there is no name to stand in for the title, and that is said at the unit.
-      return { ...form, id, title: form.title.trim() || (name ?? 'untitled') }
+      return {
+        ...form,
+        id,
+        title: form.title.trim() || (name ?? 'untitled'),
+        ...(before ? { like: before.id } : {}),
+      }
     }),
   })
   const field = (name: keyof Form) => ({
@@ -60,6 +87,7 @@ export function NewTrialPage() {
       <p className="text-quiet mb-3 max-w-prose">
         Unit, rig and meters are frozen into the trial as they stand now. When the rig changes later, the
         trial gets a new rig revision, and earlier readings stay where they were.
+        {before && ` Question, hours and plan are those of “${before.title}”.`}
       </p>
       <form noValidate onSubmit={(event) => void submit(event)} className="grid max-w-xl gap-3">
         {problem && <ProblemNotice problem={problem} />}

@@ -88,6 +88,8 @@ describe('what is compared', () => {
     }
     expect(named([a, second]).map(({ name }) => name)).toEqual(['A, rig 1', 'A, rig 2'])
     expect(new Set(named([a, b]).map(({ name }) => name)).size).toBe(2)
+    const twin = { ...a, trial: { ...a.trial, id: uuid(8888) } }
+    expect(new Set(named([a, twin]).map(({ name }) => name)).size).toBe(2)
   })
 })
 

@@ -12,16 +12,22 @@ export interface Compared {
   readonly name: string
 }
 
-/** What is to be compared, each with a name of its own: the unit’s; where two have it, the rig’s number; then the trial’s. */
+/** What is to be compared, each with a name of its own: the unit’s; where two have it, the rig’s number; then the trial’s; then their place here. */
 export function named(list: readonly Omit<Compared, 'name'>[]): Compared[] {
   const unit = ({ analysis }: Omit<Compared, 'name'>) => analysis.record.revision.unit.name
   const rig = (one: Omit<Compared, 'name'>) => `${unit(one)}, rig ${one.analysis.record.revision.number}`
   const whole = (one: Omit<Compared, 'name'>) => `${rig(one)} of ${one.trial.title}`
   const clashes = (one: Omit<Compared, 'name'>, say: typeof unit) =>
     list.filter((other) => say(other) === say(one)).length > 1
-  return list.map((one) => ({
+  return list.map((one, i) => ({
     ...one,
-    name: !clashes(one, unit) ? unit(one) : !clashes(one, rig) ? rig(one) : whole(one),
+    name: !clashes(one, unit)
+      ? unit(one)
+      : !clashes(one, rig)
+        ? rig(one)
+        : !clashes(one, whole)
+          ? whole(one)
+          : `${whole(one)}, ${i + 1}`,
   }))
 }
 

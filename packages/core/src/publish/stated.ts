@@ -6,10 +6,12 @@ import type { TrialView } from '../view'
 import { sayClaim } from '../units'
 
 /** What a trial’s report states, promise by promise, and of the bench: what a reader would hold it to. */
-export function statedOfTrial({ findings, analyses }: TrialView): Stated[] {
+export function statedOfTrial({ findings, analyses }: TrialView, said: readonly string[] = []): Stated[] {
   const { claims, bench } = answerOf(findings, analyses)
   return once([
     { about: 'the answer', says: claims },
+    // The tester’s own words, where there are any.
+    ...said.map((says, i) => ({ about: `the tester’s words, ${i + 1}`, says })),
     ...bench.map((says, i) => ({ about: `the bench, ${i + 1}`, says })),
     ...findings.map(({ claim, standing }) => ({
       about: `${claim.quantity} (${sayClaim(claim)})`,

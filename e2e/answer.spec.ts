@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { demoUrl, trialNamed } from './support/pages'
+import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
 
 test('a trial says whom it suits and why; the tester says otherwise, and takes it back', async ({ page }) => {
   const trial = await trialNamed(page, 'Ottrel 1400-24 rev C')
@@ -54,4 +54,34 @@ test('what a use needs is the tester’s own', async ({ page }) => {
   )
   // As a bench begins.
   await page.request.put(`${demoUrl()}/api/settings`, { data: { mains: '230 V 50 Hz', currency: 'EUR' } })
+})
+
+test('the answer is put in the tester’s words, and says when the evidence has moved since', async ({
+  page,
+}) => {
+  const trial = await freshTrial(page, 'Answered')
+  await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
+  await typeStep(page, 'plate', ['25.9', '25.6', '15.1', '230', '1.52', '350'])
+  await page.goto(`${demoUrl()}/trials/${trial}/findings`)
+  await page.getByRole('button', { name: 'Put it in your words' }).click()
+  await page.getByLabel('Sentence 1').fill('')
+  await page.getByLabel('Sentence 2').fill('')
+  await page.getByLabel('Sentence 3').fill('')
+  await page.getByRole('button', { name: 'Keep these words' }).click()
+  await expect(page.getByText('Answer: at least one sentence.')).toBeVisible()
+  await page.getByLabel('Sentence 1').fill('Too little was tried to say.')
+  // Half of it survives a reload.
+  await page.reload()
+  await page.getByRole('button', { name: 'Put it in your words' }).click()
+  await expect(page.getByLabel('Sentence 1')).toHaveValue('Too little was tried to say.')
+  await page.getByRole('button', { name: 'Keep these words' }).click()
+  await expect(page.getByText('Too little was tried to say.')).toBeVisible()
+  await expect(page.getByText(/The evidence has moved/)).toHaveCount(0)
+  await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
+  await typeStep(page, 'oven', ['25.4', '25.1', '60.3', '229', '6.1', '1410'])
+  await page.goto(`${demoUrl()}/trials/${trial}/findings`)
+  await expect(page.getByText('▲ The evidence has moved since these words were written.')).toBeVisible()
+  await page.getByRole('button', { name: 'Change your words' }).click()
+  await page.getByRole('button', { name: 'As the evidence says' }).click()
+  await expect(page.getByText('Too little was tried to say.')).toHaveCount(0)
 })
