@@ -70,7 +70,8 @@ function suitsSentence(lines: readonly Suiting[]): string[] {
 function openSentence({ claim, standing }: ClaimFindings): string[] {
   const { outcome, wouldShow, sentence } = standing
   if (outcome !== 'not tested' && outcome !== 'not shown') return []
-  return [`${claim.quantity} (${sayClaim(claim)}) is ${outcome}. ${wouldShow ?? sentence}`.trim()]
+  const promise = `${claim.quantity} (${sayClaim(claim)})`
+  return [wouldShow ? `${promise}, ${outcome}: ${wouldShow}` : `${promise}: ${sentence}`]
 }
 
 /** One sentence of the evidence that is another now than when the tester wrote. */
