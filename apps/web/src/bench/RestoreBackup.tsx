@@ -1,6 +1,7 @@
 import type { Problem } from '@even-watt/contract'
 import { useState } from 'react'
 import { api, problemOf } from '../api/api'
+import { ChooseFile } from '../ui/ChooseFile'
 import { ProblemNotice } from '../ui/Notice'
 
 /** A backup back into an installation that holds nothing yet, or only the demo. */
@@ -42,20 +43,16 @@ export function RestoreBackup() {
         </p>
       ) : (
         <div className="flex flex-wrap items-center gap-2">
-          <label className="action inline-block">
+          <ChooseFile
+            accept=".zip,application/zip"
+            disabled={isLoading}
+            onChoose={([chosen]) => {
+              setFile(chosen)
+              setProblem(undefined)
+            }}
+          >
             {file ? 'Choose another' : 'Choose a backup'}
-            <input
-              type="file"
-              accept=".zip,application/zip"
-              className="sr-only"
-              disabled={isLoading}
-              onChange={(event) => {
-                setFile(event.target.files?.[0])
-                setProblem(undefined)
-                event.target.value = ''
-              }}
-            />
-          </label>
+          </ChooseFile>
           {file && (
             <button
               type="button"

@@ -5,6 +5,7 @@ import { Struck } from '../trials/Struck'
 import { StageHead } from '../trials/StageHead'
 import { TakingBack } from '../trials/TakingBack'
 import { useTrial } from '../trials/useTrial'
+import { ChooseFile } from '../ui/ChooseFile'
 import { shortDate, shortTime } from '../ui/dates'
 import { Notice } from '../ui/Notice'
 import { attach } from './attach'
@@ -19,10 +20,10 @@ export function FilesPage() {
   const { number: revision } = analysis.record.revision
   const files = recordedOf(analysis.record, 'file')
 
-  const take = async (chosen: FileList | null) => {
+  const take = async (chosen: readonly File[]) => {
     setBusy(true)
     setFaults([])
-    for (const file of [...(chosen ?? [])]) {
+    for (const file of chosen) {
       const why = await attach(trial.id, revision, file)
       if (why !== undefined) setFaults((before) => [...before, why])
     }
@@ -35,19 +36,14 @@ export function FilesPage() {
         Photographs of the label and the rig, captures, data sheets: up to {sayBytes(mostFile)} each, 1 GB in
         all. They leave with the trial as one archive.
       </p>
-      <label className="action action-main no-print inline-block">
+      <ChooseFile
+        multiple
+        disabled={busy}
+        className="action action-main no-print inline-block"
+        onChoose={(files) => void take(files)}
+      >
         {busy ? 'Reading …' : 'Attach files'}
-        <input
-          type="file"
-          multiple
-          className="sr-only"
-          disabled={busy}
-          onChange={(event) => {
-            void take(event.target.files)
-            event.target.value = ''
-          }}
-        />
-      </label>{' '}
+      </ChooseFile>{' '}
       <a className="plain-link" href={`/api/trials/${trial.id}/export.zip`} download>
         The trial with its files, as one ZIP
       </a>

@@ -4,6 +4,7 @@ import { useMemo, useState, type FormEvent } from 'react'
 import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
+import { ChooseFile } from '../ui/ChooseFile'
 import { DocumentList } from '../ui/DocumentList'
 import { TextField } from '../ui/form'
 import { Notice } from '../ui/Notice'
@@ -140,15 +141,13 @@ function Shelf({ loads }: { loads: readonly StoredLoad[] }) {
         <button type="button" className="plain-link" onClick={() => download(loads)} disabled={!loads.length}>
           Export
         </button>
-        <label className="plain-link cursor-pointer">
+        <ChooseFile
+          accept="application/json,.json"
+          className="plain-link cursor-pointer"
+          onChoose={([file]) => void take(file)}
+        >
           Import
-          <input
-            type="file"
-            accept="application/json,.json"
-            className="sr-only"
-            onChange={(event) => void take(event.target.files?.[0])}
-          />
-        </label>
+        </ChooseFile>
       </form>
       {said && <Notice kind={said.kind}>{said.words}</Notice>}
     </section>

@@ -2,6 +2,7 @@ import type { Log } from '@even-watt/core'
 import { guessTable, readHead, UnreadableLog } from '@even-watt/core/logs/read/index'
 import { useState } from 'react'
 import { useTrial } from '../trials/useTrial'
+import { ChooseFile } from '../ui/ChooseFile'
 import { Notice } from '../ui/Notice'
 import { mappingFor } from './columns'
 import { MapLog, type OpenedTable } from './MapLog'
@@ -39,18 +40,13 @@ export function ImportLog({ log }: { readonly log: Log }) {
         A row for each moment: a time, and what was read. Commas, semicolons or tabs, decimal points or
         commas; times of day that pass midnight, dates, or minutes from a beginning. Up to a million rows.
       </p>
-      <label className="action mt-2 inline-block">
+      <ChooseFile
+        accept=".csv,.tsv,.txt,.log,text/csv"
+        className="action mt-2 inline-block"
+        onChoose={([file]) => void open(file)}
+      >
         Choose a table
-        <input
-          type="file"
-          accept=".csv,.tsv,.txt,.log,text/csv"
-          className="sr-only"
-          onChange={(event) => {
-            void open(event.target.files?.[0])
-            event.target.value = ''
-          }}
-        />
-      </label>
+      </ChooseFile>
       {fault && <Notice kind="problem">{fault} Nothing was taken in.</Notice>}
       {opened && (
         <MapLog

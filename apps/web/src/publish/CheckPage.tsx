@@ -2,6 +2,7 @@ import type { Edition } from '@even-watt/contract'
 import { useState } from 'react'
 import { api, problemOf } from '../api/api'
 import { useAppDispatch } from '../store'
+import { ChooseFile } from '../ui/ChooseFile'
 import { shortDate } from '../ui/dates'
 import { Notice } from '../ui/Notice'
 import { Page } from '../ui/Page'
@@ -56,18 +57,13 @@ export function CheckPage() {
           Is a published page what was published? Choose the file, or drop it here: its hash is worked out
           anew and looked for among the editions of this bench.
         </p>
-        <label className="action mt-2 inline-block">
+        <ChooseFile
+          accept=".html,text/html"
+          className="action mt-2 inline-block"
+          onChoose={([file]) => void look(file)}
+        >
           Choose a page
-          <input
-            type="file"
-            accept=".html,text/html"
-            className="sr-only"
-            onChange={(event) => {
-              void look(event.target.files?.[0])
-              event.target.value = ''
-            }}
-          />
-        </label>
+        </ChooseFile>
         {said && <Notice kind={said.kind}>{said.words}</Notice>}
       </div>
     </Page>

@@ -8,6 +8,7 @@ import { api, problemOf } from '../api/api'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
+import { ChooseFile } from '../ui/ChooseFile'
 import { ColumnTable } from '../ui/ColumnTable'
 import { Notice, ProblemNotice } from '../ui/Notice'
 import { mapRows } from './mapping'
@@ -43,18 +44,13 @@ export function ImportReadingsPage() {
         semicolons or tabs; decimal points or commas. Readings come onto the rig revision chosen above, on the
         meters it hangs up.
       </p>
-      <label className="action mt-2 inline-block">
+      <ChooseFile
+        accept=".csv,.tsv,.txt,text/csv"
+        className="action mt-2 inline-block"
+        onChoose={([file]) => void take(file)}
+      >
         Choose a CSV
-        <input
-          type="file"
-          accept=".csv,.tsv,.txt,text/csv"
-          className="sr-only"
-          onChange={(event) => {
-            void take(event.target.files?.[0])
-            event.target.value = ''
-          }}
-        />
-      </label>
+      </ChooseFile>
       {progress !== undefined && (
         <p role="status" className="mt-2">
           Reading, {Math.round(progress * 100)} % …{' '}

@@ -2,6 +2,7 @@ import type { Problem } from '@even-watt/contract'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, problemOf } from '../api/api'
+import { ChooseFile } from '../ui/ChooseFile'
 import { ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
 
@@ -68,19 +69,13 @@ export function ImportPage() {
         <code className="figures">….trial.zip</code> with its files). The trial comes in whole, with its rig
         revisions, meters and every reading, or not at all.
       </p>
-      <label className="action inline-block">
+      <ChooseFile
+        accept=".json,.zip,application/json,application/zip"
+        disabled={isLoading}
+        onChoose={([file]) => void take(file)}
+      >
         {isLoading ? 'Taking it in …' : 'Choose a file'}
-        <input
-          type="file"
-          accept=".json,.zip,application/json,application/zip"
-          className="sr-only"
-          disabled={isLoading}
-          onChange={(event) => {
-            void take(event.target.files?.[0])
-            event.target.value = ''
-          }}
-        />
-      </label>
+      </ChooseFile>
       {problem && <ProblemNotice problem={problem} />}
       <p className="text-quiet mt-4">
         The format is open: its{' '}

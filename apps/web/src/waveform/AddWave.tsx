@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState, type DragEvent } from 'react'
 import type { BelongsTo } from './Belonging'
+import { ChooseFile } from '../ui/ChooseFile'
 
 const Bring = lazy(async () => ({ default: (await import('./Bring')).Bring }))
 const FromPicture = lazy(async () => ({ default: (await import('./picture/FromPicture')).FromPicture }))
@@ -14,7 +15,7 @@ interface Props {
 export function AddWave({ belongsTo, words = 'a wave' }: Props) {
   const [file, setFile] = useState<File>()
   const [over, setOver] = useState(false)
-  const take = (files: FileList | undefined | null) => {
+  const take = (files: Iterable<File> | undefined) => {
     setOver(false)
     const [first] = files ?? []
     if (first) setFile(first)
@@ -47,18 +48,13 @@ export function AddWave({ belongsTo, words = 'a wave' }: Props) {
       onDragLeave={() => setOver(false)}
       onDrop={drop}
     >
-      <label className="plain-link cursor-pointer focus-within:outline-2 focus-within:outline-petrol">
+      <ChooseFile
+        accept=".csv,.txt,.tsv,.json,.wav,.bin,.raw,text/*,audio/*,image/*"
+        className="plain-link cursor-pointer focus-within:outline-2 focus-within:outline-petrol"
+        onChoose={(files) => take(files)}
+      >
         Add {words}
-        <input
-          type="file"
-          className="sr-only"
-          accept=".csv,.txt,.tsv,.json,.wav,.bin,.raw,text/*,audio/*,image/*"
-          onChange={(event) => {
-            take(event.target.files)
-            event.target.value = ''
-          }}
-        />
-      </label>
+      </ChooseFile>
       <span className="text-quiet max-md:hidden">
         or drop it here: a scope’s or logger’s table, a sound (WAV), JSON, a photograph of a screen; or paste:
       </span>
