@@ -69,7 +69,6 @@ test('what cannot be compared is said: a trial with itself, one without readings
   const read = await freshTrial(page, 'One step')
   await page.goto(`${demoUrl()}/trials/${read}/ladder`)
   await typeStep(page, 'plate', ['25.9', '25.6', '15.1', '230', '1.52', '350'])
-  await page.evaluate(() => sessionStorage.clear())
   await page.goto(`${demoUrl()}/compare/new?of=${read}.1,${bare}.1`)
   await expect(page.getByText('No idle draw was measured.').or(page.getByText('–')).first()).toBeVisible()
   await expect(page.getByText(/has no curve/).first()).toBeVisible()

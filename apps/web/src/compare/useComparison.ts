@@ -1,5 +1,5 @@
 import { Comparison, sentences, type Problem, type StoredComparison } from '@even-watt/contract'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
@@ -10,7 +10,8 @@ import { pickedIn } from './picked'
 
 /** What is on screen, saved or not: kept in the tab until it is saved. */
 export function useComparison(stored: StoredComparison | undefined) {
-  const key = `comparison ${stored?.id ?? 'new'}`
+  // Each address that asks for a comparison has a draft of its own.
+  const [key] = useState(() => `comparison ${stored?.id ?? `new ${location.search}`}`)
   const start: Comparison = stored
     ? {
         name: stored.name,
@@ -21,9 +22,11 @@ export function useComparison(stored: StoredComparison | undefined) {
     : { name: '', of: pickedIn(location.search) }
   const [made, setMade] = useState<Comparison>(() => {
     const kept = drafts.read(key)
-    return resembles({ name: '', of: [] }, kept) ? (kept as Comparison) : start
+    return resembles<Comparison>({ name: '', of: [{ trial: '', revision: 1 }] }, kept) ? kept : start
   })
   const [changed, setChanged] = useState(() => drafts.read(key) !== undefined)
+  // The version the tester began from: another tab's save must not silently become it.
+  const editedFrom = useRef(stored?.version ?? 0)
   const [problem, setProblem] = useState<Problem>()
   const [save, { isLoading: saving }] = api.useSaveComparisonMutation()
   const [remove] = api.useDeleteComparisonMutation()
@@ -51,9 +54,9 @@ export function useComparison(stored: StoredComparison | undefined) {
       : sentences(checked.error).find(({ path }) => path === 'name')?.message,
     remove: async () => {
       if (!stored) return
-      const { id, version, name } = stored
+      const { id, name } = stored
       try {
-        await remove({ id, editedFrom: version }).unwrap()
+        await remove({ id, editedFrom: editedFrom.current }).unwrap()
       } catch (error) {
         setProblem(problemOf(error))
         return
@@ -71,7 +74,12 @@ export function useComparison(stored: StoredComparison | undefined) {
       if (!checked.success) return
       try {
         const id = stored?.id ?? v7()
-        await save({ id, editedFrom: stored?.version ?? 0, content: checked.data }).unwrap()
+        const { version } = await save({
+          id,
+          editedFrom: editedFrom.current,
+          content: checked.data,
+        }).unwrap()
+        editedFrom.current = version
         drafts.drop(key)
         setChanged(false)
         setProblem(undefined)
