@@ -1,39 +1,12 @@
 import { decides, type Derived, type Figure } from '../figures'
-import { claimsAcross, type ClaimRow } from './claims'
+import { claimsAcross } from './claims'
 import { commonErrors, type Compared } from './compared'
-import { conditionsOf, type Condition } from './conditions'
-import { criteria, type Criterion, type Hours } from './criteria'
-import { curveDifference, type CurveDifference } from './curves'
-import { differenceOf, type Difference } from './difference'
+import type { Comparison, CriterionCell, CriterionRow } from './comparison'
+import { conditionsOf } from './conditions'
+import { criteria, type Criterion } from './criteria'
+import { curveDifference } from './curves'
+import { differenceOf } from './difference'
 import { sayAnswer } from './sayAnswer'
-
-/** One criterion over all that is compared. */
-export interface CriterionRow {
-  readonly criterion: Criterion
-  readonly cells: readonly CriterionCell[]
-}
-
-export interface CriterionCell {
-  readonly figure: Derived
-  /** Against the first: absent for the first itself, and where either is not known. */
-  readonly against: { readonly difference: Difference; readonly is: 'better' | 'worse' | 'alike' } | undefined
-}
-
-/** Several units, or rigs of one, laid beside each other; what differs is said against the first. */
-export interface Comparison {
-  readonly list: readonly Compared[]
-  readonly hours: Hours
-  /** What follows from it, the most telling first. */
-  readonly answer: readonly string[]
-  readonly conditions: readonly Condition[]
-  readonly claims: readonly ClaimRow[]
-  readonly rows: readonly CriterionRow[]
-  /** For each but the first. */
-  readonly curves: readonly {
-    readonly one: Compared
-    readonly found: CurveDifference | { readonly missing: string }
-  }[]
-}
 
 /**
  * Lays trials beside each other (docs/method/compare.md). All are held against the first, and against the hours of the

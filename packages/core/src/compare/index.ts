@@ -1,6 +1,7 @@
 export * from './claims'
 export * from './compared'
 export * from './compareTrials'
+export * from './comparison'
 export * from './conditions'
 export * from './criteria'
 export * from './curves'

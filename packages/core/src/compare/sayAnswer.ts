@@ -1,5 +1,5 @@
 import { sayFigure } from '../figures'
-import type { Comparison, CriterionRow } from './compareTrials'
+import type { Comparison, CriterionRow } from './comparison'
 
 /**
  * A comparison in a few sentences: what of each is better than the first, what is worse, what nobody can tell; which
