@@ -23,8 +23,9 @@ export function PublishPart({ published, page, notYet }: Props) {
   const needsWhy = last !== undefined && !why.trim()
   const go = async () => {
     if (needsWhy) return setAsked(true)
-    if (page.current) await publish(page.current, why)
-    return setWhy('')
+    // What was typed stays where nothing was published.
+    if (page.current && (await publish(page.current, why))) setWhy('')
+    return undefined
   }
   return (
     <section className="no-print mt-6 border-t border-rule pt-3" aria-label="Publish">

@@ -1,5 +1,5 @@
 /** What of the screen is not of the page: what is pressed, typed in or only for the screen. */
-const left = '.no-print, script, style, input, select, textarea, link, iframe, object, [data-live]'
+const left = '.no-print, script, style, input, select, textarea, link, iframe, object'
 const kept = new Set(['class', 'style', 'title', 'role', 'colspan', 'rowspan', 'scope', 'start', 'lang'])
 const svgNamespace = 'http://www.w3.org/2000/svg'
 

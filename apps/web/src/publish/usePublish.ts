@@ -40,7 +40,8 @@ export function usePublish({ kind, of, title, stated }: Published) {
     () => (last ? changesSince(last.stated, stated).map(sayChange) : []),
     [last, stated],
   )
-  const publish = async (element: HTMLElement, why: string) => {
+  /** Resolves with whether it was published. */
+  const publish = async (element: HTMLElement, why: string): Promise<boolean> => {
     setWorking(true)
     setProblem(undefined)
     try {
@@ -65,12 +66,14 @@ export function usePublish({ kind, of, title, stated }: Published) {
       await keep({ id: v7(), edition }).unwrap()
       saveFile(new Blob([bytes], { type: 'text/html' }), fileName(title, number))
       answer(`Edition ${number} is published, and saved as a file.`)
+      return true
     } catch (error) {
       setProblem(
         error instanceof Error
           ? { type: 'about:blank', status: 0, title: error.message, detail: 'Nothing was published.' }
           : problemOf(error),
       )
+      return false
     } finally {
       setWorking(false)
     }

@@ -224,6 +224,8 @@ describe('a comparison', () => {
     expect(unlike(other)).toEqual([])
     expect(unlike(cold)).toEqual(['room', 'meter of V_B', 'meter of I', 'meter of P_C'])
     expect(unlike(lent)).toEqual(['how it came'])
+    const light = unit('F', 10, { entries: [idle(10), ...cleanLadder([72, 141, 352], loss(10))] })
+    expect(unlike(light)).toEqual(['loads'])
     expect(unlike(bare)).toEqual(
       expect.arrayContaining(['made for', 'volts at the terminals', 'kinds of load']),
     )

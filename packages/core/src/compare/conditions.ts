@@ -15,6 +15,8 @@ export interface Condition {
 /** Input volts whose middles are this share apart are unlike, and rooms so many K apart. */
 const voltsApart = 0.03
 const roomApart = 5
+/** Highest loads this share apart are unlike. */
+const loadApart = 0.1
 
 /** Under what each was read, and where that is unlike. */
 export const conditionsOf = (list: readonly Compared[]): Condition[] => [
@@ -24,6 +26,7 @@ export const conditionsOf = (list: readonly Compared[]): Condition[] => [
     'They do other work: compare what each watt and each of your hours costs.',
   ),
   spread('volts at the terminals', list.map(voltsOf), voltsApart, 'V', 'Losses and limits depend on them.'),
+  loads(list),
   spread('room', list.map(roomOf), undefined, '°C', 'A warm unit loses more and gives up sooner.'),
   {
     ...sets('fan', list.map(fanOf), 'A fan that was not noted hides where its watts begin.'),
@@ -51,6 +54,25 @@ function voltsOf({ analysis }: Compared): Range | undefined {
       carried && isFigure(read.V_B) ? [read.V_B.x.value] : [],
     ),
   )
+}
+
+/** What was carried, in watts: what sags or distorts at full load does not at half. */
+function loads(list: readonly Compared[]): Condition {
+  const ranges = list.map(({ analysis }) =>
+    rangeOf(
+      analysis.ladder.steps.flatMap(({ carried, P_C }) => (carried && isFigure(P_C) ? [P_C.x.value] : [])),
+    ),
+  )
+  const tops = ranges.flatMap((range) => (range ? [range.to] : []))
+  const most = Math.max(...tops)
+  return {
+    words: 'loads',
+    cells: ranges.map((range) => (range ? sayRange(range, 'W') : 'not read')),
+    unlike:
+      tops.length > 1 && most - Math.min(...tops) > loadApart * most
+        ? 'Loads: unlike. What sags or distorts at a heavy load is not seen at a light one.'
+        : undefined,
+  }
 }
 
 const roomOf = ({ analysis }: Compared): Range | undefined =>

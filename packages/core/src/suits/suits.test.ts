@@ -65,6 +65,24 @@ describe('a use', () => {
     const found = only(rule({ figure: 'surge', is: 'at least', value: 2 }), whole)
     expect(found.says).toBe('not known')
   })
+  it('is not suited by a light load, nor by a fan that stood still; what is missed is missed all the same', () => {
+    const volts = (value: number) => rule({ figure: 'volts', is: 'at most', value })
+    const light = asked(cleanLadder([72, 141, 352]))
+    expect(only(volts(20), light)).toMatchObject({ says: 'not known' })
+    expect(only(volts(20), light).reasons[0]).toContain('It was loaded to 352 W of 1000 W only.')
+    expect(only(volts(20), whole).says).toBe('suits')
+    const noise = (fan: 'on' | 'off', level = 35): Entry => ({
+      id: uuid(901),
+      revision: 1,
+      at: '2026-03-12T12:00:00.000Z',
+      kind: 'noise',
+      reading: { level, background: 20, distance: 1, silent: true, fan },
+    })
+    const quiet = rule({ figure: 'noise', is: 'at most', value: 40 })
+    expect(only(quiet, asked([noise('off')])).says).toBe('not known')
+    expect(only(quiet, asked([noise('on')])).says).toBe('suits')
+    expect(only(quiet, asked([noise('off', 60)])).says).toBe('does not suit')
+  })
   it('asks of machines the lowest volts of those that started', () => {
     const starts = (outcome: 'started' | 'stalled') => asked([motorEntry({ outcome, lowestOutput: 161 })])
     const need = rule({ figure: 'start', is: 'at least', value: 80 })

@@ -73,5 +73,7 @@ function answerTo({ figure: key, is, value }: SuitNeed, asked: SuitAsked): Answe
   if (!decides(figure))
     return { is: 'open', reason: `${said}; ${refused?.why ?? `it is only ${grade}.`} ${todo}` }
   const standing = standings[judge(figure.x, is, value / shownFactor(figure.unit))] ?? 'open'
+  const notYet = standing === 'cleared' ? measure.notYet?.(asked) : undefined
+  if (notYet) return { is: 'open', reason: `${said}. ${notYet}` }
   return { is: standing, reason: standing === 'open' ? `${said}: too near to tell.` : `${said}.` }
 }
