@@ -1,0 +1,43 @@
+import type { Entry, EntryOf } from '@even-watt/contract'
+import { readPicture, toldIn } from '@even-watt/core/photographs/index'
+import type { Queryable } from '../database/pool'
+import { readParts } from '../files/blobs'
+import type { ProblemError } from '../http/problem'
+
+/**
+ * What is wrong with the bytes of photographs: they are no picture, another one than is said, or they still tell where
+ * and with what they were taken. Bytes that are not here are told of elsewhere.
+ */
+export async function faultsOfPhotographs(
+  db: Queryable,
+  entries: readonly Entry[],
+): Promise<NonNullable<ProblemError['fields']>> {
+  const faults: { path: string; message: string }[] = []
+  for (const [i, entry] of entries.entries()) {
+    if (entry.kind !== 'photograph') continue
+    const why = await whyNot(db, entry.reading)
+    if (why !== undefined)
+      faults.push({ path: `${i}.reading.sha256`, message: `${entry.reading.name} ${why}` })
+  }
+  return faults
+}
+
+async function whyNot(db: Queryable, said: EntryOf<'photograph'>['reading']): Promise<string | undefined> {
+  const parts: Buffer[] = []
+  let length = 0
+  for await (const bytes of readParts(db, said.sha256, 0)) {
+    parts.push(bytes)
+    length += bytes.length
+    if (length > said.size) break
+  }
+  if (length !== said.size) return undefined
+  const picture = readPicture(Buffer.concat(parts))
+  if ('why' in picture) return picture.why
+  const { type, width, height } = picture
+  if (type !== said.type || width !== said.width || height !== said.height)
+    return `is a picture of ${width} × ${height} (${type}), not what is said of it.`
+  const told = toldIn(picture)
+  return told.length
+    ? `still tells more than is seen on it (${told.slice(0, 5).join(', ')}): take that out first.`
+    : undefined
+}
