@@ -1,12 +1,17 @@
 import { Link } from 'react-router'
 import { OddityNotices } from '../oddities/OddityNotices'
+import { Places } from '../photographs/Places'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
+import { Section } from '../ui/Section'
+import { BondingPart } from './BondingPart'
+import { BoxList } from './BoxList'
 import { ClaimTable } from './ClaimTable'
+import { UnitChanged } from './UnitChanged'
 import { UnitFacts } from './UnitFacts'
 
-/** The unit as it was frozen into the trial: where it came from and what it promises. */
+/** The unit in the order of looking it over: what it is, what it promises and where, what came with it. */
 export function LookOverPage() {
   const { analysis } = useTrial()
   const { unit } = analysis.record.revision
@@ -16,17 +21,33 @@ export function LookOverPage() {
   return (
     <>
       <StageHead revisions={false}>
+        <Link className="plain-link" to={`/units/${unit.id}/life`}>
+          Its life
+        </Link>
         <Link className="plain-link" to={`/units/${unit.id}`}>
-          The unit as it is now
+          Edit the unit
         </Link>
       </StageHead>
-      <p className="text-quiet mb-3">
-        Frozen when the trial began. Editing the unit later does not change this trial.
-      </p>
+      <UnitChanged />
       <OddityNotices oddities={oddities} />
       <UnitFacts unit={unit} />
-      <h2 className="mt-5">Claims</h2>
-      <ClaimTable unit={unit} />
+      <Places shows={['label', 'outside', 'sales page', 'manual']} />
+      <Section title="Claims">
+        <ClaimTable unit={unit} photographs />
+      </Section>
+      <Section title="What came with it">
+        <BoxList unit={unit} />
+        {!unit.box && !unit.leads && (
+          <p className="text-quiet max-w-prose">
+            Nothing is said yet of the box, its leads or its fuse: leads that are too thin make a good unit
+            look bad.
+          </p>
+        )}
+        <Places shows={['box', 'lead', 'outlets and ports']} />
+      </Section>
+      <Section title="Neutral and earth">
+        <BondingPart analysis={analysis} />
+      </Section>
     </>
   )
 }

@@ -1,6 +1,7 @@
-import { phases, unitKinds, waves } from '@even-watt/contract'
+import { bondings, phases, unitKinds, waves } from '@even-watt/contract'
 import type { FieldsProps } from '../ui/DocumentEditor'
 import { fieldOf, same, SelectField, TextField } from '../ui/form'
+import { BoxFields } from './BoxFields'
 import { ClaimFields } from './ClaimFields'
 import type { UnitForm } from './form'
 
@@ -62,8 +63,17 @@ export function UnitFields({ form, errorAt }: FieldsProps<UnitForm>) {
         <TextField label="Length" unit="m, mm, in" {...field('size.0')} placeholder="340 mm" />
         <TextField label="Width" unit="m, mm, in" {...field('size.1')} />
         <TextField label="Height" unit="m, mm, in" {...field('size.2')} />
-        <TextField label="Note" {...field('note')} className="col-span-full" />
+        <SelectField
+          label="Neutral and earth"
+          {...field('bonding')}
+          options={[['', 'not said'], ...same(bondings)]}
+          hint="as its manual says"
+          className="col-span-2"
+        />
+        <TextField label="Note" {...field('note')} className="col-span-2" />
       </section>
+
+      <BoxFields form={form} errorAt={errorAt} />
     </div>
   )
 }

@@ -1,5 +1,6 @@
 import type { StoredUnit } from '@even-watt/contract'
 import { sayClaim, plain } from '@even-watt/core'
+import { Link } from 'react-router'
 import { api } from '../api/api'
 import { DocumentList } from '../ui/DocumentList'
 import type { ListColumn } from '../ui/table'
@@ -20,6 +21,15 @@ const columns: readonly ListColumn<StoredUnit>[] = [
     id: 'claims',
     head: 'claims',
     value: ({ claims }) => claims.map((claim) => `${claim.quantity} ${sayClaim(claim)}`).join(' · ') || '–',
+  },
+  {
+    id: 'life',
+    head: 'its life',
+    cell: ({ id }) => (
+      <Link className="plain-link" to={`/units/${id}/life`}>
+        trials, diary
+      </Link>
+    ),
   },
   {
     id: 'provenance',

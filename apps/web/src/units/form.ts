@@ -1,5 +1,5 @@
 import type { Claim, Unit } from '@even-watt/contract'
-import { parseMeasure, type Parsed } from '@even-watt/core'
+import { formatGauge, parseGauge, parseMeasure, type Parsed } from '@even-watt/core'
 import { readNumber, typed } from '../ui/form'
 import type { Report } from '../ui/resolver'
 import { readLength, readTemperature, typedLength, typedTemperature } from '../ui/units'
@@ -21,8 +21,21 @@ export interface UnitForm {
   mass: string
   size: string[]
   note: string
+  region: string
+  bonding: string
+  box: BoxForm[]
+  outlets: OutletForm[]
+  leads: { gauge: string; length: string; fuse: string }
   claims: ClaimForm[]
 }
+
+export interface BoxForm {
+  what: string
+  count: string
+  remark: string
+  needs: string
+}
+export type OutletForm = Omit<BoxForm, 'needs'>
 
 export interface ClaimForm {
   id: string
@@ -59,6 +72,11 @@ export const blankUnit: UnitForm = {
   mass: '',
   size: ['', '', ''],
   note: '',
+  region: '',
+  bonding: '',
+  box: [],
+  outlets: [],
+  leads: { gauge: '', length: '', fuse: '' },
   claims: [],
 }
 
@@ -82,6 +100,24 @@ export const unitToForm = (unit: Unit): UnitForm => ({
   mass: typed(unit.mass),
   size: [0, 1, 2].map((i) => typedLength(unit.size?.[i])),
   note: unit.note ?? '',
+  region: unit.region ?? '',
+  bonding: unit.bonding ?? '',
+  box: (unit.box ?? []).map(({ what, count, remark, needs }) => ({
+    what,
+    count: typed(count),
+    remark: remark ?? '',
+    needs: needs ?? '',
+  })),
+  outlets: (unit.outlets ?? []).map(({ what, count, remark }) => ({
+    what,
+    count: typed(count),
+    remark: remark ?? '',
+  })),
+  leads: {
+    gauge: unit.leads ? formatGauge(unit.leads.gauge) : '',
+    length: typedLength(unit.leads?.length),
+    fuse: typed(unit.leads?.fuse),
+  },
   claims: unit.claims.map(claimToForm),
 })
 
@@ -140,6 +176,10 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
     mass: number('mass', form.mass, (text) => parseMeasure(text, 'mass')),
     size: sizes.some((size) => size !== undefined) ? sizes : undefined,
     note: words(form.note),
+    region: words(form.region),
+    bonding: words(form.bonding),
+    ...boxOf(form, number),
+    leads: leadsOf(form, number, report),
     claims: form.claims.map((claim, i) => {
       const at = `claims.${i}`
       const value = number(`${at}.value`, claim.value)
@@ -161,5 +201,34 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
         source: words(claim.source),
       }
     }),
+  }
+}
+
+type ReadNumber = (path: string, text: string, parse?: (text: string) => Parsed) => number | undefined
+
+/** What is in the box, and what power comes out of; a list without lines is absent. */
+function boxOf(form: UnitForm, number: ReadNumber): { box?: unknown[]; outlets?: unknown[] } {
+  const box = form.box.map(({ what, count, remark, needs }, i) => ({
+    what,
+    count: number(`box.${i}.count`, count),
+    remark: words(remark),
+    needs: words(needs),
+  }))
+  const outlets = form.outlets.map(({ what, count, remark }, i) => ({
+    what,
+    count: number(`outlets.${i}.count`, count),
+    remark: words(remark),
+  }))
+  return { ...(box.length ? { box } : {}), ...(outlets.length ? { outlets } : {}) }
+}
+
+function leadsOf({ leads }: UnitForm, number: ReadNumber, report: Report): unknown {
+  if (!leads.gauge.trim() && !leads.length.trim() && !leads.fuse.trim()) return undefined
+  const gauge = parseGauge(leads.gauge)
+  if (!gauge.ok) report('leads.gauge', gauge.why)
+  return {
+    gauge: gauge.ok ? gauge.gauge : undefined,
+    length: number('leads.length', leads.length, readLength),
+    fuse: number('leads.fuse', leads.fuse),
   }
 }

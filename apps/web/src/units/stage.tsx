@@ -1,3 +1,4 @@
+import { readingsOf } from '@even-watt/core'
 import { lazy } from 'react'
 import { many, type Stage } from '../stage'
 
@@ -6,7 +7,23 @@ export const lookOver: Stage = {
   pages: [
     {
       path: 'look-over',
+      tab: 'The unit',
       load: async () => ({ default: (await import('./LookOverPage')).LookOverPage }),
+    },
+    {
+      path: 'look-over/inside',
+      tab: 'Inside',
+      load: async () => ({ default: (await import('./InsidePage')).InsidePage }),
+    },
+    {
+      path: 'look-over/checklists',
+      tab: 'Checklists',
+      load: async () => ({ default: (await import('../checklists/WorkPage')).WorkPage }),
+    },
+    {
+      path: 'look-over/remarks',
+      tab: 'Remarks',
+      load: async () => ({ default: (await import('./RemarksPage')).RemarksPage }),
     },
   ],
   state: ({ trial }) => {
@@ -21,5 +38,14 @@ export const lookOver: Stage = {
     place: 'unit',
     Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
   },
+  strip: {
+    when: ({ view }) => readingsOf(view.record, 'checked').length > 0,
+    Part: lazy(async () => ({ default: (await import('../checklists/OpenLines')).OpenLines })),
+  },
   works: ['look over'],
+  names: {
+    opened: () => 'the link read',
+    checked: ({ words, found }) => `${words}: ${found}`,
+    remark: ({ kind, words }) => `${kind}: ${words}`,
+  },
 }

@@ -2,6 +2,7 @@ import { plain } from '../figures'
 import type { LadderPlanned, Rig, StoredLoad, Unit } from '@even-watt/contract'
 import { hasFuse } from '../rigs'
 import { bankNominal, isLithium } from '../supply'
+import { bondingOf } from '../units'
 
 export interface Caution {
   /** Names it in the record. */
@@ -12,8 +13,9 @@ export interface Caution {
 }
 
 export interface SafetyQuestion {
-  readonly unit: Pick<Unit, 'outputVoltage' | 'wave' | 'phase' | 'inputVoltage'> & Partial<Pick<Unit, 'kind'>>
-  readonly rig: Pick<Rig, 'bank' | 'positive' | 'negative' | 'support'>
+  readonly unit: Pick<Unit, 'outputVoltage' | 'wave' | 'phase' | 'inputVoltage'> &
+    Partial<Pick<Unit, 'kind' | 'bonding'>>
+  readonly rig: Pick<Rig, 'bank' | 'positive' | 'negative' | 'support' | 'bond'>
   readonly plan?: LadderPlanned | undefined
   readonly loads?: readonly StoredLoad[]
   /** Links of the rig with little margin at the plan's largest step, by name. */
@@ -30,6 +32,7 @@ const atItsOutlet: ReadonlySet<string> = new Set([
   'building wiring',
   'floating output',
   'one leg',
+  'two bonds',
   'stepped wave',
   'heat',
   'motors',
@@ -60,6 +63,7 @@ const ofStation = (question: SafetyQuestion): Caution[] => [
 
 function ofInverter({ unit, rig, plan, loads = [], nearLimit = [] }: SafetyQuestion): Caution[] {
   const batteries = rig.bank.strings.flat()
+  const bonding = bondingOf(unit, rig)
   const lead = batteries.filter(({ chemistry }) => !isLithium(chemistry))
   const lithium = batteries.filter(({ chemistry }) => isLithium(chemistry))
   const used = new Set(plan?.steps.flatMap(({ uses }) => uses.map(({ load }) => load)) ?? [])
@@ -120,6 +124,15 @@ function ofInverter({ unit, rig, plan, loads = [], nearLimit = [] }: SafetyQuest
         'Never feed a building’s wiring or the grid. Neutral-earth bonding depends on the unit and local rules: read the manual.',
       because: 'an inverter is a source of its own',
     },
+    ...(bonding.kind === 'two bonds' || bonding.kind === 'may be two'
+      ? [
+          {
+            name: 'two bonds',
+            sentence: bonding.sentences.join(' '),
+            because: `the unit: ${unit.bonding ?? 'not known'}; outside it: ${rig.bond ?? 'not said'}`,
+          },
+        ]
+      : []),
     {
       name: 'floating output',
       sentence:

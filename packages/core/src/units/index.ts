@@ -1,3 +1,6 @@
+export * from './bonding'
 export * from './claims'
+export * from './leads'
 export * from './mains'
 export * from './oddities'
+export * from './opened'

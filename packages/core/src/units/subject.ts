@@ -3,5 +3,6 @@ import { noticeClaimUnits, noticeDisclosure, noticeWrongRating } from './odditie
 
 /** The unit as its label and its history tell it. */
 export const units = {
+  kinds: { opened: null, remark: null },
   oddities: [noticeClaimUnits, noticeDisclosure, noticeWrongRating],
 } satisfies Subject
