@@ -1,0 +1,6 @@
+export * from './batteries'
+export * from './everyday'
+export * from './need'
+export * from './outage'
+export * from './unit'
+export * from './voltages'
