@@ -5,6 +5,7 @@ import { useParams } from 'react-router'
 import { api } from '../api/api'
 import { pageFor } from '../method/pageFor'
 import { MetersUsed } from '../meters/MetersUsed'
+import type { PhotographEntry } from '../photographs/usePhotographs'
 import { PublishPart } from '../publish/PublishPart'
 import { TextField } from '../ui/form'
 import { Loaded } from '../ui/Loaded'
@@ -18,7 +19,10 @@ import { Curves } from './Curves'
 import { FigureTable } from './FigureTable'
 import { namesIn } from './namesIn'
 import { OnSameSupply } from './OnSameSupply'
+import { BankTable, Overlays } from './Overlays'
 import { PerWatt } from './PerWatt'
+import { photographsIn } from './photographsIn'
+import { PicturesBeside } from './PicturesBeside'
 import { beside } from './picked'
 import { RankingPart } from './RankingPart'
 import { TrialPicker } from './TrialPicker'
@@ -50,6 +54,7 @@ function Comparing({ stored }: { stored: StoredComparison | undefined }) {
   const state = useComparison(stored)
   const { made, change, changed, fault, nameFault, problem } = state
   const compared = useCompared(made.of)
+  const photographs = useMemo(() => photographsIn(compared.documents), [compared.documents])
   const names = useMemo(() => namesIn(compared.documents), [compared.documents])
   return (
     <ShowWorking methodFor={pageFor} nameSource={names.nameSource} nameEntry={names.nameEntry}>
@@ -96,6 +101,7 @@ function Comparing({ stored }: { stored: StoredComparison | undefined }) {
                 compared.documents.get(trial)?.trial.revisions.filter(({ number }) => number === revision) ??
                 [],
             )}
+            photographs={photographs}
             state={state}
             stored={stored}
           />
@@ -109,6 +115,8 @@ interface BesideProps {
   readonly list: readonly Compared[]
   /** As they stand in the record, without what captures add to their meters. */
   readonly revisions: readonly Revision[]
+  /** By the id of the trial. */
+  readonly photographs: ReadonlyMap<string, readonly PhotographEntry[]>
   readonly state: ComparisonState
   readonly stored: StoredComparison | undefined
 }
@@ -144,7 +152,7 @@ function Actions({ state, stored }: ActionsProps) {
 }
 
 /** What follows: the answer, then under what conditions, then promise by promise and figure by figure. */
-function Beside({ list, revisions, state, stored }: BesideProps) {
+function Beside({ list, revisions, photographs, state, stored }: BesideProps) {
   const comparison = useMemo(() => compareTrials(list), [list])
   const { made, change, changed } = state
   const page = useRef<HTMLElement>(null)
@@ -164,8 +172,10 @@ function Beside({ list, revisions, state, stored }: BesideProps) {
         <ClaimTable list={list} claims={comparison.claims} />
         <FigureTable list={list} rows={comparison.rows} hours={comparison.hours} />
         <Curves list={list} curves={comparison.curves} title={title} />
+        <Overlays list={list} title={title} />
         <SuitsTable list={list} />
         <OnSameSupply list={list} />
+        <BankTable list={list} />
         <PerWatt list={list} />
         <RankingPart
           list={list}
@@ -173,6 +183,7 @@ function Beside({ list, revisions, state, stored }: BesideProps) {
           weights={made.weights ?? {}}
           onChange={(weights) => change({ weights: { ...weights } })}
         />
+        <PicturesBeside list={list} photographs={photographs} />
         <MetersUsed revisions={revisions} />
       </article>
       {stored && (

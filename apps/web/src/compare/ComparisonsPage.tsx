@@ -1,4 +1,5 @@
 import type { StoredComparison } from '@even-watt/contract'
+import { Link } from 'react-router'
 import { api } from '../api/api'
 import { shortDate } from '../ui/dates'
 import { DocumentList } from '../ui/DocumentList'
@@ -24,6 +25,14 @@ export function ComparisonsPage() {
       path="/compare"
       query={api.useComparisonsQuery()}
       empty="Nothing is compared yet. Lay two trials beside each other: two units, two revisions of one, or one unit before and after a repair."
+      before={
+        <p className="mb-3">
+          Nothing to compare, only something to run?{' '}
+          <Link className="plain-link" to="/needs">
+            What would you need
+          </Link>
+        </p>
+      }
       columns={columns}
     />
   )

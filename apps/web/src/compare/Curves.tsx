@@ -1,7 +1,8 @@
-import { hasFit, type Comparison } from '@even-watt/core'
+import { type Comparison } from '@even-watt/core'
 import { useMemo } from 'react'
 import { LazyChart } from '../ui/chart/LazyChart'
-import { curveChart, curveHeight, curveLegend } from './curveChart'
+import { curveChart, curveHeight, curveLines } from './curveChart'
+import { linesLegend } from './lines'
 
 interface Props extends Pick<Comparison, 'list' | 'curves'> {
   /** Names the files that a chart is saved as. */
@@ -12,8 +13,8 @@ interface Props extends Pick<Comparison, 'list' | 'curves'> {
 export function Curves({ list, curves, title }: Props) {
   const efficiency = useMemo(() => curveChart(list, 'efficiency'), [list])
   const losses = useMemo(() => curveChart(list, 'losses'), [list])
-  const legend = useMemo(() => curveLegend(list), [list])
-  const drawn = list.filter(({ analysis }) => hasFit(analysis.ladder.unitFit))
+  const drawn = useMemo(() => curveLines(list, 'efficiency'), [list])
+  const legend = useMemo(() => linesLegend(drawn), [drawn])
   return (
     <section className="mt-5">
       <h2>Curves at equal output</h2>

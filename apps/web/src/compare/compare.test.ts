@@ -2,7 +2,8 @@ import { writtenDemo } from '@even-watt/bench/written'
 import { named, viewTrial, type Compared } from '@even-watt/core'
 import fc from 'fast-check'
 import type { ChartTheme } from '../ui/chart/theme'
-import { curveChart, curveLegend } from './curveChart'
+import { curveChart, curveLines } from './curveChart'
+import { linesLegend } from './lines'
 import { beside, pickedIn } from './picked'
 
 const id = (n: number) => `0192e4a0-0000-7000-8000-${String(n).padStart(12, '0')}`
@@ -62,7 +63,7 @@ describe('curves over each other', () => {
   it('are those that there are, each over what was measured of it, told apart and named', () => {
     const efficiency = seriesOf('efficiency')
     expect(efficiency).toHaveLength(2)
-    expect(curveLegend(list)(theme).map(({ words }) => words)).toEqual([
+    expect(linesLegend(curveLines(list, 'losses'))(theme).map(({ words }) => words)).toEqual([
       'Ottrel 1400-24',
       'Ottrel 1400-24 rev C',
     ])

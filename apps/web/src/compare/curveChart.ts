@@ -1,21 +1,10 @@
 import { efficiencyAt, hasFit, lossAt, say, type Compared } from '@even-watt/core'
-import { against } from '../ui/chart/against'
 import type { ChartOption } from '../ui/chart/engine'
-import { escapeText } from '../ui/chart/hover'
-import type { LegendEntry } from '../ui/chart/Legend'
 import type { ChartTheme } from '../ui/chart/theme'
+import { linesChart, type Line } from './lines'
 
 export const curveHeight = 280
 const samples = 90
-
-const dashes = ['solid', 'dashed', 'dotted'] as const
-const looks = { solid: 'line', dashed: 'dashes', dotted: 'dots' } as const
-
-/** Outputs are petrol; a second hue and dashes tell up to eight apart, and the legend names them. */
-const lookOf = (i: number, theme: ChartTheme) => ({
-  colour: [theme.petrol, theme.ink, theme.plum][i % 3] ?? theme.ink,
-  type: dashes[Math.floor(i / 3) % 3] ?? 'solid',
-})
 
 const curves = {
   efficiency: {
@@ -31,52 +20,35 @@ const curves = {
 } as const
 export type CurveKind = keyof typeof curves
 
-/** Curves of several units over each other at equal output, each over what was measured of it. */
-export const curveChart =
-  (list: readonly Compared[], kind: CurveKind) =>
-  (theme: ChartTheme): ChartOption => {
-    const { words, at, said } = curves[kind]
-    const lines = list.flatMap((one, i) => {
-      const { unitFit } = one.analysis.ladder
-      if (!hasFit(unitFit)) return []
-      const { low, high } = unitFit
-      const points = Array.from({ length: samples + 1 }, (_, k): [number, number] => {
-        const P = low + (high - low) * (k / samples) ** 2
-        return [P, at(unitFit, P)]
-      })
-      return [{ one, points, look: lookOf(i, theme) }]
+/** The curves of all that have one, each over what was measured of it. */
+export const curveLines = (list: readonly Compared[], kind: CurveKind): Line[] => {
+  const { at, said } = curves[kind]
+  return list.flatMap(({ name, analysis }, place) => {
+    const { unitFit } = analysis.ladder
+    if (!hasFit(unitFit)) return []
+    const { low, high } = unitFit
+    const points = Array.from({ length: samples + 1 }, (_, k) => {
+      const x = low + (high - low) * (k / samples) ** 2
+      const y = at(unitFit, x)
+      return { x, y, said: `${say(x, 'W')}, ${said(y)}` }
     })
-    const ys = lines.flatMap(({ points }) => points.map(([, y]) => y))
-    const most = Math.max(...lines.flatMap(({ points }) => points.map(([P]) => P)), 1)
-    const { frame } = against(theme, {
-      x: { name: 'output, W', most },
-      y:
-        kind === 'efficiency'
-          ? { name: words, least: Math.max(0, Math.min(...ys) - 1), most: Math.min(100, Math.max(...ys) + 1) }
-          : { name: words, most: Math.max(...ys, 1) },
-    })
-    return {
-      ...frame,
-      series: lines.map(({ one, points, look }) => ({
-        type: 'line',
-        showSymbol: false,
-        symbol: 'circle',
-        symbolSize: 6,
-        data: points.map(([P, y]) => ({
-          value: [P, y],
-          said: `${escapeText(one.name)}: ${say(P, 'W')}, ${said(y)}`,
-        })),
-        itemStyle: { color: look.colour },
-        lineStyle: { color: look.colour, width: 2, type: look.type },
-      })),
-    }
-  }
+    return [{ name, place, points }]
+  })
+}
 
-export const curveLegend =
-  (list: readonly Compared[]) =>
-  (theme: ChartTheme): LegendEntry[] =>
-    list.flatMap((one, i) => {
-      if (!hasFit(one.analysis.ladder.unitFit)) return []
-      const { colour, type } = lookOf(i, theme)
-      return [{ words: one.name, look: looks[type], colour }]
-    })
+/** Curves of several units over each other at equal output. */
+export const curveChart = (
+  list: readonly Compared[],
+  kind: CurveKind,
+): ((theme: ChartTheme) => ChartOption) => {
+  const { words } = curves[kind]
+  const lines = curveLines(list, kind)
+  const ys = lines.flatMap(({ points }) => points.map(({ y }) => y))
+  return linesChart(lines, {
+    x: { name: 'output, W', most: Math.max(...lines.flatMap(({ points }) => points.map(({ x }) => x)), 1) },
+    y:
+      kind === 'efficiency'
+        ? { name: words, least: Math.max(0, Math.min(...ys) - 1), most: Math.min(100, Math.max(...ys) + 1) }
+        : { name: words, most: Math.max(...ys, 1) },
+  })
+}
