@@ -3,6 +3,7 @@ import { Link } from 'react-router'
 import { clockTime, shortDate } from '../ui/dates'
 import { TextField } from '../ui/form'
 import { Notice, ProblemNotice } from '../ui/Notice'
+import { EditionData } from './EditionData'
 import { fileName, usePublish, type Published } from './usePublish'
 
 interface Props {
@@ -85,6 +86,7 @@ export function PublishPart({ published, page, notYet }: Props) {
                 Edition {edition.number}
               </a>
               , {shortDate(edition.madeAt)} {clockTime(edition.madeAt)}
+              <EditionData edition={edition} />
               {edition.why && <span className="text-quiet"> · {edition.why}</span>}
             </li>
           ))}

@@ -1,12 +1,31 @@
 /** What of the screen is not of the page: what is pressed, typed in or only for the screen. */
 const left = '.no-print, script, style, input, select, textarea, link, iframe, object'
-const kept = new Set(['class', 'style', 'title', 'role', 'colspan', 'rowspan', 'scope', 'start', 'lang'])
+const kept = new Set([
+  'class',
+  'src',
+  'alt',
+  'width',
+  'height',
+  'style',
+  'title',
+  'role',
+  'colspan',
+  'rowspan',
+  'scope',
+  'start',
+  'lang',
+])
 const svgNamespace = 'http://www.w3.org/2000/svg'
 
-/** A part of the screen as HTML that stands by itself: same words, figures and drawings, nothing to press. */
-export function frozen(element: HTMLElement): string {
+/** A part of the screen as HTML that stands by itself: same words, figures, drawings and pictures, nothing to press. */
+export function frozen(element: HTMLElement, pictures: Pictures): string {
   const clone = element.cloneNode(true) as HTMLElement
   clone.querySelectorAll(left).forEach((part) => part.remove())
+  clone.querySelectorAll('img').forEach((part) => {
+    const inside = pictures.get(part.getAttribute('src') ?? '')
+    if (inside === undefined) part.remove()
+    else part.setAttribute('src', inside)
+  })
   clone.querySelectorAll('details').forEach((part) => part.setAttribute('open', ''))
   // The order of the list is that of the document: a button in a button does not occur.
   clone.querySelectorAll('button, a').forEach((part) => {
@@ -27,13 +46,30 @@ export function frozen(element: HTMLElement): string {
   return clone.innerHTML
 }
 
-const base64 = (blob: Blob): Promise<string> =>
+const dataUrl = (blob: Blob): Promise<string> =>
   new Promise((resolve, reject) => {
     const reader = new FileReader()
     reader.onload = () => resolve(String(reader.result))
-    reader.onerror = () => reject(new Error('A font cannot be read.'))
+    reader.onerror = () => reject(new Error('A font or a picture of this page cannot be read.'))
     reader.readAsDataURL(blob)
   })
+
+/** The pictures of a part of the screen, as a page holds them, by their addresses. */
+export type Pictures = ReadonlyMap<string, string>
+
+/** Fetches every picture of a part of the screen; a page without one of them would say less than the screen. */
+export async function picturesOf(element: HTMLElement): Promise<Pictures> {
+  const addresses = new Set(
+    [...element.querySelectorAll('img')].flatMap((part) => part.getAttribute('src') ?? []),
+  )
+  const pictures = new Map<string, string>()
+  for (const address of addresses) {
+    const answer = await fetch(address).catch(() => undefined)
+    if (!answer?.ok) throw new Error('A picture of this page does not come from the server.')
+    pictures.set(address, await dataUrl(await answer.blob()))
+  }
+  return pictures
+}
 
 /** The styles of the application with its fonts inside, so that nothing needs to be fetched. */
 export async function wholeStyles(): Promise<string> {
@@ -47,7 +83,7 @@ export async function wholeStyles(): Promise<string> {
       if (!response.ok) return ''
       return rule.cssText.replace(
         /src:[^;]+;/,
-        `src: url("${await base64(await response.blob())}") format("woff2");`,
+        `src: url("${await dataUrl(await response.blob())}") format("woff2");`,
       )
     }),
   )

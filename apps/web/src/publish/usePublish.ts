@@ -14,7 +14,7 @@ import { answer } from '../ui/answers'
 import { shortDate } from '../ui/dates'
 import { saveFile } from '../ui/saveFile'
 import { byDay } from './byDay'
-import { frozen, wholeStyles } from './frozen'
+import { frozen, picturesOf, wholeStyles } from './frozen'
 import { escapeHtml, pageOf, sha256 } from './page'
 import { sendBytes } from './send'
 
@@ -46,7 +46,8 @@ export function usePublish({ kind, of, title, stated }: Published) {
     setProblem(undefined)
     try {
       const number = (last?.number ?? 0) + 1
-      const content = `${head(title, number, last, why, changes, element.querySelector('h1') !== null)}${await byDay(element, () => frozen(element))}`
+      const pictures = await picturesOf(element)
+      const content = `${head(title, number, last, why, changes, element.querySelector('h1') !== null)}${await byDay(element, () => frozen(element, pictures))}`
       const { html, hash } = await pageOf({ title, number, content, css: await wholeStyles() })
       const bytes = new TextEncoder().encode(html)
       const whole = await sha256(bytes)

@@ -1,16 +1,19 @@
-import { coverage, statedOfTrial } from '@even-watt/core'
+import type { ReportBlock } from '@even-watt/contract'
+import { coverage, statedOfTrial, type Analysis } from '@even-watt/core'
 import { Suspense, useMemo, useRef } from 'react'
 import { MetersUsed } from '../meters/MetersUsed'
 import { PublishPart } from '../publish/PublishPart'
-import type { ReportPlace, ReportProps } from '../stage'
+import type { ReportProps } from '../stage'
 import { useStages } from '../trials/stageContext'
-import { useTrial } from '../trials/useTrial'
+import { useTrial, type TrialState } from '../trials/useTrial'
 import { shortDate } from '../ui/dates'
 import { PaperChoice } from '../ui/PaperChoice'
 import { Section } from '../ui/Section'
+import { ComposePart } from './ComposePart'
+import { methodPart, metersPart, rigsPart, useReport, withdrawnPart } from './useReport'
 import { Withdrawn } from './Withdrawn'
 
-/** The whole trial to print: each stage brings its part; findings stand first, cautions last. */
+/** The trial to read, print and publish: each stage brings its part; unless it is composed anew findings stand first. */
 export function ReportPage() {
   const state = useTrial()
   const { trial, view, unsent, entries } = state
@@ -25,15 +28,20 @@ export function ReportPage() {
     }),
     [trial, view],
   )
+  const composition = useReport(state)
   if (!newest) return null
+  const shownNothing = !composition.blocks.some(({ shown, words }) => shown && words?.trim() !== '')
   const notYet = unsent.size
     ? 'Some of its readings have not reached the server: publish when they have.'
-    : entries.length
-      ? undefined
-      : 'Nothing was read in this trial yet: there is nothing to publish.'
+    : shownNothing
+      ? 'No part of the report is chosen: there is nothing to publish.'
+      : entries.length
+        ? undefined
+        : 'Nothing was read in this trial yet: there is nothing to publish.'
   return (
     <div className="mx-auto max-w-[900px] print:max-w-none">
       <PaperChoice />
+      <ComposePart composition={composition} />
       <article ref={page}>
         <header className="mb-4 border-b-2 border-ink pb-2">
           <h1>{trial.title}</h1>
@@ -48,20 +56,20 @@ export function ReportPage() {
             </p>
           }
         >
-          <Parts place="answer" state={state} analysis={newest} />
-          <Parts place="unit" state={state} analysis={newest} />
-          <Method />
-          <MetersUsed revisions={trial.revisions} />
-          {view.analyses.map((analysis) => (
-            <section key={analysis.record.revision.number} className="mt-6">
-              <h2 className="mb-2 border-b border-ink text-[1.15rem]">
-                Rig {analysis.record.revision.number}: {analysis.record.revision.why}
-              </h2>
-              <Parts place="rig" state={state} analysis={analysis} />
-            </section>
-          ))}
-          <Withdrawn state={state} />
-          <Parts place="end" state={state} analysis={newest} />
+          {composition.blocks
+            .filter(({ shown }) => shown)
+            .map(({ key, words }) =>
+              words === undefined ? (
+                <Block key={key} name={key} state={state} newest={newest} inRigs={composition.inRigs} />
+              ) : (
+                <OwnWords key={key} words={words} />
+              ),
+            )}
+          {shownNothing && (
+            <p className="no-print text-ochre">
+              ▲ No part is chosen: nothing of this report would be read. Choose some under Compose it.
+            </p>
+          )}
         </Suspense>
       </article>
       <PublishPart published={published} page={page} notYet={notYet} />
@@ -69,12 +77,47 @@ export function ReportPage() {
   )
 }
 
-function Parts({ place, ...props }: ReportProps & { place: ReportPlace }) {
-  const stages = useStages()
-  return stages.map(({ words, report }) =>
-    report?.place === place ? <report.Part key={words} {...props} /> : null,
-  )
+interface BlockProps {
+  readonly name: string
+  readonly state: TrialState
+  readonly newest: Analysis
+  readonly inRigs: readonly ReportBlock[]
 }
+
+/** One part of the report by its name: of its own, of a stage, or every rig with the parts that stand in it. */
+function Block({ name, state, newest, inRigs }: BlockProps) {
+  if (name === methodPart) return <Method />
+  if (name === metersPart) return <MetersUsed revisions={state.trial.revisions} />
+  if (name === withdrawnPart) return <Withdrawn state={state} />
+  if (name !== rigsPart) return <StagePart name={name} state={state} analysis={newest} />
+  return state.view.analyses.map((analysis) => (
+    <section key={analysis.record.revision.number} className="mt-6">
+      <h2 className="mb-2 border-b border-ink text-[1.15rem]">
+        Rig {analysis.record.revision.number}: {analysis.record.revision.why}
+      </h2>
+      {inRigs
+        .filter(({ shown }) => shown)
+        .map(({ key }) => (
+          <StagePart key={key} name={key} state={state} analysis={analysis} />
+        ))}
+    </section>
+  ))
+}
+
+function StagePart({ name, ...props }: ReportProps & { name: string }) {
+  const part = useStages().find(({ words }) => words === name)?.report
+  return part ? <part.Part {...props} /> : null
+}
+
+const OwnWords = ({ words }: { words: string }) =>
+  words
+    .split(/\n\s*\n/)
+    .filter((paragraph) => paragraph.trim())
+    .map((paragraph, i) => (
+      <p key={i} className="mt-3 max-w-[46rem] whitespace-pre-line">
+        {paragraph.trim()}
+      </p>
+    ))
 
 const Method = () => (
   <Section title="Method">

@@ -1,3 +1,4 @@
+import { lazy } from 'react'
 import type { Stage } from '../stage'
 
 export const report: Stage = {
@@ -7,6 +8,23 @@ export const report: Stage = {
       path: 'report',
       tab: 'Report',
       load: async () => ({ default: (await import('./ReportPage')).ReportPage }),
+    },
+    {
+      path: 'report/card',
+      tab: 'Card',
+      load: async () => ({ default: (await import('./CardPage')).CardPage }),
+    },
+    {
+      path: 'report/photographs',
+      tab: 'Photographs',
+      load: async () => ({
+        default: (await import('../photographs/PhotographsPage')).PhotographsPage,
+      }),
+    },
+    {
+      path: 'report/chapters',
+      tab: 'Chapters of a film',
+      load: async () => ({ default: (await import('./ChaptersPage')).ChaptersPage }),
     },
     {
       path: 'report/files',
@@ -19,6 +37,10 @@ export const report: Stage = {
       load: async () => ({ default: (await import('./KeepPage')).KeepPage }),
     },
   ],
+  report: {
+    place: 'end',
+    Part: lazy(async () => ({ default: (await import('../photographs/ReportPart')).ReportPart })),
+  },
   state: () => ({ said: 'to print', done: 'none' }),
-  names: { file: ({ name }) => name },
+  names: { file: ({ name }) => name, photograph: ({ name }) => name },
 }

@@ -1,1 +1,3 @@
+export * from './compose'
+export * from './chapters'
 export * from './stated'
