@@ -15,11 +15,14 @@ import { guard, headers, onLoopback, type Front } from './http/guard'
 import { answerProblems, notFound } from './http/problem'
 import type { Lan } from './lan/lan'
 import { lanRoutes } from './lan/routes'
+import { diaryRoutes } from './diary/routes'
 import { editionRoutes } from './editions/routes'
+import { checklistRoutes } from './checklists/routes'
 import { comparisonRoutes } from './comparisons/routes'
 import { loadRoutes } from './loads/routes'
 import { meterRoutes } from './meters/routes'
 import { rigRoutes } from './rigs/routes'
+import { searchRoutes } from './search/routes'
 import { settingsRoutes } from './settings/routes'
 import { trialRoutes } from './trials/routes'
 import { unitRoutes } from './units/routes'
@@ -88,8 +91,11 @@ export function createApp({
   app.use('/api/rigs', rigRoutes(pool))
   app.use('/api/loads', loadRoutes(pool))
   app.use('/api/comparisons', comparisonRoutes(pool))
+  app.use('/api/checklists', checklistRoutes(pool))
+  app.use('/api/diaries', diaryRoutes(pool))
   app.use('/api/editions', editionRoutes(pool))
   if (lan) app.use('/api/lan', lanRoutes(pool, lan))
+  app.use('/api/search', searchRoutes(pool))
   app.use('/api/settings', settingsRoutes(pool))
   app.use('/api/blobs', fileRoutes(pool))
   app.use('/api', captureRoutes(pool))

@@ -1,4 +1,4 @@
-import { safeParse } from 'zod/mini'
+import { firstFault as first, type Schema } from '../test/firstFault'
 import {
   Conductor,
   Display,
@@ -12,16 +12,8 @@ import {
   MotorAttempt,
   NewTrial,
   NoLoadReading,
-  sentences,
   Value,
 } from '.'
-
-type Schema = Parameters<typeof safeParse>[0]
-
-const first = (schema: Schema, value: unknown): string | undefined => {
-  const result = safeParse(schema, value)
-  return result.success ? undefined : sentences(result.error)[0]?.message
-}
 
 const id = '0192e4a0-0000-7000-8000-000000000001'
 const at = '2026-03-12T09:12:00.000Z'
@@ -215,7 +207,7 @@ describe('what is refused, and how', () => {
       'a kind of its own',
       Entry,
       { id, revision: 1, at, kind: 'lunch' },
-      'Kind of entry: one of no load, ladder, limit, motors, log, check-in, log file, noise, port, charging, mode, load test, survey, prediction, make safe, run, file, capture, expectation, came out, take back, keep, doubt.',
+      'Kind of entry: one of no load, ladder, limit, motors, log, check-in, log file, noise, port, charging, mode, load test, survey, prediction, make safe, run, file, photograph, opened, remark, checked, capture, expectation, came out, take back, keep, doubt.',
     ],
     [
       'a time without its zone',

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { Checked } from './checklists'
 import { CameOut, Expectation } from './expectations'
 import { ChargingReading } from './charging'
 import { NoiseReading } from './endurance'
@@ -8,6 +9,7 @@ import { LimitReading } from './limits'
 import { BegunLog, CheckIn, LogFile } from './logs'
 import { ModeReading } from './modes'
 import { MotorAttempt } from './motors'
+import { Photograph } from './photographs'
 import { PortReading } from './ports'
 import { NoLoadReading } from './noLoad'
 import { OddityNumber } from './oddities'
@@ -16,6 +18,7 @@ import { Acknowledged } from './safety'
 import { RunEvent } from './schedule'
 import { Id, instant, number, text, whole, words } from './shared'
 import { LoadTest } from './supply'
+import { Opened, Remark } from './units'
 import { Capture } from './waveform'
 
 /** Every kind of entry and what it carries. A new kind is one line here; all else is derived. */
@@ -37,6 +40,10 @@ const entryKinds = {
   'make safe': Acknowledged,
   run: RunEvent,
   file: AttachedFile,
+  photograph: Photograph,
+  opened: Opened,
+  remark: Remark,
+  checked: Checked,
   capture: Capture,
   expectation: Expectation,
   'came out': CameOut,

@@ -73,6 +73,9 @@ export type Assignment = z.infer<typeof Assignment>
 
 const kinds = [...jointKinds, ...deviceKinds] as const
 
+/** Where neutral and earth of the output are joined outside the unit. */
+export const bonds = ['none', 'a plug or link on the bench', 'in what it feeds', 'not known'] as const
+
 export const Rig = z.object({
   name: words('Name'),
   bank: Bank,
@@ -85,6 +88,8 @@ export const Rig = z.object({
   typical: z.optional(z.partialRecord(z.enum(kinds), positive('Usual resistance, Ω', 1))),
   /** °C around the cables. */
   ambient: number('Ambient, °C', -40, 80),
+  /** Absent: nobody said. */
+  bond: z.optional(oneOf('Neutral and earth outside the unit', bonds)),
   /** In reading order: the order of the meters on the bench. */
   assignments: z.array(Assignment).check(z.maxLength(30, 'Meters at taps: 30 at most.')),
   note: text('Note'),

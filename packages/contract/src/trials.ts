@@ -2,6 +2,7 @@ import * as z from 'zod/mini'
 import { DutyLine, LimiterSet, OwnAnswer } from './findings'
 import { StoredMeter } from './meters'
 import { LadderPlanned } from './plan'
+import { ReportPlan } from './report'
 import { StoredRig } from './rigs'
 import { Schedule } from './schedule'
 import { Id, instant, positive, text, whole, words } from './shared'
@@ -30,6 +31,8 @@ export const TrialSettings = z.object({
   answer: z.optional(OwnAnswer),
   /** Uses on which the tester has a word of their own. */
   overruled: z.optional(z.array(Overruled).check(z.maxLength(20, 'Overruled: 20 at most.'))),
+  /** Absent: the whole report, as usual. */
+  report: z.optional(ReportPlan),
   plan: z.optional(LadderPlanned),
   schedule: z.optional(Schedule),
 })
@@ -73,6 +76,8 @@ export const NewRevision = z.object({
   after: whole('After revision', 1, 1000),
   why: words('Why the rig changed', 300),
   rig: StoredRig,
+  /** The unit as it is described by now, with claims that were forgotten; absent: as the trial has it. */
+  unit: z.optional(z.literal('as it is now')),
 })
 export type NewRevision = z.infer<typeof NewRevision>
 

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { Gauge } from './conductors'
 import { chargeSources } from './logs'
 import { ModeName } from './modes'
 import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
@@ -113,6 +114,54 @@ const Provenance = z.object({
   note: text('Note on where it came from', 500),
 })
 
+/** A thing in the box, or one that it needs and does not bring. */
+const BoxLine = z.object({
+  what: words('In the box'),
+  count: z.optional(whole('How many', 0, 1000)),
+  remark: text('Remark', 300),
+  /** What must be bought before it works: "CR2032 of 3 V", "barrel plug 5.5 × 2.1 mm, 12 V, 24 W". */
+  needs: text('To be bought', 300),
+})
+
+/** Cables that come with it, one way, and what protects them. */
+const IncludedLeads = z.object({
+  gauge: Gauge,
+  /** m */
+  length: positive('Lead length', 100),
+  fuse: z.optional(positive('Fuse, A', 1e5)),
+})
+
+/** Places that power comes out of, or goes in. */
+const Outlet = z.object({
+  what: words('Outlet or port', 60),
+  count: z.optional(whole('How many', 1, 100)),
+  remark: text('Remark', 300),
+})
+
+export const remarkKinds = ['wish', 'complaint', 'workaround', 'open question'] as const
+
+/** What a tester found worth saying of a unit in a trial of it, and what became of it. */
+export const Remark = z.object({
+  kind: oneOf('Kind of remark', remarkKinds),
+  words: words('Remark', 500),
+  settled: text('What became of it', 300),
+})
+export type Remark = z.infer<typeof Remark>
+
+/** How its neutral and its case are joined to earth, as far as it is known. */
+export const bondings = ['floating', 'neutral bonded inside', 'bonds by itself', 'not known'] as const
+
+/** The unit opened: only when it was unplugged and its link read dead. */
+export const Opened = z.object({
+  /** V across the internal link, as read before anything was touched. */
+  link: number('Volts across the link', -1000, 1000),
+  /** s since it was unplugged. */
+  waited: z.optional(number('Waited, s', 0, 1e6)),
+  meter: z.optional(Id),
+  note: text('Note', 1000),
+})
+export type Opened = z.infer<typeof Opened>
+
 const UnitFields = z.object({
   name: words('Name'),
   kind: oneOf('Kind', unitKinds),
@@ -134,6 +183,12 @@ const UnitFields = z.object({
   /** Length, width, height in metres. */
   size: z.optional(z.tuple([positive('Length', 100), positive('Width', 100), positive('Height', 100)])),
   note: text('Note'),
+  /** The version for a market, where it matters what the box holds: "UK", "EU". */
+  region: text('Regional version', 60),
+  box: z.optional(z.array(BoxLine).check(z.maxLength(60, 'Box: 60 lines at most.'))),
+  leads: z.optional(IncludedLeads),
+  outlets: z.optional(z.array(Outlet).check(z.maxLength(40, 'Outlets: 40 lines at most.'))),
+  bonding: z.optional(oneOf('Neutral and earth', bondings)),
   claims: z.array(Claim).check(z.maxLength(60, 'Claims: 60 at most.')),
 })
 const inputAsked = z.refine<z.infer<typeof UnitFields>>(

@@ -30,6 +30,8 @@ const steps: Readonly<Record<number, (document: Loose) => Loose>> = {
   6: (document) => document,
   // Format 8 may hold logs, noise, ports, charging, modes, and units without a DC input.
   7: (document) => document,
+  // Format 9 may hold photographs, checklists, what a box holds and remarks on a unit.
+  8: (document) => document,
 }
 
 /**

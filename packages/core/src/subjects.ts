@@ -2,6 +2,7 @@ import type { ClaimQuantity, ReadingKind } from '@even-watt/contract'
 import { attribution } from './attribution/subject'
 import { charging } from './charging/subject'
 import { captures } from './captures/subject'
+import { checklists } from './checklists/subject'
 import { endurance } from './endurance/subject'
 import { evidence } from './evidence/subject'
 import { expectations } from './expectations/subject'
@@ -12,6 +13,7 @@ import { logs } from './logs/subject'
 import { modes } from './modes/subject'
 import { motors } from './motors/subject'
 import { noLoad } from './noLoad/subject'
+import { photographs } from './photographs/subject'
 import { plan } from './plan/subject'
 import { ports } from './ports/subject'
 import { rigs } from './rigs/subject'
@@ -43,6 +45,8 @@ export const subjects = [
   charging,
   modes,
   files,
+  photographs,
+  checklists,
   expectations,
 ] as const satisfies readonly Subject[]
 

@@ -2,11 +2,15 @@ import { existsSync, readFileSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import {
+  Checklist,
   Comparison,
+  Diary,
   Load,
   Meter,
   Rig,
+  StoredChecklist,
   StoredComparison,
+  StoredDiary,
   StoredLoad,
   StoredMeter,
   StoredRig,
@@ -43,6 +47,8 @@ export async function loadDemo(pool: Pool, folder = demoFolder): Promise<void> {
     await importTrial(pool, trial).catch(ignoreConflict)
   }
   await take('comparison', parse(read('comparisons'), z.array(StoredComparison)), Comparison)
+  await take('checklist', parse(read('checklists'), z.array(StoredChecklist)), Checklist)
+  await take('diary', parse(read('diaries'), z.array(StoredDiary)), Diary)
   await remember(pool, 'demo', 'loaded')
 }
 

@@ -2,7 +2,7 @@ import type { Pool, PoolClient } from 'pg'
 import { conflict, notFound } from '../http/problem'
 
 /** The kinds of document a tester edits; each is a table of the same shape. */
-export type DocumentTable = 'unit' | 'meter' | 'rig' | 'load' | 'comparison'
+export type DocumentTable = 'unit' | 'meter' | 'rig' | 'load' | 'comparison' | 'checklist' | 'diary'
 
 interface Row {
   id: string

@@ -9,14 +9,18 @@ const trialsWith = (part: 'unit' | 'rig') =>
   `select settings->>'title' as name from trial
    where exists (select 1 from revision where trial = trial.id and content->'${part}'->>'id' = $1)`
 
+const nobody = `select ''::text as name where $1::text is null`
+
 /** Where a document of each kind is used. */
 const usesSql: Record<DocumentTable, string> = {
   unit: trialsWith('unit'),
   rig: trialsWith('rig'),
   meter: `select content->>'name' as name from rig
     where content->'assignments' @> jsonb_build_array(jsonb_build_object('meter', $1::text))`,
-  // Nothing points at a comparison.
-  comparison: `select ''::text as name where $1::text is null`,
+  // Nothing points at these: what a trial took of a checklist stands in its own record.
+  comparison: nobody,
+  checklist: nobody,
+  diary: nobody,
   load: `select settings->>'title' as name from trial
     where jsonb_path_exists(settings, '$.plan.steps[*].uses[*].load ? (@ == $id)', jsonb_build_object('id', $1::text))`,
 }

@@ -3,6 +3,7 @@ import { isDeepStrictEqual } from 'node:util'
 import type { PoolClient } from 'pg'
 import { faultsOfFiles } from '../files/check'
 import { ProblemError } from '../http/problem'
+import { faultsOfPhotographs } from '../photographs/check'
 import { appendEntries, lockTrial, revisionNumbers } from './record'
 
 type Fields = NonNullable<ProblemError['fields']>
@@ -95,7 +96,11 @@ export async function takeEntries(
         message: `Entry ${i + 1} has the id of another one that is stored here.`,
       })
   })
-  fields.push(...faultsIn(entries, revisions, here), ...(await faultsOfFiles(client, trial, entries)))
+  fields.push(
+    ...faultsIn(entries, revisions, here),
+    ...(await faultsOfFiles(client, trial, entries)),
+    ...(await faultsOfPhotographs(client, entries)),
+  )
   if (fields.length) throw doNotFit(fields)
   const fresh = entries.filter(({ id }) => !stored.has(id))
   const { rows: held } = await client.query<{ entries: number }>('select entries from trial where id = $1', [

@@ -47,6 +47,8 @@ export interface ListQuery {
   readonly descending: boolean
   /** Those put away, or those that are not. */
   readonly away: boolean
+  /** Of each unit only the trial that was begun last. */
+  readonly newest: boolean
   readonly limit: number
   readonly offset: number
 }
@@ -69,23 +71,34 @@ const searchSql = `(select bool_and(position(lower(word) in
     lower(concat_ws(' ', settings->>'title', unit_name, rig_name, settings->>'by'))) > 0)
   from regexp_split_to_table($1, '\\s+') as word)`
 
+/** No later trial of a unit of the same name, as far as it is put away or not alike. */
+const newestSql = `not exists (select 1 from trial as later where later.unit_name = trial.unit_name
+    and (later.put_away_at is null) = (trial.put_away_at is null)
+    and (later.started_at, later.id) > (trial.started_at, trial.id))`
+
 export const listSql = (by: TrialOrder, descending: boolean) => {
   const way = descending ? 'desc' : 'asc'
   return `select id, settings->>'title' as title, settings->>'by' as by, started_at, unit_name, rig_name,
     revisions, entries, last_at
-  from trial where (put_away_at is not null) = $4 and ($1 = '' or ${searchSql}) order by ${orderings[by]} ${way}, id ${way} limit $2 offset $3`
+  from trial where (put_away_at is not null) = $4 and ($1 = '' or ${searchSql}) and (not $5 or ${newestSql}) order by ${orderings[by]} ${way}, id ${way} limit $2 offset $3`
 }
 
 /** One page of the trials that hold every word searched for. */
 export async function listTrials(db: Queryable, query: ListQuery): Promise<TrialPage> {
   const search = query.search.trim()
   const [{ rows }, counted] = await Promise.all([
-    db.query<LineRow>(listSql(query.by, query.descending), [search, query.limit, query.offset, query.away]),
+    db.query<LineRow>(listSql(query.by, query.descending), [
+      search,
+      query.limit,
+      query.offset,
+      query.away,
+      query.newest,
+    ]),
     db.query<{ total: number; away: number }>(
       `select count(*) filter (where (put_away_at is not null) = $2)::int as total,
          (select count(*)::int from trial where put_away_at is not null) as away
-       from trial where $1 = '' or ${searchSql}`,
-      [search, query.away],
+       from trial where ($1 = '' or ${searchSql}) and (not $3 or ${newestSql})`,
+      [search, query.away, query.newest],
     ),
   ])
   return {

@@ -30,23 +30,27 @@ import { streamTrial } from './events'
 import { exportTrial, importTrial, readDocument, settingsOf } from './exchange'
 import { deleteTrial, isPutAway, putAway } from './keeping'
 import { addRevision, insertTrial, listTrials, lockTrial, readEntries, requireTrial } from './record'
+import { runningLogs } from './running'
 import { verdictsOf } from './verdicts'
 
 const numberIn = (what: string, low: number, high: number) =>
   z.pipe(z.pipe(z.string(), z.transform(Number)), whole(what, low, high))
+const yesOrNo = (what: string) =>
+  z._default(
+    z.pipe(
+      oneOf(what, ['yes', 'no'] as const),
+      z.transform((said) => said === 'yes'),
+    ),
+    false,
+  )
 const ListQuery = z.object({
   search: z._default(plain('Search', 200), ''),
   by: z._default(oneOf('Order', trialOrders), 'startedAt'),
   way: z._default(oneOf('Way', ['up', 'down'] as const), 'down'),
   limit: z._default(numberIn('Limit', 1, 1000), 100),
   offset: z._default(numberIn('Offset', 0, 1e6), 0),
-  away: z._default(
-    z.pipe(
-      oneOf('Away', ['yes', 'no'] as const),
-      z.transform((away) => away === 'yes'),
-    ),
-    false,
-  ),
+  away: yesOrNo('Away'),
+  newest: yesOrNo('Newest'),
 })
 /** What a trial hands on to one that is like it: what is asked and planned, nothing that was found. */
 const alikeTo = ({ purpose, hold, duty, plan, displayStandsIn }: TrialSettings) => ({
@@ -72,12 +76,20 @@ const entriesPage = 1000
 
 const defaultHold = 600
 
+/** A unit as it is described by now. */
+const currentUnit = async (client: PoolClient, id: string): Promise<StoredUnit> =>
+  parse(await fetchNamed(client, 'unit', id), StoredUnit)
+
 export function trialRoutes(pool: Pool, feed: Feed): Router {
   const router = Router()
 
   router.get('/', async (request, response) => {
     const { way, ...query } = parse(request.query, ListQuery)
     response.json(await listTrials(pool, { ...query, descending: way === 'down' }))
+  })
+
+  router.get('/running', async (_request, response) => {
+    response.json(await runningLogs(pool))
   })
 
   router.get('/verdicts', async (request, response) => {
@@ -169,7 +181,7 @@ export function trialRoutes(pool: Pool, feed: Feed): Router {
 
   router.post('/:id/revisions', async (request, response) => {
     const id = idOf(request, 'This trial')
-    const { after, why, rig } = body(request, NewRevision)
+    const { after, why, rig, unit } = body(request, NewRevision)
     await transaction(pool, async (client) => {
       await lockTrial(client, id)
       const trial = await requireTrial(client, id)
@@ -184,7 +196,7 @@ export function trialRoutes(pool: Pool, feed: Feed): Router {
         number: after + 1,
         why,
         madeAt: new Date().toISOString(),
-        unit: last.unit,
+        unit: unit ? await currentUnit(client, last.unit.id) : last.unit,
         rig,
         meters,
       })
@@ -249,7 +261,7 @@ const fileName = (title: string) =>
     .replace(/^-+|-+$/g, '')
     .slice(0, 60) || 'trial'
 
-async function fetchNamed(pool: Pool, table: DocumentTable, id: string): Promise<unknown> {
+async function fetchNamed(pool: Pool | PoolClient, table: DocumentTable, id: string): Promise<unknown> {
   const document = await findDocument(pool, table, id)
   if (!document) {
     throw new ProblemError(422, `This ${table} is not here any more.`, undefined, [

@@ -1,0 +1,68 @@
+import type { Found, FoundIn, SearchAnswer } from '@even-watt/contract'
+import type { Pool } from 'pg'
+import { readFindings } from './findings'
+
+/** Told of in one kind of place; more are only counted as more. */
+const most = 20
+
+/** Every word that is searched for stands somewhere in a text. */
+const holds = (text: string) =>
+  `(select bool_and(position(lower(word) in lower(${text})) > 0) from regexp_split_to_table($1, '\\s+') as word)`
+
+/** One kind of place: rows of id, name and words, of which those that hold every word are found. */
+const place = (kind: FoundIn, rows: string) =>
+  `(select '${kind}' as "in", id, name, words from (${rows}) as place
+    where ${holds(`concat_ws(' ', name, words)`)} limit ${most + 1})`
+
+const textsIn = (path: string) =>
+  `(select string_agg(value #>> '{}', ' · ') from jsonb_path_query(content, '${path}') as value)`
+
+const documents = (table: string, ...paths: string[]) =>
+  `select id, content->>'name' as name, coalesce(concat_ws(' · ', ${paths.map(textsIn).join(', ')}), '') as words from ${table}`
+
+const entries = (kind: string, ...fields: string[]) =>
+  `select trial as id, settings->>'title' as name,
+     concat_ws(' · ', ${fields.map((field) => `body #>> '{reading,${field}}'`).join(', ')}) as words
+   from entry join trial on trial.id = entry.trial where kind ${kind}`
+
+const places = [
+  place('unit', documents('unit', '$.revision', '$.dateCode', '$.region', '$.note', '$.box[*].*')),
+  place(
+    'unit',
+    `select id, content->>'name' as name,
+       concat_ws(' ', claim->>'quantity', claim->>'value', claim->>'unit', claim->>'readWhere') as words
+     from unit, jsonb_array_elements(content->'claims') as claim`,
+  ),
+  place('rig', documents('rig', '$.note', '$.bank.name', '$.positive[*].name', '$.negative[*].name')),
+  place('meter', documents('meter', '$.note')),
+  place('load', documents('load', '$.note', '$.settings[*].name')),
+  place('checklist', documents('checklist', '$.lines[*].words')),
+  place('diary', documents('diary', '$.lines[*].words')),
+  place('comparison', documents('comparison', '$.note')),
+  place(
+    'trial',
+    `select id, settings->>'title' as name,
+       concat_ws(' · ', settings->>'purpose', unit_name, rig_name, settings->>'by') as words from trial`,
+  ),
+  place(
+    'finding',
+    `select trial as id, settings->>'title' as name, words
+     from finding_text join trial on trial.id = finding_text.trial, jsonb_array_elements_text(sentences) as words`,
+  ),
+  place('remark', entries(`= 'remark'`, 'kind', 'words', 'settled')),
+  place('photograph', entries(`= 'photograph'`, 'shows', 'note', 'alt')),
+  place('note', entries(`not in ('remark', 'photograph')`, 'note', 'observed')),
+]
+
+/** Everything on the bench that holds every word of a question. */
+export async function search(pool: Pool, question: string): Promise<SearchAnswer> {
+  const unread = await readFindings(pool)
+  const { rows } = await pool.query<Found>(places.join(' union all '), [question.trim()])
+  const counts = new Map<FoundIn, number>()
+  const told = rows.filter(({ in: kind }) => {
+    const count = (counts.get(kind) ?? 0) + 1
+    counts.set(kind, count)
+    return count <= most
+  })
+  return { found: told, more: told.length < rows.length, unread }
+}

@@ -1,0 +1,125 @@
+import { writtenDemo } from '@even-watt/bench/written'
+import type { Entry, Problem, Running, SearchAnswer, TrialPage } from '@even-watt/contract'
+import { randomUUID as newId } from 'node:crypto'
+import request from 'supertest'
+import { createApp } from '../src/app'
+import { emptyTrialOf } from './emptyTrial'
+import { ownDatabase, silent } from './ownDatabase'
+
+const database = ownDatabase()
+const app = () => createApp({ pool: database.pool(), feed: database.feed(), log: silent })
+const api = () => request(app())
+const demo = writtenDemo()
+const [ottrel] = demo.trials
+if (!ottrel) throw new Error('no demo')
+
+const send = (trial: string, entries: readonly Entry[]) =>
+  api().post(`/api/trials/${trial}/entries`).send(entries).expect(200)
+const searched = async (q: string) =>
+  (await api().get('/api/search').query({ q }).expect(200)).body as SearchAnswer
+/** Asked until everything is read, as the page does. */
+async function whole(q: string): Promise<SearchAnswer> {
+  for (let i = 0; i < 20; i++) {
+    const answer = await searched(q)
+    if (!answer.unread) return answer
+  }
+  throw new Error('never read')
+}
+
+describe('search', () => {
+  it('finds units, their promises, what was found, remarks and notes, by every word of the question', async () => {
+    const [unit] = demo.units
+    if (!unit) throw new Error('no unit')
+    const { id } = unit
+    await api().put(`/api/units/${id}`).send({ editedFrom: 0, content: unit }).expect(200)
+    const trial = await emptyTrialOf(app(), ottrel)
+    const remark: Entry = {
+      id: newId(),
+      revision: 1,
+      at: '2026-03-12T09:00:00.000Z',
+      kind: 'remark',
+      reading: { kind: 'wish', words: 'A handle of 100% wood_' },
+    }
+    await send(trial, [remark])
+    expect((await whole('surge 2700')).found).toContainEqual({
+      in: 'unit',
+      id,
+      name: unit.name,
+      words: 'surge power 2700 W label',
+    })
+    const findings = (await whole('not tested surge')).found.filter((one) => one.in === 'finding')
+    expect(findings.map((one) => one.id)).toContain(trial)
+    // What means something to a pattern means only itself here.
+    expect((await whole('100% wood_')).found.map((one) => one.in)).toEqual(['remark'])
+    expect((await whole('handle steel')).found).toEqual([])
+  })
+
+  it('follows what changes: findings are read again after new readings', async () => {
+    const trial = await emptyTrialOf(app(), ottrel)
+    const metIn = async () =>
+      (await whole('idle draw met.')).found.some((one) => one.in === 'finding' && one.id === trial)
+    expect(await metIn()).toBe(false)
+    await send(
+      trial,
+      ottrel.entries.filter(({ kind, revision }) => kind === 'no load' && revision === 1),
+    )
+    expect(await metIn()).toBe(true)
+  })
+
+  it('asks for words, and not for too many', async () => {
+    for (const q of ['', '  ', 'x'.repeat(101)]) {
+      const { body } = await api().get('/api/search').query({ q }).expect(422)
+      expect((body as Problem).fields?.[0]?.message).toMatch(/Enter the words to look for|100 characters/)
+    }
+  })
+})
+
+describe('what runs', () => {
+  const log = (at: Date): Entry => ({
+    id: newId(),
+    revision: 1,
+    at: at.toISOString(),
+    kind: 'log',
+    reading: { what: 'run-down', load: 'a heater' },
+  })
+  const look = (of: Entry, at: Date, ended?: 'low voltage'): Entry =>
+    ({
+      id: newId(),
+      revision: 1,
+      at: at.toISOString(),
+      kind: 'check-in',
+      reading: { log: of.id, values: [], ...(ended ? { ended } : {}) },
+    }) as Entry
+  const minutesAgo = (minutes: number) => new Date(Date.now() - minutes * 60_000)
+  const running = async (trial: string) =>
+    ((await api().get('/api/trials/running').expect(200)).body as Running[]).filter(
+      (one) => one.trial === trial,
+    )
+
+  it('is what was begun lately and not ended, with when it is due', async () => {
+    const trial = await emptyTrialOf(app(), { ...ottrel, trial: { ...ottrel.trial, schedule: undefined } })
+    const [here, done, old] = [log(minutesAgo(40)), log(minutesAgo(90)), log(minutesAgo(60 * 24 * 9))]
+    const lastLook = minutesAgo(4)
+    await send(trial, [here, done, old, look(here, lastLook), look(done, minutesAgo(5), 'low voltage')])
+    const [only, ...others] = await running(trial)
+    expect(others).toEqual([])
+    expect(only).toMatchObject({ log: here.id, what: 'run-down', load: 'a heater', revision: 1 })
+    expect(Date.parse(only?.due ?? '') - lastLook.getTime()).toBe(600_000)
+    await send(trial, [
+      { id: newId(), revision: 1, at: new Date().toISOString(), kind: 'take back', entry: here.id, why: 'x' },
+    ])
+    expect(await running(trial)).toEqual([])
+  })
+})
+
+describe('the newest of each unit', () => {
+  it('is one trial a unit, the one begun last', async () => {
+    await emptyTrialOf(app(), ottrel)
+    await emptyTrialOf(app(), ottrel)
+    const page = async (query: object) =>
+      (await api().get('/api/trials').query(query).expect(200)).body as TrialPage
+    const units = (await page({ newest: 'yes' })).trials.map(({ unit }) => unit)
+    expect(units).toEqual([...new Set(units)])
+    expect((await page({})).total).toBeGreaterThan((await page({ newest: 'yes' })).total)
+  })
+})
