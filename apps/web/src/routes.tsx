@@ -25,6 +25,11 @@ const LoadsPage = page(async () => (await import('./loads/LoadsPage')).LoadsPage
 const LoadPage = page(async () => (await import('./loads/LoadPage')).LoadPage)
 const ComparisonsPage = page(async () => (await import('./compare/ComparisonsPage')).ComparisonsPage)
 const ComparisonPage = page(async () => (await import('./compare/ComparisonPage')).ComparisonPage)
+const ChecklistsPage = page(async () => (await import('./checklists/ChecklistsPage')).ChecklistsPage)
+const ChecklistPage = page(async () => (await import('./checklists/ChecklistPage')).ChecklistPage)
+const LifePage = page(async () => (await import('./diary/LifePage')).LifePage)
+const SearchPage = page(async () => (await import('./search/SearchPage')).SearchPage)
+const NeedsPage = page(async () => (await import('./needs/NeedsPage')).NeedsPage)
 const UsesPage = page(async () => (await import('./suits/UsesPage')).UsesPage)
 const CheckPage = page(async () => (await import('./publish/CheckPage')).CheckPage)
 const CablePage = page(async () => (await import('./conductors/CablePage')).CablePage)
@@ -110,6 +115,9 @@ export const router = createBrowserRouter([
       { path: '/', element: <BenchPage /> },
       { path: '/units', element: wait(<UnitsPage />) },
       { path: '/units/:id', element: wait(<UnitPage />) },
+      { path: '/units/:id/life', element: wait(<LifePage />) },
+      { path: '/checklists', element: wait(<ChecklistsPage />) },
+      { path: '/checklists/:id', element: wait(<ChecklistPage />) },
       { path: '/meters', element: wait(<MetersPage />) },
       { path: '/meters/:id', element: wait(<MeterPage />) },
       { path: '/rigs', element: wait(<RigsPage />) },
@@ -119,6 +127,8 @@ export const router = createBrowserRouter([
       { path: '/compare', element: wait(<ComparisonsPage />) },
       { path: '/compare/:id', element: wait(<ComparisonPage />) },
       { path: '/check', element: wait(<CheckPage />) },
+      { path: '/needs', element: wait(<NeedsPage />) },
+      { path: '/search', element: wait(<SearchPage />) },
       { path: '/cable', element: wait(<CablePage />) },
       { path: '/method/:subject?', element: wait(<MethodPage />) },
       { path: '/import', element: wait(<ImportPage />) },

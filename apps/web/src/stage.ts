@@ -20,7 +20,7 @@ export interface Progress {
 }
 
 /** Where a stage's part stands in the report: before all, with the unit, under each rig, or after all. */
-export type ReportPlace = 'answer' | 'unit' | 'rig' | 'end'
+type ReportPlace = 'answer' | 'unit' | 'rig' | 'end'
 
 export interface ReportProps {
   readonly state: TrialState

@@ -1,6 +1,8 @@
 import type {
   BackupSummary,
+  Checklist,
   Comparison,
+  Diary,
   DocumentUses,
   Edition,
   Entry,
@@ -14,20 +16,25 @@ import type {
   Publishable,
   RememberedRecipe,
   Rig,
+  Running,
+  SearchAnswer,
   Settings,
+  StoredChecklist,
   StoredComparison,
+  StoredDiary,
   StoredLoad,
   StoredMeter,
   StoredRig,
   StoredUnit,
   Taken,
   Trial,
-  TrialOrder,
   TrialDocument,
+  TrialOrder,
   TrialPage,
   TrialSettings,
   TrialVerdicts,
   Unit,
+  UnitLife,
 } from '@even-watt/contract'
 import { keepEntries } from '../offline/keepEntries'
 import { followTrial } from './following'
@@ -46,6 +53,8 @@ export interface TrialsWanted {
   readonly way?: 'up' | 'down'
   readonly limit: number
   readonly offset?: number
+  /** Of each unit only the newest. */
+  readonly newest?: 'yes'
   /** Those put away, instead of the others. */
   readonly away?: 'yes'
 }
@@ -82,6 +91,8 @@ export const api = createApi({
     'rig',
     'load',
     'comparison',
+    'checklist',
+    'diary',
     'edition',
     'trials',
     'trial',
@@ -119,7 +130,7 @@ export const api = createApi({
       query: ({ id, editedFrom }) => ({ url: `/rigs/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
       invalidatesTags: ['rig'],
     }),
-    uses: build.query<DocumentUses, { what: 'unit' | 'meter' | 'rig' | 'load'; id: string }>({
+    uses: build.query<DocumentUses, { what: 'unit' | 'meter' | 'rig' | 'load' | 'checklist'; id: string }>({
       query: ({ what, id }) => `/${what}s/${id}/uses`,
     }),
     loads: build.query<StoredLoad[], void>({ query: () => '/loads', providesTags: ['load'] }),
@@ -146,6 +157,30 @@ export const api = createApi({
         method: 'DELETE',
       }),
       invalidatesTags: ['comparison'],
+    }),
+    checklists: build.query<StoredChecklist[], void>({
+      query: () => '/checklists',
+      providesTags: ['checklist'],
+    }),
+    saveChecklist: build.mutation<StoredChecklist, Edit<Checklist>>({
+      query: ({ id, ...body }) => ({ url: `/checklists/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['checklist'],
+    }),
+    deleteChecklist: build.mutation<null, Deletion>({
+      query: ({ id, editedFrom }) => ({
+        url: `/checklists/${id}?editedFrom=${editedFrom}`,
+        method: 'DELETE',
+      }),
+      invalidatesTags: ['checklist'],
+    }),
+    diaries: build.query<StoredDiary[], void>({ query: () => '/diaries', providesTags: ['diary'] }),
+    saveDiary: build.mutation<StoredDiary, Edit<Diary>>({
+      query: ({ id, ...body }) => ({ url: `/diaries/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['diary'],
+    }),
+    unitLife: build.query<UnitLife, string>({
+      query: (id) => `/units/${id}/life`,
+      providesTags: ['entries', 'trials'],
     }),
     editions: build.query<Edition[], { kind: Publishable; of: string }>({
       query: (params) => ({ url: '/editions', params }),
@@ -174,6 +209,11 @@ export const api = createApi({
       query: (wanted) => ({ url: '/trials', params: { ...wanted } }),
       providesTags: ['trials'],
     }),
+    running: build.query<Running[], void>({
+      query: () => '/trials/running',
+      providesTags: ['trials', 'entries'],
+    }),
+    search: build.query<SearchAnswer, string>({ query: (q) => ({ url: '/search', params: { q } }) }),
     verdicts: build.query<TrialVerdicts, readonly string[]>({
       query: (ids) => ({ url: '/trials/verdicts', params: { ids: ids.join(',') } }),
       providesTags: ['trials', 'entries'],
@@ -274,7 +314,7 @@ export const api = createApi({
     recipes: build.query<RememberedRecipe[], void>({ query: () => '/captures/recipes' }),
     loadDemo: build.mutation<null, void>({
       query: () => ({ url: '/demo', method: 'POST' }),
-      invalidatesTags: ['unit', 'meter', 'rig', 'load', 'comparison', 'trials'],
+      invalidatesTags: ['unit', 'meter', 'rig', 'load', 'comparison', 'checklist', 'diary', 'trials'],
     }),
   }),
 })

@@ -4,6 +4,7 @@ import { api } from '../api/api'
 import { Loaded } from '../ui/Loaded'
 import { Page } from '../ui/Page'
 import { FirstSteps } from './FirstSteps'
+import { RunningNow } from './RunningNow'
 import { TrialList } from './TrialList'
 
 // Working out how far a trial is takes the whole core: it is loaded after the list stands.
@@ -17,6 +18,9 @@ export function BenchPage() {
       title="Bench"
       actions={
         <>
+          <Link className="action" to="/search">
+            Search
+          </Link>
           <Link className="action" to="/settings">
             Settings
           </Link>
@@ -42,6 +46,7 @@ export function BenchPage() {
         {({ trials: [latest], total }) =>
           latest ? (
             <>
+              <RunningNow />
               <Suspense
                 fallback={<p className="text-quiet mb-6 min-h-28">Reading the trial on the bench …</p>}
               >

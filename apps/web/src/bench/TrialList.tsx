@@ -1,8 +1,9 @@
 import { trialOrders, type TrialLine, type TrialOrder, type TrialVerdicts } from '@even-watt/contract'
 import { useTable, type PaginationState, type SortingState } from '@tanstack/react-table'
-import { useDeferredValue, useMemo, useState } from 'react'
+import { useDeferredValue, useMemo, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { api } from '../api/api'
+import { Verdict } from '../findings/Verdict'
 import { shortDate } from '../ui/dates'
 import { Find } from '../ui/Find'
 import { ListTable } from '../ui/ListTable'
@@ -37,12 +38,18 @@ const columnsFor = (verdicts: TrialVerdicts | undefined): readonly ListColumn<Tr
   { id: 'entries', head: 'entries', value: ({ entries }) => entries, right: true },
 ]
 
-/** "5 met, 1 not shown": how the claims of a trial stand. */
-function sayVerdicts(counts: TrialVerdicts[string] | undefined, ready: boolean): string {
+/** "5 met, 1 not shown", each with its shape: how the claims of a trial stand, at a glance. */
+function sayVerdicts(counts: TrialVerdicts[string] | undefined, ready: boolean): ReactNode {
   if (!counts) return ready ? '–' : '…'
+  if (!counts.length) return 'no claim'
   return (
-    counts.map(({ outcome, count }) => `${count} ${outcome.replace(', within', ' within')}`).join(', ') ||
-    'no claim'
+    <span className="flex flex-wrap gap-x-3">
+      {counts.map(({ outcome, count }) => (
+        <span key={outcome} className="whitespace-nowrap">
+          <Verdict outcome={outcome} count={count} />
+        </span>
+      ))}
+    </span>
   )
 }
 
@@ -50,6 +57,7 @@ function sayVerdicts(counts: TrialVerdicts[string] | undefined, ready: boolean):
 export function TrialList({ all }: { all: number }) {
   const [search, setSearch] = useState('')
   const [away, setAway] = useState(false)
+  const [newest, setNewest] = useState(false)
   const [sorting, setSorting] = useState<SortingState>([{ id: 'startedAt', desc: true }])
   const [pagination, setPagination] = useState<PaginationState>({ pageIndex: 0, pageSize })
   const wanted = useDeferredValue(search)
@@ -57,6 +65,7 @@ export function TrialList({ all }: { all: number }) {
   const query = api.useTrialsQuery({
     ...(wanted.trim() ? { search: wanted.trim() } : {}),
     ...(away ? { away: 'yes' as const } : {}),
+    ...(newest ? { newest: 'yes' as const } : {}),
     by: isOrder(order?.id) ? order.id : 'startedAt',
     way: order?.desc === false ? 'up' : 'down',
     limit: pageSize,
@@ -65,16 +74,29 @@ export function TrialList({ all }: { all: number }) {
   return (
     <>
       <h2>{away ? 'Trials put away' : 'All trials'}</h2>
-      {all > pageSize / 5 && (
-        <Find
-          label="Find a trial"
-          value={search}
-          onChange={(text) => {
-            setSearch(text)
-            setPagination((before) => ({ ...before, pageIndex: 0 }))
-          }}
-        />
-      )}
+      <div className="no-print flex flex-wrap items-baseline gap-x-5">
+        {all > pageSize / 5 && (
+          <Find
+            label="Find a trial"
+            value={search}
+            onChange={(text) => {
+              setSearch(text)
+              setPagination((before) => ({ ...before, pageIndex: 0 }))
+            }}
+          />
+        )}
+        <label className="mb-2 flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={newest}
+            onChange={({ target }) => {
+              setNewest(target.checked)
+              setPagination((before) => ({ ...before, pageIndex: 0 }))
+            }}
+          />
+          Only the newest of each unit
+        </label>
+      </div>
       <Loaded query={query} what="the list">
         {({ trials, total, away: putAway }) => (
           <>

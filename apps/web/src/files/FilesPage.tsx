@@ -9,7 +9,7 @@ import { ChooseFile } from '../ui/ChooseFile'
 import { shortDate, shortTime } from '../ui/dates'
 import { Notice } from '../ui/Notice'
 import { attach } from './attach'
-import { sayBytes } from './sayBytes'
+import { sayBytes } from '../ui/sayBytes'
 
 /** Photographs and files of the trial: put here, looked at, taken back. */
 export function FilesPage() {
@@ -33,8 +33,8 @@ export function FilesPage() {
     <>
       <StageHead />
       <p className="text-quiet mb-2 max-w-prose">
-        Photographs of the label and the rig, captures, data sheets: up to {sayBytes(mostFile)} each, 1 GB in
-        all. They leave with the trial as one archive.
+        Data sheets, captures, films: up to {sayBytes(mostFile)} each, 1 GB in all. They leave with the trial
+        as one archive. A photograph that is chosen here is kept among the photographs.
       </p>
       <ChooseFile
         multiple

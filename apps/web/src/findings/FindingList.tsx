@@ -3,6 +3,7 @@ import { limiters } from '@even-watt/contract'
 import { sayClaim, type Analysis, type Finding } from '@even-watt/core'
 import { useState } from 'react'
 import { AttributionBar } from '../attribution/AttributionBar'
+import { Strip } from '../photographs/Strip'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial, type TrialState } from '../trials/useTrial'
 import { Fig } from '../ui/Fig'
@@ -35,6 +36,7 @@ export function FindingList({ state, editable = false }: Props) {
             <p className="font-semibold">{claim.quantity}</p>
             <p className="figures">{sayClaim(claim)}</p>
             <p className="text-quiet text-[0.85rem]">{claim.readWhere}</p>
+            {editable && <Strip subject={{ about: claim.id }} of={`${claim.quantity}, ${sayClaim(claim)}`} />}
           </div>
           <div>
             <One finding={standing} state={state} editable={editable} />

@@ -9,12 +9,12 @@ const looks: Record<Outcome, { shape: string; colour: string }> = {
   'not tested': { shape: '○', colour: 'text-quiet' },
 }
 
-/** An outcome: word, shape and colour together. */
-export function Verdict({ outcome }: { outcome: Outcome }) {
+/** An outcome, or how many have it: word, shape and colour together. */
+export function Verdict({ outcome, count }: { outcome: Outcome; count?: number }) {
   const { shape, colour } = looks[outcome]
   return (
     <span className={`${colour} font-bold`}>
-      {shape} {outcome}
+      {shape} {count === undefined ? outcome : `${count} ${outcome}`}
     </span>
   )
 }

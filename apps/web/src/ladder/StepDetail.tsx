@@ -3,6 +3,7 @@ import { keptWhy, quantityData, sayWarmth, warmthOf, type Oddity, type StepFigur
 import { useState } from 'react'
 import { AttributionBar } from '../attribution/AttributionBar'
 import { capture } from '../outbox/capture'
+import { Strip } from '../photographs/Strip'
 import { AsPlanned } from '../plan/AsPlanned'
 import { DoubtMark } from '../trials/DoubtMark'
 import { Struck } from '../trials/Struck'
@@ -56,6 +57,7 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
   }
 
   const readings = [...figures.step.readings, ...figures.step.struck].sort((a, b) => a.at.localeCompare(b.at))
+  const last = figures.step.readings.at(-1)
   return (
     <section className="mt-2" aria-label="Readings of the chosen step">
       {oddities.map((oddity, i) => {
@@ -76,6 +78,7 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
       <LegTable figures={figures} />
       <Warm figures={figures} rig={revision.rig} />
       <AsPlanned figures={figures} />
+      {last && <Strip subject={{ about: last.id }} alsoOf={readings.map(({ id }) => id)} of="this step" />}
       <ul className="text-[0.95rem]">
         {readings.map((entry) => {
           const struck = view.record.struckWhy.get(entry.id)

@@ -3,6 +3,7 @@ import { Fragment, useState } from 'react'
 import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
 import { Fig } from '../ui/Fig'
+import { Strip } from '../photographs/Strip'
 import { AttemptDetail } from './AttemptDetail'
 
 interface Props {
@@ -120,6 +121,7 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
                   <tr>
                     <td />
                     <td colSpan={columns - 1} className="pb-3">
+                      <Strip subject={{ about: attempt.entry.id }} of="this attempt" />
                       <AttemptDetail attempt={attempt} />
                     </td>
                   </tr>

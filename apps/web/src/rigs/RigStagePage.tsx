@@ -9,6 +9,7 @@ import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { shortDate, shortTime } from '../ui/dates'
 import { ChangeRig } from './ChangeRig'
+import { PartPhotographs } from './PartPhotographs'
 import { partName } from './partName'
 import { Remarks } from './Remarks'
 import { HungMeters } from './HungMeters'
@@ -50,6 +51,7 @@ export function RigStagePage() {
           <RigPicture analysis={analysis} />
           <Remarks remarks={checkRig(revision.rig)} name={(at) => partName(revision.rig, at)} />
           <RigFacts rig={revision.rig} meters={revision.meters} />
+          <PartPhotographs rig={revision.rig} />
         </>
       )}
       <section className="mt-4">

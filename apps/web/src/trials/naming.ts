@@ -59,7 +59,7 @@ export function namesOf(
 }
 
 /** What a stage calls an entry of its own. */
-function namesIn(stages: readonly Stage[], entry: Entry): string | undefined {
+export function namesIn(stages: readonly Stage[], entry: Entry): string | undefined {
   if (!('reading' in entry)) return undefined
   const { kind, reading } = entry
   // Each stage's name for a kind takes readings of that kind.

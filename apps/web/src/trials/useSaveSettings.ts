@@ -6,6 +6,8 @@ import { store, useAppDispatch } from '../store'
 import { answer } from '../ui/answers'
 import { useTrial } from './useTrial'
 
+type Patch = Partial<TrialSettings>
+
 /** What may be edited of a trial, without the rest of it. */
 const settingsOf = (trial: TrialSettings): TrialSettings => parse(TrialSettings, trial)
 
@@ -24,7 +26,8 @@ const lines = new Map<string, Line>()
  * conflict with another tab is shown, not overwritten.
  */
 export function useSaveSettings(): {
-  save: (patch: Partial<TrialSettings>) => Promise<boolean>
+  /** What is changed; as a function it is asked of what stands by then, which the screen may not show yet. */
+  save: (patch: Patch | ((now: TrialSettings) => Patch)) => Promise<boolean>
   problem: Problem | undefined
 } {
   const { trial } = useTrial()
@@ -35,9 +38,10 @@ export function useSaveSettings(): {
     dispatch(api.util.updateQueryData('trial', trial.id, (shown) => ({ ...shown, ...change })))
   // What saves may have waited for a search meanwhile: it builds on what stands now, not on what stood when it began.
   const current = () => api.endpoints.trial.select(trial.id)(store.getState()).data ?? trial
-  const save = async (patch: Partial<TrialSettings>) => {
+  const save = async (patch: Patch | ((now: TrialSettings) => Patch)) => {
     const before = lines.get(trial.id)
-    const settings = settingsOf({ ...current(), ...before?.wanted, ...patch })
+    const now = { ...current(), ...before?.wanted }
+    const settings = settingsOf({ ...now, ...(typeof patch === 'function' ? patch(now) : patch) })
     show(settings)
     const sent = (async () => {
       await before?.done.catch(() => undefined)

@@ -3,7 +3,7 @@ import { api } from '../api/api'
 
 interface Props {
   /** What kind of document, which is its path in the API too: "meter". */
-  readonly what: 'unit' | 'meter' | 'rig' | 'load'
+  readonly what: 'unit' | 'meter' | 'rig' | 'load' | 'checklist'
   readonly id: string
   readonly name: string
   readonly onDelete: () => void
@@ -12,6 +12,7 @@ interface Props {
 
 const keepOwn = {
   unit: 'Trials keep their own copy, and stay as they are.',
+  checklist: 'What was worked of it stays in the trials.',
   rig: 'Trials keep their own copy, and stay as they are.',
   load: 'The plans of trials keep their own copy, and stay as they are.',
   meter: '',

@@ -23,7 +23,7 @@ type Send<Argument> = (argument: Argument) => { unwrap: () => Promise<unknown> }
 
 /** What one kind of document needs to be edited; each kind is one such description and its fields. */
 export interface DocumentKind<Form extends FieldValues, Content, Document extends Stored & Content> {
-  readonly what: 'unit' | 'meter' | 'rig' | 'load'
+  readonly what: 'unit' | 'meter' | 'rig' | 'load' | 'checklist'
   readonly listPath: string
   readonly schema: ZodMiniType<Content>
   /** A new one, each time it is asked for. */

@@ -18,6 +18,7 @@ interface Place {
 
 const fixed: Place[] = [
   { words: 'Bench', to: '/' },
+  { words: 'Search everything', to: '/search' },
   { words: 'Units', to: '/units' },
   { words: 'Add a unit', to: '/units/new' },
   { words: 'Rigs', to: '/rigs' },
@@ -26,8 +27,10 @@ const fixed: Place[] = [
   { words: 'Add a load', to: '/loads/new' },
   { words: 'Meters', to: '/meters' },
   { words: 'Add a meter', to: '/meters/new' },
+  { words: 'Checklists', to: '/checklists' },
   { words: 'Compare', to: '/compare' },
   { words: 'Compare trials', to: '/compare/new' },
+  { words: 'What would you need', to: '/needs' },
   { words: 'Check a published page', to: '/check' },
   { words: 'Cable and fuse', to: '/cable' },
   { words: 'Start a trial', to: '/trials/new' },
@@ -83,9 +86,13 @@ function Search({ stages, onClose }: Props) {
     ...meters.map((meter) => ({ words: `Meter ${meter.name}`, to: `/meters/${meter.id}` })),
   ]
   const parts = query.toLowerCase().split(/\s+/).filter(Boolean)
-  const found = places
-    .filter((place) => parts.every((part) => place.words.toLowerCase().includes(part)))
-    .slice(0, 12)
+  const wanted = query.trim()
+  const found = [
+    ...places.filter((place) => parts.every((part) => place.words.toLowerCase().includes(part))).slice(0, 12),
+    ...(wanted.length > 1
+      ? [{ words: `Search everything for “${wanted}”`, to: `/search?q=${encodeURIComponent(wanted)}` }]
+      : []),
+  ]
   return (
     <Combobox<Place | null>
       value={null}

@@ -1,11 +1,11 @@
-import { elementKinds, Rig, type ElementKind } from '@even-watt/contract'
+import { bonds, elementKinds, Rig, type ElementKind } from '@even-watt/contract'
 import { bankNominal, checkRig, promisedSupply } from '@even-watt/core'
 import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
 import { api } from '../../api/api'
 import type { FieldsProps } from '../../ui/DocumentEditor'
-import { TextField } from '../../ui/form'
+import { same, SelectField, TextField } from '../../ui/form'
 import { UndoRedo } from '../../ui/UndoRedo'
 import { useHistory } from '../../ui/useHistory'
 import { LoadSlider } from '../atOnce/LoadSlider'
@@ -100,7 +100,18 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
           error={errorAt('ambient')}
           inputMode="decimal"
         />
-        <TextField label="Note" {...form.register('note')} error={errorAt('note')} />
+        <SelectField
+          label="Neutral and earth joined outside the unit"
+          {...form.register('bond')}
+          error={errorAt('bond')}
+          options={[['', 'not said'], ...same(bonds)]}
+        />
+        <TextField
+          label="Note"
+          {...form.register('note')}
+          error={errorAt('note')}
+          className="col-span-full"
+        />
       </section>
       <section aria-label="Drawing of the rig">
         <RigDrawing

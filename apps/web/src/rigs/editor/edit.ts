@@ -161,6 +161,7 @@ export const blankRig = (makeId: MakeId): RigForm => ({
   name: '',
   ambient: '25',
   leads: '',
+  bond: '',
   note: '',
   bank: {
     name: '',

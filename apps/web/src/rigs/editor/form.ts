@@ -52,6 +52,8 @@ export interface RigForm {
   ambient: string
   /** 'not known', or nothing. */
   leads: string
+  /** Where neutral and earth are joined outside the unit, or nothing. */
+  bond: string
   note: string
   bank: {
     name: string
@@ -141,6 +143,7 @@ export const rigToForm = (rig: Rig): RigForm => ({
   name: rig.name,
   ambient: typedTemperature(rig.ambient),
   leads: rig.leads ?? '',
+  bond: rig.bond ?? '',
   note: rig.note ?? '',
   bank: {
     name: rig.bank.name,
@@ -205,6 +208,7 @@ export function formToRig(form: RigForm, report: Report): unknown {
     typical: typical.length ? Object.fromEntries(typical) : undefined,
     ambient: number('ambient', form.ambient, 1, readTemperature),
     ...(form.leads ? { leads: form.leads } : {}),
+    ...(form.bond ? { bond: form.bond } : {}),
     note: form.note.trim() || undefined,
     assignments: form.assignments
       .filter((assignment) => assignment.meter)

@@ -1,0 +1,97 @@
+import type { Found, FoundIn, SearchAnswer } from '@even-watt/contract'
+import { useDeferredValue, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { api } from '../api/api'
+import { Loaded } from '../ui/Loaded'
+import { Page } from '../ui/Page'
+import { pathOf, placesInOrder } from './places'
+
+/** ms after which what is still unread is asked for again. */
+const goesOn = 400
+
+/** Everything on the bench that holds some words: units and their promises, notes, remarks, findings. */
+export function SearchPage() {
+  const [parameters, setParameters] = useSearchParams()
+  const [typed, setTyped] = useState(parameters.get('q') ?? '')
+  const q = useDeferredValue(typed.trim())
+  return (
+    <Page title="Search">
+      <form role="search" onSubmit={(event) => event.preventDefault()}>
+        <input
+          type="search"
+          className="input max-w-xl text-lg"
+          aria-label="Search everything"
+          placeholder="a unit, a promise, a note, what was found …"
+          maxLength={100}
+          autoFocus
+          value={typed}
+          onChange={({ target }) => {
+            setTyped(target.value)
+            setParameters(target.value.trim() ? { q: target.value.trim() } : {}, { replace: true })
+          }}
+        />
+      </form>
+      {q.length > 1 ? (
+        <Answer q={q} />
+      ) : (
+        <p className="text-quiet mt-3 max-w-prose">
+          Two letters or more. Every word must stand in what is found; units, rigs, meters, loads, checklists,
+          diaries, trials with their findings, remarks, photographs and notes are looked through.
+        </p>
+      )}
+    </Page>
+  )
+}
+
+function Answer({ q }: { q: string }) {
+  const [unread, setUnread] = useState(1)
+  const query = api.useSearchQuery(q, {
+    refetchOnMountOrArgChange: true,
+    pollingInterval: unread > 0 ? goesOn : 0,
+  })
+  const left = query.data?.unread ?? 1
+  if (left !== unread) setUnread(left)
+  return (
+    <Loaded query={query} what="what was found">
+      {(answer) => <Groups q={q} answer={answer} />}
+    </Loaded>
+  )
+}
+
+function Groups({ q, answer: { found, more, unread } }: { q: string; answer: SearchAnswer }) {
+  const groups = placesInOrder
+    .map(([place, title]) => ({ place, title, here: found.filter((one) => one.in === place) }))
+    .filter(({ here }) => here.length)
+  return (
+    <div className="mt-3">
+      {unread > 0 && (
+        <p className="text-quiet" role="status">
+          The findings of {unread} more {unread === 1 ? 'trial is' : 'trials are'} still being read …
+        </p>
+      )}
+      {groups.length === 0 && unread === 0 && <p>Nothing on this bench holds “{q}”.</p>}
+      {groups.map(({ place, title, here }) => (
+        <Group key={place} title={title} here={here} />
+      ))}
+      {more && <p className="text-quiet mt-3">There is more of some kinds: add a word.</p>}
+    </div>
+  )
+}
+
+function Group({ title, here }: { title: string; here: readonly (Found & { in: FoundIn })[] }) {
+  return (
+    <section className="mb-3">
+      <h2>{title}</h2>
+      <ul>
+        {here.map((one, i) => (
+          <li key={i} className="grid gap-x-4 border-b border-rule py-1 md:grid-cols-[18rem_1fr]">
+            <Link className="plain-link min-w-0 font-semibold break-words" to={pathOf(one)}>
+              {one.name}
+            </Link>
+            <span className="min-w-0 break-words">{one.words}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
