@@ -70,7 +70,6 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, corrick: strin
   { name: 'plan', path: `/trials/${varnock}/plan` },
   { name: 'schedule', path: `/trials/${varnock}/plan/schedule` },
   { name: 'endurance', path: `/trials/${corrick}/endurance` },
-  { name: 'ports', path: `/trials/${corrick}/ports`, whole: true },
   { name: 'limits', path: `/trials/${pellam}/limits/surge?rig=2`, theme: 'night' },
   {
     name: 'motors',
@@ -81,12 +80,24 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, corrick: strin
     },
   },
   {
-    name: 'log',
-    path: `/trials/${ottrel}/endurance?rig=2`,
-    theme: 'night',
+    name: 'photograph',
+    path: `/trials/${ottrel}/report/photographs`,
     before: async (page) => {
-      await page.getByRole('link', { name: /Rated hold/ }).click()
-      await page.getByRole('button', { name: '°C', exact: true }).click()
+      await page.getByRole('link', { name: /Joints: negative lug/ }).click()
+      await page.getByLabel('Words of mark 1').waitFor()
+    },
+  },
+  {
+    name: 'needs',
+    path: '/needs',
+    whole: true,
+    before: async (page) => {
+      const load = page.getByRole('group', { name: 'Load 1' })
+      await load.getByLabel('What runs').fill('sample freezer')
+      await load.getByLabel(/It takes/).fill('120')
+      await load.getByLabel(/^For/).fill('10')
+      await load.getByLabel(/Starts with/).fill('6')
+      await page.getByRole('row', { name: /^main fuse/ }).waitFor()
     },
   },
   { name: 'findings', path: `/trials/${ottrel}/findings` },

@@ -3,7 +3,7 @@ import type { Demo } from './scenario'
 
 /**
  * The demo as it stands in the checkout (a test holds that it is what `demo` makes), for those who only need something to
- * work on: without captures, whose bytes would have to be stored first.
+ * work on: without captures and photographs, whose bytes would have to be stored first.
  */
 export function writtenDemo(): Omit<Demo, 'files'> {
   const read = (name: keyof Demo): unknown =>
@@ -15,9 +15,11 @@ export function writtenDemo(): Omit<Demo, 'files'> {
     rigs: read('rigs') as Demo['rigs'],
     loads: read('loads') as Demo['loads'],
     comparisons: read('comparisons') as Demo['comparisons'],
+    checklists: read('checklists') as Demo['checklists'],
+    diaries: read('diaries') as Demo['diaries'],
     trials: trials.map((document) => ({
       ...document,
-      entries: document.entries.filter(({ kind }) => kind !== 'capture'),
+      entries: document.entries.filter(({ kind }) => kind !== 'capture' && kind !== 'photograph'),
     })),
   }
 }

@@ -1,5 +1,7 @@
 import type {
+  StoredChecklist,
   StoredComparison,
+  StoredDiary,
   StoredLoad,
   StoredMeter,
   StoredRig,
@@ -7,6 +9,7 @@ import type {
   TrialDocument,
 } from '@even-watt/contract'
 import { comparisonsOf } from './comparisons'
+import { stationDiaries, stationLists } from './lists'
 import { stationLoads } from './loads'
 import { stationMeters } from './meters'
 import { stationRigs } from './rigs'
@@ -27,6 +30,8 @@ export interface Demo {
   readonly loads: StoredLoad[]
   readonly trials: TrialDocument[]
   readonly comparisons: StoredComparison[]
+  readonly checklists: StoredChecklist[]
+  readonly diaries: StoredDiary[]
   /** The bytes that its captures name. */
   readonly files: ReadonlyMap<string, Uint8Array>
 }
@@ -48,7 +53,7 @@ function make(): Demo {
     pellamAfternoon(files),
     varnockLegs(files),
     corrickTrial(files),
-    ottrelCTrial(),
+    ottrelCTrial(files),
   ]
   return {
     units: Object.values(stationUnits),
@@ -57,6 +62,8 @@ function make(): Demo {
     loads: Object.values(stationLoads),
     trials,
     comparisons: comparisonsOf(trials),
+    checklists: Object.values(stationLists),
+    diaries: stationDiaries,
     files,
   }
 }

@@ -53,6 +53,19 @@ export const stationUnits = {
     price: { amount: 389, currency: 'EUR' },
     mass: 4.1,
     size: [0.34, 0.21, 0.09],
+    region: 'EU',
+    bonding: 'floating',
+    leads: { gauge: { unit: 'mm²', area: 16 }, length: 0.8 },
+    box: [
+      { what: 'leads with lugs', count: 2, remark: 'M8, crimped' },
+      { what: 'wired switch', count: 1, remark: 'its wire is 2 m' },
+      { what: 'radio remote', count: 1, needs: 'a button cell CR2032, 3 V' },
+      { what: 'manual', count: 1, remark: 'twelve pages, no wiring diagram' },
+    ],
+    outlets: [
+      { what: 'earthed socket', count: 2, remark: 'too close for two plug-in adapters' },
+      { what: 'USB-A', count: 1 },
+    ],
     claims: ottrelClaims(11),
   },
   ottrelC: {
@@ -85,6 +98,7 @@ export const stationUnits = {
     price: { amount: 74, currency: 'EUR' },
     mass: 1.9,
     size: [0.24, 0.14, 0.07],
+    leads: { gauge: { unit: 'mm²', area: 10 }, length: 0.6, fuse: 100 },
     note: 'Its manual never says which wave it makes; seen on the scope.',
     claims: [
       claim('continuous power', 'at least', 900, 'W', 'label'),

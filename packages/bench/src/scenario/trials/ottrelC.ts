@@ -2,15 +2,17 @@ import type { Entry, StoredMeter, Trial, TrialDocument } from '@even-watt/contra
 import type { BenchModel } from '../../ladder/operate'
 import { BenchHand } from '../capture'
 import { shelf } from '../loads'
+import { ottrelCLookedOver } from '../lookedOver'
 import { stationMeters as m } from '../meters'
 import { bankTruth, pathTruth, stationRigs } from '../rigs'
 import { stationUnits, unitModels } from '../units'
+import type { Files } from '../waves'
 import { document } from './document'
 import { ladderLoads } from './ottrel/loads'
 import { ottrelDuty, ottrelSeed } from './ottrel/trial'
 
 /** The later revision of the Ottrel on the same meters and leads: what draws less, what is better, what nobody tried. */
-export function ottrelCTrial(): TrialDocument {
+export function ottrelCTrial(files: Files = new Map()): TrialDocument {
   const meters: StoredMeter[] = [m.dmm1, m.dmm2, m.shunt, m.ammeter, m.wattmeter, m.scope, m.infrared]
   const rig = { ...stationRigs.l24, note: 'The leads of launch 2, lugs torqued.' }
   const bench: BenchModel = {
@@ -36,6 +38,7 @@ export function ottrelCTrial(): TrialDocument {
     ],
   }
   const entries: Entry[] = [
+    ...ottrelCLookedOver(files, stationUnits.ottrelC),
     hand.makeSafe(stationUnits.ottrelC, rig, 1, 'R.O.'),
     hand.noLoad(bench, rig, 1),
     hand.noLoad(bench, rig, 1),

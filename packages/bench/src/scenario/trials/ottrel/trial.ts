@@ -13,6 +13,7 @@ import type { LoadModel } from '../../../loads/law'
 import { BenchHand, misread } from '../../capture'
 import { shelf } from '../../loads'
 import { ratedHour } from '../../hours'
+import { ottrelLookedOver } from '../../lookedOver'
 import { stationMeters as m } from '../../meters'
 import { ladderByHand, Planner } from '../../plans'
 import { bankTruth, pathTruth, stationRigs } from '../../rigs'
@@ -204,6 +205,8 @@ export function ottrelTrial(files: Files = new Map()): TrialDocument {
       plan: ladderByHand(trial, steps, 4),
       schedule: day.schedule({ opens: '08:00', closes: '17:00', charge: 1, charger: 30 }),
     },
-    [...entries, ...hour, ...waves, ...day.log].sort((a, b) => a.at.localeCompare(b.at)),
+    [...ottrelLookedOver(files, stationUnits.ottrel, rig), ...entries, ...hour, ...waves, ...day.log].sort(
+      (a, b) => a.at.localeCompare(b.at),
+    ),
   )
 }
