@@ -42,10 +42,10 @@ export async function benchTrialList(): Promise<void> {
       const { trials: lines } = (await answer.json()) as TrialPage
       if (lines.length !== trials) throw new Error(`${lines.length} trials came back.`)
     })
-    const bare = await medianTime(15, () => pool.query(sql, ['', trials, 0, false]))
+    const bare = await medianTime(15, () => pool.query(sql, ['', trials, 0, false, false]))
     say(`list ${trials} trials over the API`, overApi, 'the same SQL bare', bare, 'ms')
     const plan = await pool.query<{ 'QUERY PLAN': string }>(
-      `explain ${sql.replaceAll('$1', "''").replace('$2', '100').replace('$3', '0').replace('$4', 'false')}`,
+      `explain ${sql.replaceAll('$1', "''").replace('$2', '100').replace('$3', '0').replace('$4', 'false').replace('$5', 'false')}`,
     )
     console.log(`  plan: ${plan.rows.map((row) => row['QUERY PLAN'].trim()).join(' | ')}`)
     await close(server)

@@ -141,7 +141,7 @@ test('a phone comes in by TLS and passphrase, and what it captures is on the lap
 
   await page.goto(`${place.url}/phone`)
   await page.getByRole('button', { name: 'Shut out' }).click()
-  await expect(page.getByText('shut out')).toBeVisible()
+  await expect(page.getByText('shut out', { exact: true })).toBeVisible()
   await hand.goto(address.split(' ')[0] ?? '')
   await expect(hand.getByLabel('Passphrase')).toBeVisible()
   await phone.close()

@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+
+test('a report is composed by keys: own words, order, short form; nothing chosen is not published', async ({
+  page,
+}) => {
+  const trial = await freshTrial(page, 'Composed')
+  await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
+  await typeStep(page, 'heater', ['25.8', '20.0', '230', '2.1', '480', '1.00', '50'])
+  await page.goto(`${demoUrl()}/trials/${trial}/report`)
+  await page.getByText('Compose it').click()
+  const parts = page.getByRole('list', { name: 'Parts of the report' })
+  await page.getByRole('button', { name: 'Add own words' }).click()
+  await page.getByRole('textbox', { name: 'The own words 1' }).fill('Read this first.')
+  await page.getByRole('button', { name: 'Move Findings down' }).click()
+  await expect(parts.getByRole('listitem').nth(1)).toContainText('The unit')
+  await page.getByLabel('Method', { exact: true }).focus()
+  await page.keyboard.press('Alt+ArrowUp')
+  await expect(parts.getByRole('listitem').nth(2)).toContainText('Method')
+  const article = page.locator('article')
+  await expect(article.getByText('Read this first.')).toBeVisible()
+  await page.getByLabel('Method', { exact: true }).click()
+  await expect(article.getByRole('heading', { name: 'Method' })).toHaveCount(0)
+  await page.reload()
+  await expect(article.getByText('Read this first.')).toBeVisible()
+  await expect(article.getByRole('heading', { name: 'Method' })).toHaveCount(0)
+  await page.getByText('Compose it').click()
+  await page.getByRole('button', { name: 'Short form' }).click()
+  await expect(article.getByRole('heading', { name: /^Rig 1/ })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Remove own words 1' }).click()
+  for (const name of ['Findings', 'The unit', 'Meters', 'Photographs'])
+    await page.getByRole('list', { name: 'Parts of the report' }).getByLabel(name, { exact: true }).click()
+  await expect(page.getByText('No part of the report is chosen: there is nothing to publish.')).toBeVisible()
+  await page.getByRole('button', { name: 'As usual' }).click()
+  await expect(article.getByRole('heading', { name: /^Rig 1/ })).toBeVisible()
+})
+
+test('a unit on one card, and the chapters of a film that was made of its trial', async ({ page }) => {
+  const trial = await trialNamed(page, 'Ottrel 1400-24 for')
+  await page.goto(`${demoUrl()}/trials/${trial}/report/card`)
+  const card = page.getByRole('article')
+  await expect(card.getByRole('heading', { level: 1 })).toHaveText('Ottrel 1400-24')
+  await expect(card.getByText('All 8 claims are met.')).toBeVisible()
+  await expect(card.locator('img')).toBeVisible()
+  await page.getByRole('link', { name: 'Chapters of a film' }).click()
+  const marks = page.getByLabel('Chapter marks')
+  await expect(marks).toContainText('incubator mat')
+  await page.getByLabel(/The film lasts/).fill('12')
+  await expect(marks).not.toContainText('sand oven')
+  await page.getByLabel(/The film lasts/).fill('long')
+  await expect(page.getByText('"long" is no number of minutes.')).toBeVisible()
+})
+
+test('an edition leaves as data too, and what a spreadsheet would compute stays text', async ({ page }) => {
+  const trial = await freshTrial(page, 'As data')
+  await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
+  await typeStep(page, 'heater', ['25.8', '20.0', '230', '2.1', '480', '1.00', '50'])
+  const { version, ...settings } = (await (
+    await page.request.get(`${demoUrl()}/api/trials/${trial}`)
+  ).json()) as { version: number }
+  await page.request.put(`${demoUrl()}/api/trials/${trial}`, {
+    data: {
+      editedFrom: version,
+      settings: { ...settings, answer: { said: ['=HYPERLINK("http://x")'], drafted: [] } },
+    },
+  })
+  await page.goto(`${demoUrl()}/trials/${trial}/report`)
+  await expect(page.getByText('=HYPERLINK')).toBeVisible()
+  await page.getByRole('button', { name: 'Publish edition 1' }).click()
+  const saved = async (name: string) => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download', (one) => !one.suggestedFilename().endsWith('.html')),
+      page.getByRole('button', { name }).click(),
+    ])
+    return readFileSync(await download.path(), 'utf8')
+  }
+  const json = JSON.parse(await saved('Edition 1 as JSON')) as { number: number; stated: unknown[] }
+  expect(json.number).toBe(1)
+  expect(json.stated.length).toBeGreaterThan(1)
+  expect(await saved('Edition 1 as CSV')).toContain(`"'=HYPERLINK`)
+})
