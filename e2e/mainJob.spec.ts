@@ -86,7 +86,7 @@ test('from nothing to a curve and a verdict, in the browser alone', async ({ pag
   await page.getByRole('textbox', { name: 'Gauge' }).fill('4/0')
   await page.getByLabel('Ripple resistance').fill('')
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByRole('cell', { name: /4\/0 AWG copper, 1.2192 m/ })).toBeVisible()
+  await expect(page.getByRole('cell', { name: /4\/0 AWG \(107 mm²\) copper, 1.2192 m/ })).toBeVisible()
 
   await page.goto(`${place.url}/trials/new`)
   await page.getByRole('button', { name: 'Start' }).click()

@@ -73,7 +73,7 @@ test('wrong keys get a sentence each, and nothing typed is lost', async ({ page 
   await expect(page.getByLabel('Peak current')).toHaveValue('3')
   await page.goto(`${demoUrl()}/loads`)
   await page.getByRole('link', { name: 'sieve shaker' }).click()
-  await page.getByLabel('Horsepower').fill('0.5')
+  await page.getByLabel('Shaft power').fill('0.5 hp')
   await page.getByLabel('Code letter').fill('i')
   await page.getByRole('button', { name: 'Save' }).first().click()
   await expect(page.getByText(/Code letter: one of A, B, C/).first()).toBeVisible()

@@ -32,7 +32,7 @@ describe('forms', () => {
   it('take feet, inches, pounds and decimal commas', () => {
     const { report } = collect()
     const unit = formToUnit(
-      { ...blankUnit, name: 'U', inputVoltage: '25,6', mass: '9 lb', size: ['13 in', '200 mm', '0.09'] },
+      { ...blankUnit, name: 'U', inputVoltage: '25,6', mass: '9 lb', size: ['13 in', '0.2 m', '90'] },
       report,
     )
     expect(unit).toMatchObject({

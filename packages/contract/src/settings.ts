@@ -18,9 +18,15 @@ export const mainsSystems = [
 export const Settings = z.object({
   mains: oneOf('Mains', mainsSystems),
   currency: words('Currency', 3),
-  /** Units in which plain numbers are typed, and figures shown; absent: metres and °C. */
+  /** Units in which plain numbers are typed, and figures shown; absent: SI, with a decimal point. */
   length: z.optional(oneOf('Lengths', ['m', 'ft'] as const)),
   temperature: z.optional(oneOf('Temperatures', ['°C', '°F'] as const)),
+  mass: z.optional(oneOf('Masses', ['kg', 'lb'] as const)),
+  gauge: z.optional(oneOf('Cable sizes', ['mm²', 'AWG'] as const)),
+  torque: z.optional(oneOf('Torques', ['N·m', 'lb·in'] as const)),
+  /** The shaft power that a motor’s nameplate prints. */
+  motors: z.optional(oneOf('Motors', ['W', 'hp'] as const)),
+  decimal: z.optional(oneOf('Decimal mark', ['.', ','] as const)),
   /** Uses that units are asked to suit; absent: those that a bench begins with. */
   suits: z.optional(SuitRules),
 })

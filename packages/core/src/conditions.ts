@@ -1,6 +1,6 @@
 import type { Claim, ClaimQuantity, Entry, ReadingKind } from '@even-watt/contract'
 import { analyse } from './analyse'
-import { say } from './figures'
+import { say, sayTemperature } from './figures'
 import type { Verdict } from './findings'
 import { remembering } from './remember'
 import type { Analysis, RevisionRecord } from './trials'
@@ -72,12 +72,12 @@ export function underItsConditions(
   ) {
     const was =
       coolest === undefined ? 'how warm the room was is not recorded' : `the room had ${say(coolest, '°C')}`
-    const wouldShow = `Repeat it in a room of ${claim.room} °C, and record that.`
+    const wouldShow = `Repeat it in a room of ${sayTemperature(claim.room, 1)}, and record that.`
     return {
       ...verdict,
       outcome: 'not shown',
       wouldShow,
-      sentence: `Not shown: it is stated for a room of ${claim.room} °C, and ${was}. ${sentence} ${wouldShow}`,
+      sentence: `Not shown: it is stated for a room of ${sayTemperature(claim.room, 1)}, and ${was}. ${sentence} ${wouldShow}`,
     }
   }
   return { ...verdict, sentence, ...unstated(verdict, claim, counted, room) }
@@ -106,7 +106,7 @@ function unstated(
       ? `${sayRange(Math.min(...read), Math.max(...read))} at the terminals`
       : 'input volts that were not read',
     room.length &&
-      `${[...new Set([Math.min(...room), Math.max(...room)])].map((one) => say(one, '')).join(' to ')} °C in the room`,
+      `${[...new Set([Math.min(...room), Math.max(...room)])].map((one) => say(one, '°C')).join(' to ')} in the room`,
   ]
   return {
     conditions: `The promise states no ${absent.join(' and no ')}; this was at ${at.filter(Boolean).join(', ')}.`,

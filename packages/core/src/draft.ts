@@ -1,7 +1,7 @@
 import type { OwnAnswer, SuitRule, Trial } from '@even-watt/contract'
 import { answerOf } from './answer'
 import { criteria } from './compare'
-import { isFigure, sayFigure } from './figures'
+import { isFigure, sayFigure, withPoint } from './figures'
 import type { ClaimFindings } from './judge'
 import { suitsOf, type Suiting } from './suits'
 import type { Analysis } from './trials'
@@ -85,4 +85,4 @@ export const driftOf = ({ drafted }: OwnAnswer, { sentences }: Pick<Draft, 'sent
   Array.from({ length: Math.max(drafted.length, sentences.length) }, (_, i) => ({
     then: drafted[i],
     now: sentences[i],
-  })).filter(({ then, now }) => then !== now)
+  })).filter(({ then, now }) => withPoint(then) !== withPoint(now))

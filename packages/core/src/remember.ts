@@ -1,5 +1,8 @@
+import { writing } from './figures'
+
 /**
- * Keeps the last value computed for a key, and gives it again while every part it was made from is the very same.
+ * Keeps the last value computed for a key, and gives it again while every part it was made from is the very same, and
+ * so is how figures are written: what is kept holds sentences.
  * What is computed stays a pure function of its parts; only the work is saved. The keys are held weakly.
  */
 export function remembering<Key extends object, Value>(): (
@@ -8,7 +11,8 @@ export function remembering<Key extends object, Value>(): (
   make: () => Value,
 ) => Value {
   const last = new WeakMap<Key, { parts: readonly unknown[]; value: Value }>()
-  return (key, parts, make) => {
+  return (key, given, make) => {
+    const parts = [...given, writing()]
     const known = last.get(key)
     if (known?.parts.length === parts.length && known.parts.every((part, i) => part === parts[i]))
       return known.value

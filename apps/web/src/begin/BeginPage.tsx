@@ -136,14 +136,12 @@ function Begin({ known }: { readonly known: Settings | null }) {
               onChange={(event) => change({ currency: event.target.value })}
             />
             <SelectField
-              label="Lengths, temperatures"
+              label="Units"
               value={form.units}
               onChange={(event) => change({ units: event.target.value })}
               options={[
-                ['m °C', 'm, °C'],
-                ['ft °F', 'ft, °F'],
-                ['m °F', 'm, °F'],
-                ['ft °C', 'ft, °C'],
+                ['metric', 'm, °C, mm², kg'],
+                ['american', 'ft, °F, AWG, lb'],
               ]}
             />
           </>

@@ -15,7 +15,6 @@ import { readNumber } from '../ui/form'
 export interface BeginForm {
   readonly mains: string
   readonly currency: string
-  /** Lengths and temperatures: "m °C". */
   readonly units: string
   readonly kind: 'inverter' | 'power station'
   readonly name: string
@@ -34,7 +33,7 @@ export interface BeginForm {
 export const blankBegin: BeginForm = {
   mains: '',
   currency: 'EUR',
-  units: 'm °C',
+  units: 'metric',
   kind: 'inverter',
   name: '',
   volts: '',

@@ -38,11 +38,18 @@ export function useBegin() {
 }
 
 function settingsOf({ mains, currency, units }: BeginForm): Settings {
-  const [length, temperature] = units.split(' ')
   return {
     mains: mains as Settings['mains'],
     currency: currency.trim(),
-    length: length === 'ft' ? 'ft' : 'm',
-    temperature: temperature === '°F' ? '°F' : '°C',
+    ...(units === 'american' ? american : {}),
   }
+}
+
+const american: Partial<Settings> = {
+  length: 'ft',
+  temperature: '°F',
+  mass: 'lb',
+  gauge: 'AWG',
+  torque: 'lb·in',
+  motors: 'hp',
 }

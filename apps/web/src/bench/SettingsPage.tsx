@@ -1,4 +1,5 @@
 import { mainsSystems, Settings, type Problem } from '@even-watt/contract'
+import type { Writing } from '@even-watt/core'
 import { useState } from 'react'
 import { safeParse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
@@ -11,14 +12,77 @@ import { chooseUnits } from '../ui/units'
 
 const blank: Settings = { mains: '230 V 50 Hz', currency: 'EUR' }
 
+type Options = readonly [readonly [string, string], ...(readonly (readonly [string, string])[])]
+
+/** How figures are typed and read; the first of each is what a bench begins with. */
+const choices: readonly (readonly [name: keyof Writing, label: string, options: Options])[] = [
+  [
+    'decimal',
+    'Decimal mark',
+    [
+      ['.', '12.8 (point)'],
+      [',', '12,8 (comma)'],
+    ],
+  ],
+  [
+    'length',
+    'Lengths in',
+    [
+      ['m', 'metres, millimetres'],
+      ['ft', 'feet, inches'],
+    ],
+  ],
+  [
+    'temperature',
+    'Temperatures in',
+    [
+      ['°C', '°C'],
+      ['°F', '°F'],
+    ],
+  ],
+  [
+    'mass',
+    'Masses in',
+    [
+      ['kg', 'kilograms'],
+      ['lb', 'pounds'],
+    ],
+  ],
+  [
+    'gauge',
+    'Cable sizes read in',
+    [
+      ['mm²', 'mm²'],
+      ['AWG', 'AWG'],
+    ],
+  ],
+  [
+    'torque',
+    'Torques in',
+    [
+      ['N·m', 'N·m'],
+      ['lb·in', 'lb·in'],
+    ],
+  ],
+  [
+    'motors',
+    'Motors’ shaft power in',
+    [
+      ['W', 'watts'],
+      ['hp', 'horsepower'],
+    ],
+  ],
+]
+
 /** What a bench is asked once, to be changed later. */
 export function SettingsPage() {
   const settings = api.useSettingsQuery()
   return (
     <Page title="This bench">
       <p className="text-quiet mb-3 max-w-prose">
-        Asked once, and what new units begin with. Lengths and temperatures are stored in metres and °C
-        whatever is chosen; a unit typed with a number (“4 ft”, “104 °F”) always counts.
+        Asked once, and what new units begin with. All is stored in metric units whatever is chosen; a unit
+        typed with a number (“4 ft”, “104 °F”, “9 lb”) always counts, and so do both 12.8 and 12,8. Files that
+        are saved or exported keep the decimal point.
       </p>
       <Loaded query={settings} what="what the bench was asked">
         {(known) => <Fields known={known ?? blank} />}
@@ -68,21 +132,15 @@ function Fields({ known }: { readonly known: Settings }) {
         onChange={(event) => change({ currency: event.target.value })}
         error={read.success ? undefined : read.error.issues[0]?.message}
       />
-      <SelectField
-        label="Lengths in"
-        value={form.length ?? 'm'}
-        onChange={(event) => change({ length: event.target.value })}
-        options={[
-          ['m', 'metres'],
-          ['ft', 'feet'],
-        ]}
-      />
-      <SelectField
-        label="Temperatures in"
-        value={form.temperature ?? '°C'}
-        onChange={(event) => change({ temperature: event.target.value })}
-        options={same(['°C', '°F'])}
-      />
+      {choices.map(([name, label, options]) => (
+        <SelectField
+          key={name}
+          label={label}
+          value={form[name] ?? options[0][0]}
+          onChange={(event) => change({ [name]: event.target.value })}
+          options={options}
+        />
+      ))}
       <button type="submit" className="action action-main w-fit">
         Save
       </button>

@@ -1,5 +1,13 @@
 import { ChargingReading } from '@even-watt/contract'
-import { chargingTests, joinPanels, say } from '@even-watt/core'
+import {
+  chargingTests,
+  formatNumber,
+  joinPanels,
+  plain,
+  say,
+  sayTemperature,
+  typedNumber,
+} from '@even-watt/core'
 import { useState } from 'react'
 import { CaptureForm } from '../trials/CaptureForm'
 import { FieldGrid } from '../trials/FieldGrid'
@@ -7,6 +15,7 @@ import { number, readFields, words } from '../trials/fields'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { readNumber, TextField } from '../ui/form'
+import { typedTemperature } from '../ui/units'
 
 const fields = [
   words('name', 'Panel', 'roof panel'),
@@ -32,7 +41,7 @@ export function PanelMatcher() {
   const [typed, setTyped] = useState<Record<string, string>>({})
   const state = useCaptureForm({
     what: 'panel',
-    start: { perKelvin: '-0.3', coldest: '-5' },
+    start: { perKelvin: typedNumber(-0.3), coldest: typedTemperature(-5) },
     schema: ChargingReading,
     read: (from) => ({ test: 'panel', ...readFields(fields, from), note: from.text('note') }),
     entry: (reading) => ({ kind: 'charging', reading }),
@@ -47,7 +56,7 @@ export function PanelMatcher() {
         <>
           <p className="text-quiet">
             {panel.owned} × {panel.name}: {say(panel.openVolts, 'V')} open, {say(panel.shortAmps, 'A')} short,{' '}
-            {say(panel.watts, 'W')}, {panel.perKelvin} %/K, down to {panel.coldest} °C.
+            {say(panel.watts, 'W')}, {plain(panel.perKelvin)} %/K, down to {sayTemperature(panel.coldest, 1)}.
           </p>
           <div className="no-print mt-2 grid max-w-2xl grid-cols-2 gap-3 md:grid-cols-4">
             {limitNames.map(([name, label, unit]) => (
@@ -77,9 +86,9 @@ export function PanelMatcher() {
               {ways.map((way) => (
                 <tr key={`${way.inSeries} ${way.inParallel}`} className={way.forbidden ? 'text-madder' : ''}>
                   <td>{saysJoined(way.inSeries, way.inParallel)}</td>
-                  <td className="figures right">{way.coldVolts.toFixed(2)}</td>
-                  <td className="figures right">{way.shortAmps.toFixed(1)}</td>
-                  <td className="figures right">{way.forbidden ? '–' : way.watts.toFixed(0)}</td>
+                  <td className="figures right">{formatNumber(way.coldVolts, 2)}</td>
+                  <td className="figures right">{formatNumber(way.shortAmps, 1)}</td>
+                  <td className="figures right">{way.forbidden ? '–' : formatNumber(way.watts, 0)}</td>
                   <td>
                     {way.forbidden
                       ? `Never: ${way.against.join('; ')}`

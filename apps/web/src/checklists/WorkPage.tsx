@@ -1,4 +1,4 @@
-import { parseMeasure, readingsOf, sayNarrowed, sayTorque, worked, type WorkedLine } from '@even-watt/core'
+import { readingsOf, sayNarrowed, sayTorque, worked, writing, type WorkedLine } from '@even-watt/core'
 import type { StoredChecklist } from '@even-watt/contract'
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
@@ -12,6 +12,7 @@ import { shortTime } from '../ui/dates'
 import { readNumber, SelectField } from '../ui/form'
 import { Loaded } from '../ui/Loaded'
 import { Notice } from '../ui/Notice'
+import { readTorque } from '../ui/units'
 
 /** A checklist worked on the rig of the screen, line by line. */
 export function WorkPage() {
@@ -102,7 +103,7 @@ function Line({ list, worked: { line, last, odd } }: { list: string; worked: Wor
   const [fault, setFault] = useState<string>()
   const found = last?.reading.found
   const check = (what: keyof typeof signs) => {
-    const torque = readNumber(applied, (text) => parseMeasure(text, 'torque'))
+    const torque = readNumber(applied, readTorque)
     if (torque.why !== undefined) return setFault(torque.why)
     if (line.torque !== undefined && what === 'done' && torque.value === undefined)
       return setFault('Type the torque that was applied, in N·m or lb·in.')
@@ -151,8 +152,8 @@ function Line({ list, worked: { line, last, odd } }: { list: string; worked: Wor
         {line.torque !== undefined && (
           <input
             className="input w-24"
-            aria-label={`Torque applied at ${line.words}, N·m`}
-            placeholder="N·m"
+            aria-label={`Torque applied at ${line.words}, ${writing().torque}`}
+            placeholder={writing().torque}
             inputMode="decimal"
             value={applied}
             onChange={({ target }) => setApplied(target.value)}

@@ -1,6 +1,8 @@
 import {
   sayFigure,
+  scale,
   worthOf,
+  writing,
   type Compared,
   type FigureUnit,
   type Uncertain,
@@ -8,14 +10,25 @@ import {
 } from '@even-watt/core'
 import { BesideTable } from './BesideTable'
 
+const gramsInOunce = 28.349523125
 const bare: FigureUnit = ''
 const told = (x: Uncertain | undefined, unit: string) => x && `${sayFigure({ unit: bare, x })} ${unit}`
 
 const rows: readonly (readonly [words: string, of: (worth: Worth) => string | undefined])[] = [
   ['shown to carry', ({ proven }) => sayFigure(proven)],
   ['price', ({ price }) => price && told(price.x, `${price.currency}/W`)],
-  ['mass', ({ mass }) => told(mass, 'g/W')],
-  ['room it takes', ({ volume }) => told(volume, 'cm³/W')],
+  [
+    'mass',
+    ({ mass }) =>
+      writing().mass === 'lb' ? told(mass && scale(mass, 1 / gramsInOunce), 'oz/W') : told(mass, 'g/W'),
+  ],
+  [
+    'room it takes',
+    ({ volume }) =>
+      writing().length === 'ft'
+        ? told(volume && scale(volume, 1 / 2.54 ** 3), 'in³/W')
+        : told(volume, 'cm³/W'),
+  ],
 ]
 
 /** Price, mass and room for each watt that was shown to be carried. */

@@ -5,13 +5,15 @@ import {
   flexibleStranding,
   parseGauge,
   rectangular,
-  sayFigure,
-  uncertain,
   say,
+  sayFigure,
+  typedNumber,
+  uncertain,
+  writing,
 } from '@even-watt/core'
 import { useState } from 'react'
 import { readNumber, TextField } from '../ui/form'
-import { readLength, readTemperature, typedLength, typedTemperature, units } from '../ui/units'
+import { readLength, readTemperature, typedLength, typedTemperature } from '../ui/units'
 
 const strandingSpread = rectangular(0.05 / flexibleStranding)
 
@@ -21,7 +23,7 @@ export function CurrentFromDrop() {
     gauge: '16 mm²',
     length: typedLength(1),
     millivolts: '',
-    accuracy: '0.2',
+    accuracy: typedNumber(0.2),
     ohms: '',
     celsius: typedTemperature(20),
   })
@@ -87,7 +89,7 @@ export function CurrentFromDrop() {
         <TextField label="Voltmeter" unit="± %" {...field('accuracy', accuracy.why)} inputMode="decimal" />
         <TextField
           label="Cable at"
-          unit={units().temperature}
+          unit={writing().temperature}
           {...field('celsius', celsius.why)}
           inputMode="decimal"
         />

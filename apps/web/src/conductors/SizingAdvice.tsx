@@ -2,8 +2,12 @@ import { materials, type Conductor } from '@even-watt/contract'
 import {
   flexibleStranding,
   formatGauge,
+  formatNumber,
+  plain,
   say,
+  sayTemperature,
   sizeCable,
+  writing,
   type CableChoice,
   type Sizing,
   type SizingQuestion,
@@ -11,7 +15,7 @@ import {
 } from '@even-watt/core'
 import { memo, useState, type ReactNode } from 'react'
 import { readNumber, same, SelectField, TextField, typed } from '../ui/form'
-import { readLength, readTemperature, typedLength, typedTemperature, units } from '../ui/units'
+import { readLength, readTemperature, typedLength, typedTemperature } from '../ui/units'
 
 interface Props {
   readonly power: number
@@ -140,10 +144,10 @@ export const SizingAdvice = memo(function SizingAdvice({
             ['nominal', 'at nominal'],
           ]}
         />
-        {field('ripple', 'Ripple I_r/Ī', undefined, '0: mean current; 0.71: full')}
-        {field('length', 'Length, one way', units().length)}
-        {field('insulation', 'Insulation', units().temperature)}
-        {field('ambient', 'Ambient', units().temperature)}
+        {field('ripple', 'Ripple I_r/Ī', undefined, `0: mean current; ${plain(0.71)}: full`)}
+        {field('length', 'Length, one way', writing().length)}
+        {field('insulation', 'Insulation', writing().temperature)}
+        {field('ambient', 'Ambient', writing().temperature)}
         {field('bundling', 'Bundling factor')}
         {field('drop', 'Loop drop at most', '% of nominal')}
         <SelectField
@@ -157,7 +161,7 @@ export const SizingAdvice = memo(function SizingAdvice({
         <>
           <p className="mt-2">
             {say(sizing.current, 'A')} mean at {at === 'lowest' ? 'the lowest input' : 'nominal'}
-            {values.ripple.value > 0 && `, ${say(sizing.rms, 'A')} RMS with ripple`}; × 1.25 is{' '}
+            {values.ripple.value > 0 && `, ${say(sizing.rms, 'A')} RMS with ripple`}; × {plain(1.25)} is{' '}
             {say(sizing.design, 'A')}.{' '}
             {sizing.fuse === undefined ? (
               <span className="text-madder">
@@ -188,9 +192,9 @@ export const SizingAdvice = memo(function SizingAdvice({
                   return (
                     <tr key={gauge} className={smallest ? 'font-semibold' : choice.fits ? '' : 'text-quiet'}>
                       <td>{gauge}</td>
-                      <td className="figures right">{choice.ampacity.toFixed(0)} A</td>
+                      <td className="figures right">{formatNumber(choice.ampacity, 0)} A</td>
                       <td className="figures right">
-                        {choice.drop.toFixed(2)} V, {(choice.dropShare * 100).toFixed(1)} %
+                        {formatNumber(choice.drop, 2)} V, {formatNumber(choice.dropShare * 100, 1)} %
                       </td>
                       <td className="figures right">
                         {choice.fuse === undefined ? '–' : `${choice.fuse} A`}
@@ -215,8 +219,8 @@ export const SizingAdvice = memo(function SizingAdvice({
             </table>
           </div>
           <p className="text-quiet">
-            A starting table for single conductors in free air, terminals at 75 °C. The local code and a
-            licensed electrician decide.
+            A starting table for single conductors in free air, terminals at {sayTemperature(75)}. The local
+            code and a licensed electrician decide.
           </p>
         </>
       )}

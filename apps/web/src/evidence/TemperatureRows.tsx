@@ -1,7 +1,7 @@
 import type { KeyboardEvent } from 'react'
 import { useTrial } from '../trials/useTrial'
 import { whereChoices, type TypedTemperature } from './temperatures'
-import { units } from '../ui/units'
+import { writing } from '@even-watt/core'
 
 interface Props {
   readonly typed: readonly TypedTemperature[]
@@ -37,7 +37,7 @@ export function TemperatureRows({ typed, onChange, onKeyDown }: Props) {
             aria-label={`Temperature ${i + 1}`}
             inputMode="decimal"
             autoComplete="off"
-            placeholder={units().temperature}
+            placeholder={writing().temperature}
             value={text}
             onChange={(event) => change(i, { text: event.target.value })}
             onKeyDown={onKeyDown}

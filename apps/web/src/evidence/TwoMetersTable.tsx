@@ -1,4 +1,4 @@
-import { comparedMeters, quantityData, sayFigure, type Analysis } from '@even-watt/core'
+import { comparedMeters, formatNumber, quantityData, sayFigure, type Analysis } from '@even-watt/core'
 import { useMemo } from 'react'
 import { useOddities } from '../trials/useOddities'
 
@@ -46,7 +46,7 @@ export function TwoMetersTable({ analysis }: { readonly analysis: Analysis }) {
                   <td className="figures right whitespace-nowrap">{sayFigure({ x: used.x, unit })}</td>
                   <td>{other.name}</td>
                   <td className="figures right whitespace-nowrap">{sayFigure({ x: other.x, unit })}</td>
-                  <td className="figures right">{E_n === undefined ? '–' : E_n.toFixed(1)}</td>
+                  <td className="figures right">{E_n === undefined ? '–' : formatNumber(E_n, 1)}</td>
                   <td className="whitespace-nowrap">
                     {E_n === undefined ? (
                       <span className="text-quiet">not compared</span>

@@ -2,6 +2,7 @@ import {
   coverage,
   efficiencyAt,
   expanded,
+  formatNumber,
   hasFit,
   independent,
   isFigure,
@@ -220,7 +221,7 @@ function measuredPoints(
         {
           value: [P, eta],
           key: step.step.id,
-          said: `${escapeText(step.load)}<br>${P.toFixed(0)} W, ${eta.toFixed(1)} ± ${percent(expanded(figure.x)).toFixed(1)} %`,
+          said: `${escapeText(step.load)}<br>${formatNumber(P, 0)} W, ${formatNumber(eta, 1)} ± ${formatNumber(percent(expanded(figure.x)), 1)} %`,
           symbolSize: chosen ? 13 : 8,
           itemStyle: { color: chosen ? theme.ink : theme.ground, borderColor: theme.ink, borderWidth: 1.5 },
         },
@@ -273,7 +274,7 @@ function peakMark(P: number, eta: number, theme: ChartTheme): ScatterSeriesOptio
     label: {
       show: true,
       position: 'top',
-      formatter: `peak ${eta.toFixed(1)} % at ${P.toFixed(0)} W`,
+      formatter: `peak ${formatNumber(eta, 1)} % at ${formatNumber(P, 0)} W`,
       color: theme.ink,
       fontWeight: 'bold',
       fontFamily: theme.words,

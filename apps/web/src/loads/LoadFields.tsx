@@ -1,4 +1,5 @@
 import { loadKinds } from '@even-watt/contract'
+import { writing } from '@even-watt/core'
 import { useFieldArray } from 'react-hook-form'
 import { v7 } from 'uuid'
 import type { FieldsProps } from '../ui/DocumentEditor'
@@ -17,7 +18,12 @@ export function LoadFields({ form, errorAt }: FieldsProps<LoadForm>) {
         <TextField label="Power factor" {...field('powerFactor')} inputMode="decimal" hint="left empty: 1" />
         <TextField label="Inrush" unit="times running" {...field('inrush')} inputMode="decimal" />
         <TextField label="Nameplate current" unit="A" {...field('nameplate.current')} inputMode="decimal" />
-        <TextField label="Horsepower" unit="hp" {...field('nameplate.horsepower')} inputMode="decimal" />
+        <TextField
+          label="Shaft power on the plate"
+          unit={writing().motors}
+          {...field('nameplate.shaft')}
+          placeholder={writing().motors === 'hp' ? '0.5' : '370'}
+        />
         <TextField
           label="Code letter"
           {...field('nameplate.code')}

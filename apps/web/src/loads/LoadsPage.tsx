@@ -61,9 +61,9 @@ const columnsFor = (taken: readonly Taken[]): readonly ListColumn<StoredLoad>[] 
     head: 'besides',
     value: (load) =>
       [
-        load.powerFactor !== undefined && `PF ${load.powerFactor}`,
-        load.inrush !== undefined && `inrush ${load.inrush} ×`,
-        load.cord !== undefined && `cord ${load.cord} A`,
+        load.powerFactor !== undefined && `PF ${plain(load.powerFactor)}`,
+        load.inrush !== undefined && `inrush ${plain(load.inrush)} ×`,
+        load.cord !== undefined && `cord ${plain(load.cord)} A`,
         load.loud && 'loud',
         load.note,
       ]

@@ -1,6 +1,7 @@
 import type { Load } from '@even-watt/contract'
-import { parseMeasure } from '@even-watt/core'
+import { parseMeasure, wattsInHorsepower } from '@even-watt/core'
 import { readNumber, typed } from '../ui/form'
+import { readShaftPower, typedShaftPower } from '../ui/units'
 import type { Report } from '../ui/resolver'
 
 export interface LoadForm {
@@ -10,7 +11,7 @@ export interface LoadForm {
   settings: { id: string; name: string; watts: string }[]
   powerFactor: string
   inrush: string
-  nameplate: { current: string; horsepower: string; code: string }
+  nameplate: { current: string; shaft: string; code: string }
   assist: string
   cold: string
   seconds: string
@@ -26,7 +27,7 @@ export const blankLoad = (id: string): LoadForm => ({
   settings: [{ id, name: '', watts: '' }],
   powerFactor: '',
   inrush: '',
-  nameplate: { current: '', horsepower: '', code: '' },
+  nameplate: { current: '', shaft: '', code: '' },
   assist: '',
   cold: '',
   seconds: '',
@@ -44,7 +45,7 @@ export const loadToForm = (load: Load): LoadForm => ({
   inrush: typed(load.inrush),
   nameplate: {
     current: typed(load.nameplate?.current),
-    horsepower: typed(load.nameplate?.horsepower),
+    shaft: typedShaftPower(load.nameplate?.horsepower && load.nameplate.horsepower * wattsInHorsepower),
     code: load.nameplate?.code ?? '',
   },
   assist: typed(load.assist),
@@ -66,15 +67,17 @@ export function formToLoad(form: LoadForm, report: Report): unknown {
   if ((cold === undefined) !== (seconds === undefined)) {
     report('seconds', 'Warm-up: both how much more it takes cold and how long that lasts.')
   }
-  const plate = (path: 'current' | 'horsepower') => {
-    const { value, why } = readNumber(form.nameplate[path])
+  const plate = (path: 'current' | 'shaft', read?: typeof readShaftPower) => {
+    const { value, why } = readNumber(form.nameplate[path], read)
     report(`nameplate.${path}`, why)
     return value
   }
   const code = form.nameplate.code.trim().toUpperCase() || undefined
-  const nameplate = { current: plate('current'), horsepower: plate('horsepower'), code }
+  const shaft = plate('shaft', readShaftPower)
+  const horsepower = shaft && Number((shaft / wattsInHorsepower).toPrecision(12))
+  const nameplate = { current: plate('current'), horsepower, code }
   if (code && nameplate.horsepower === undefined)
-    report('nameplate.horsepower', 'A code letter tells kVA for each horsepower: enter the horsepower too.')
+    report('nameplate.shaft', 'A code letter tells kVA for each horsepower: enter the shaft power too.')
   return {
     name: form.name,
     kind: form.kind,

@@ -1,5 +1,5 @@
 import { alarms, CheckIn, fanStates, logEnds, logEvents, type Value } from '@even-watt/contract'
-import { askedOf, describeBattery, quantityData, type Log } from '@even-watt/core'
+import { askedOf, describeBattery, quantityData, writing, type Log } from '@even-watt/core'
 import { useState } from 'react'
 import { readTemperatures, whereChoices } from '../evidence/temperatures'
 import { CaptureForm } from '../trials/CaptureForm'
@@ -7,7 +7,6 @@ import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { same, SelectField, TextField } from '../ui/form'
 import { typedDecimals } from '../ui/readValue'
-import { units } from '../ui/units'
 
 const notNoted = [['', 'not noted']] as const
 
@@ -119,11 +118,11 @@ export function CheckInForm({ log }: { readonly log: Log }) {
         <SelectField label="Felt at" {...field('place')} options={places} />
         <TextField
           label="Temperature there"
-          unit={units().temperature}
+          unit={writing().temperature}
           inputMode="decimal"
           {...field('celsius')}
         />
-        <TextField label="Room" unit={units().temperature} inputMode="decimal" {...field('room')} />
+        <TextField label="Room" unit={writing().temperature} inputMode="decimal" {...field('room')} />
         <SelectField label="Fan" {...field('fan')} options={[...notNoted, ...same(fanStates)]} />
         <SelectField label="Alarm" {...field('alarm')} options={[...notNoted, ...same(alarms)]} />
         <SelectField

@@ -1,4 +1,13 @@
-import { energyNames, energyWords, isFigure, ranFor, sayFigure, seriesFor, type Log } from '@even-watt/core'
+import {
+  energyNames,
+  energyWords,
+  sayTemperature,
+  isFigure,
+  ranFor,
+  sayFigure,
+  seriesFor,
+  type Log,
+} from '@even-watt/core'
 import { Fig } from '../ui/Fig'
 import { sayMinutes } from './words'
 
@@ -44,8 +53,8 @@ export function LogFigures({ log }: { readonly log: Log }) {
         <>
           <dt className="text-quiet">room</dt>
           <dd className="figures">
-            {Math.min(...T.map(({ value }) => value)).toFixed(1)} to{' '}
-            {Math.max(...T.map(({ value }) => value)).toFixed(1)} °C
+            {sayTemperature(Math.min(...T.map(({ value }) => value)), 1)} to{' '}
+            {sayTemperature(Math.max(...T.map(({ value }) => value)), 1)}
           </dd>
         </>
       )}

@@ -1,9 +1,18 @@
-import { describeQuantity, plain, say, type Log, type LoggedSeries, type Point } from '@even-watt/core'
+import {
+  degrees,
+  describeQuantity,
+  plain,
+  say,
+  type Log,
+  type LoggedSeries,
+  type Point,
+} from '@even-watt/core'
 import { axis, roundEnd } from '../ui/chart/axis'
 import type { ChartOption, LineSeriesOption } from '../ui/chart/engine'
 import { escapeText, saidOnHover } from '../ui/chart/hover'
 import type { LegendEntry } from '../ui/chart/Legend'
 import type { ChartTheme } from '../ui/chart/theme'
+import { unitOf } from '../ui/units'
 
 /** A line of the chart: its points, and where it was looked at closely the lowest and highest around them. */
 export interface Line {
@@ -134,7 +143,8 @@ export const logChart =
     const time = timeUnit(seconds)
     const x = (at: number) => at / time.seconds
     const drawn = lines.filter(({ unit }) => unit === group)
-    const values = drawn.flatMap(({ points }) => points.map(({ value }) => value))
+    const y = (value: number) => (group === '°C' ? degrees(value) : value)
+    const values = drawn.flatMap(({ points }) => points.map(({ value }) => y(value)))
     const [least, most] = [Math.min(...values), Math.max(...values)]
     const fromZero = group === 'W' || group === '%' || group === 'W/m²' || group === 'A'
     const room = 0.06 * (most - least || Math.abs(most) || 1)
@@ -148,7 +158,7 @@ export const logChart =
                 type: 'line',
                 silent: true,
                 showSymbol: false,
-                data: points.map(({ at, value }) => [x(at), value]),
+                data: points.map(({ at, value }) => [x(at), y(value)]),
                 lineStyle: { color: colour, width: 0.5, opacity: 0.5 },
               },
             ]
@@ -163,7 +173,7 @@ export const logChart =
           symbolSize: 6,
           ...(line.dots ? {} : { silent: true }),
           data: line.points.map(({ at, value }) => ({
-            value: [x(at), value],
+            value: [x(at), y(value)],
             said: `${escapeText(line.words)}<br>${plain(Number(x(at).toPrecision(4)))} ${time.unit}: ${say(value, line.unit, 4)}`,
           })),
           itemStyle: { color: colour },
@@ -215,7 +225,7 @@ export const logChart =
           showMinLabel: from === 0,
         },
       },
-      yAxis: axis(`${axisNames[group]}, ${group}`, theme, {
+      yAxis: axis(`${axisNames[group]}, ${unitOf(group)}`, theme, {
         min: fromZero ? 0 : roundEnd(least - room, most - least, 'down'),
         max: roundEnd(most + room, fromZero ? most : most - least, 'up'),
         nameGap: 44,

@@ -1,4 +1,4 @@
-import { authority } from '@even-watt/core'
+import { authority, sayTemperature } from '@even-watt/core'
 
 /** What a page that sizes a permanent build owes its reader. */
 export function Cautions() {
@@ -7,8 +7,9 @@ export function Cautions() {
       <h2>Before you build it</h2>
       <ul className="list-disc pl-5">
         <li>
-          Sizes are a starting table for single copper conductors in free air at 30 °C, bars at 2 A per mm²:
-          check them against the local code, the terminals’ own rating and how the cables are laid.
+          Sizes are a starting table for single copper conductors in free air at {sayTemperature(30)}, bars at
+          2 A per mm²: check them against the local code, the terminals’ own rating and how the cables are
+          laid.
         </li>
         <li>
           Fuse close to the bank, made for its DC volts and for what a battery gives into a short; lithium

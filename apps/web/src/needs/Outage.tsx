@@ -1,4 +1,13 @@
-import { deliveredCurve, plain, runDownsOf, runsFor, say, type Compared, type OwnNeed } from '@even-watt/core'
+import {
+  deliveredCurve,
+  formatNumber,
+  plain,
+  runDownsOf,
+  runsFor,
+  say,
+  type Compared,
+  type OwnNeed,
+} from '@even-watt/core'
 import { useMemo } from 'react'
 import { BesideTable } from '../compare/BesideTable'
 import type { ReadNeeds } from './form'
@@ -59,7 +68,7 @@ export function Outage({ list, need, read }: Props) {
 /** Hours as a person says them; days from two on. */
 const sayHours = (hours: number): string =>
   hours >= 48
-    ? `${(hours / 24).toFixed(1)} days`
+    ? `${formatNumber(hours / 24, 1)} days`
     : hours >= 1
       ? say(hours, 'h', 2)
       : say(60 * hours, 'min', 2)

@@ -1,6 +1,7 @@
 import { TextField } from '../ui/form'
-import { units } from '../ui/units'
+
 import type { NeedsForm } from './form'
+import { writing } from '@even-watt/core'
 
 interface Props {
   readonly form: NeedsForm
@@ -27,7 +28,7 @@ export function SupplyFields({ form, faults, onChange }: Props) {
           <TextField
             key={name}
             label={label}
-            unit={unit || units().length}
+            unit={unit || writing().length}
             inputMode="decimal"
             value={form[name]}
             error={faults.get(name)}

@@ -2,7 +2,7 @@ import {
   batteriesNeeded,
   besideVoltages,
   everyday,
-  formatGauge,
+  sayCableSize,
   say,
   type AtVoltage,
   type OwnNeed,
@@ -140,5 +140,5 @@ function sayBatteries(found: Column['batteries']): string {
 
 const sayCable = ({ cable }: AtVoltage): string =>
   cable
-    ? `${formatGauge(cable.gauge)}, ${say(100 * cable.dropShare, '%', 2)} lost`
+    ? `${sayCableSize(cable.gauge)}, ${say(100 * cable.dropShare, '%', 2)} lost`
     : '– none of the table is enough'

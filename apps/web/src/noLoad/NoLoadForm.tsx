@@ -1,5 +1,5 @@
 import { NoLoadReading } from '@even-watt/contract'
-import { quantityData } from '@even-watt/core'
+import { quantityData, writing } from '@even-watt/core'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { readTemperatures } from '../evidence/temperatures'
 import { CaptureForm } from '../trials/CaptureForm'
@@ -9,7 +9,6 @@ import { readNumber, SelectField, TextField } from '../ui/form'
 import { storedFactor, typedDecimals } from '../ui/readValue'
 import { displays } from './displays'
 import { fieldsOf } from './fields'
-import { units } from '../ui/units'
 
 /** What is read with nothing connected, each field on the meter that the rig hangs up for it. */
 export function NoLoadForm() {
@@ -96,7 +95,7 @@ export function NoLoadForm() {
             ['search', 'search mode'],
           ]}
         />
-        <TextField label="Room" unit={units().temperature} inputMode="decimal" {...field('room')} />
+        <TextField label="Room" unit={writing().temperature} inputMode="decimal" {...field('room')} />
         <TextField label="Seen and heard" {...field('observed')} />
         <TextField label="Note" {...field('note')} />
       </div>

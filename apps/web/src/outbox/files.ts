@@ -1,10 +1,11 @@
 import { mostFile, type AttachedFile } from '@even-watt/contract'
 import { postBytes } from './outbox'
+import { formatNumber } from '@even-watt/core'
 
 const hex = (bytes: ArrayBuffer) =>
   [...new Uint8Array(bytes)].map((byte) => byte.toString(16).padStart(2, '0')).join('')
 
-const megabytes = (bytes: number) => `${(bytes / 2 ** 20).toFixed(bytes < 10 * 2 ** 20 ? 1 : 0)} MB`
+const megabytes = (bytes: number) => `${formatNumber(bytes / 2 ** 20, bytes < 10 * 2 ** 20 ? 1 : 0)} MB`
 
 /** The bytes of a chosen file, or why they cannot be taken. */
 export async function bytesIn(file: File): Promise<{ bytes: ArrayBuffer } | { why: string }> {

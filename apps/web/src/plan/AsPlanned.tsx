@@ -1,4 +1,4 @@
-import { isFigure, motorShare, say, sayFigure, type StepFigures } from '@even-watt/core'
+import { formatNumber, isFigure, motorShare, say, sayFigure, type StepFigures } from '@even-watt/core'
 import { useTrial } from '../trials/useTrial'
 import { useShelf } from './useShelf'
 
@@ -31,7 +31,7 @@ export function AsPlanned({ figures }: { figures: StepFigures }) {
       {off !== undefined && (
         <>
           Planned {say(reading.expected ?? 0, 'W', 4)}, read {sayFigure(P_C)}: {off < 0 ? '−' : '+'}
-          {Math.abs(off * 100).toFixed(1)} %.{' '}
+          {formatNumber(Math.abs(off * 100), 1)} %.{' '}
         </>
       )}
       {share !== undefined && motor && (

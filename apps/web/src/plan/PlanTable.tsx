@@ -1,5 +1,6 @@
 import type { LadderPlanned, LoadUse, StoredLoad } from '@even-watt/contract'
 import {
+  formatNumber,
   say,
   sayUses,
   supplyOf,
@@ -62,7 +63,7 @@ export function PlanTable(props: Props) {
               <Fragment key={i}>
                 <tr>
                   <td className="figures right whitespace-nowrap">
-                    {rated ? `${((100 * step.target) / rated).toFixed(0)} %, ` : ''}
+                    {rated ? `${formatNumber((100 * step.target) / rated, 0)} %, ` : ''}
                     {say(step.target, 'W')}
                   </td>
                   <td>
@@ -207,4 +208,4 @@ function sayMissing(target: number, reached: number): string {
     : `The nearest is ${say(-gap, 'W')} over: a load of about ${say(target, 'W')} would do.`
 }
 
-const sayOff = (off: number): string => `${off < 0 ? '−' : '+'}${Math.abs(off * 100).toFixed(1)} %`
+const sayOff = (off: number): string => `${off < 0 ? '−' : '+'}${formatNumber(Math.abs(off * 100), 1)} %`

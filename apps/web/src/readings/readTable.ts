@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { formatNumber } from '@even-watt/core'
 
 /** Bounds of a file from a stranger. */
 export const bounds = { bytes: 12 * 1024 * 1024, rows: 200_000, columns: 100, atOnce: 5000 } as const
@@ -19,7 +20,7 @@ export function readTable(
   if (file.size > bounds.bytes) {
     return Promise.reject(
       new TableError(
-        `${file.name} is ${(file.size / 2 ** 20).toFixed(0)} MB; up to ${bounds.bytes / 2 ** 20} MB is taken.`,
+        `${file.name} is ${formatNumber(file.size / 2 ** 20, 0)} MB; up to ${bounds.bytes / 2 ** 20} MB is taken.`,
       ),
     )
   }

@@ -1,4 +1,4 @@
-import { isFigure, type Analysis } from '@even-watt/core'
+import { formatNumber, isFigure, type Analysis } from '@even-watt/core'
 import { useMemo } from 'react'
 import { hungMeters } from './drawing/hung'
 import { lossesAt } from './drawing/losses'
@@ -31,7 +31,7 @@ export function RigPicture({ analysis, at }: { analysis: Analysis; at?: number }
       {at === undefined && (
         <figcaption className="text-quiet text-[0.85rem]">
           {losses
-            ? `Heat of each element at ${most.toFixed(1)} A, the most read on this rig; ${survey ? 'by the drop survey' : 'by what is expected of each: no drop survey yet'}.`
+            ? `Heat of each element at ${formatNumber(most, 1)} A, the most read on this rig; ${survey ? 'by the drop survey' : 'by what is expected of each: no drop survey yet'}.`
             : 'No current was read on this rig yet.'}
         </figcaption>
       )}

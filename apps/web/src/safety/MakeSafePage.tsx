@@ -105,7 +105,7 @@ function PrechargeHelper() {
     volts: typed(Number((bankNominal(rig.bank) * 1.03).toFixed(1))),
     ohms: '22',
     millifarads: guess === undefined ? '' : typed(Number((guess * 1000).toPrecision(2))),
-    within: '0.5',
+    within: typed(0.5),
   })
   const field = (key: keyof typeof form) => {
     const { value, why } = readNumber(form[key])
@@ -134,8 +134,8 @@ function PrechargeHelper() {
       <h2>Pre-charge</h2>
       <p className="text-quiet">
         Unit switched off; then the resistor, then the breaker. Verified by voltmeter, not by timer. A lamp
-        rated for the bank’s voltage ({bankNominal(rig.bank)} V) does too, until it is dark; a plain spark is
-        advised against.
+        rated for the bank’s voltage ({say(bankNominal(rig.bank), 'V')}) does too, until it is dark; a plain
+        spark is advised against.
       </p>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <TextField label="Bank" unit="V" {...volts.props} />

@@ -1,5 +1,5 @@
 import type { Stretch } from '@even-watt/core'
-import { say } from '@even-watt/core'
+import { formatNumber, say } from '@even-watt/core'
 import { useMemo, useState } from 'react'
 import { useWidth } from '../ui/useWidth'
 import type { Clock } from './days'
@@ -164,7 +164,7 @@ function Frame({ picture, clock }: { picture: Picture; clock: Clock }) {
         <g key={share}>
           <line x1={left} x2={right} y1={level(share)} y2={level(share)} stroke="var(--rule)" />
           <text x={left - 6} y={level(share) + 4} textAnchor="end">
-            {(share * 100).toFixed(0)}
+            {formatNumber(share * 100, 0)}
           </text>
         </g>
       ))}

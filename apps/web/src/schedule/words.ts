@@ -1,5 +1,6 @@
 import type { BlockKind, PlacedPart } from '@even-watt/contract'
 import type { Stretch } from '@even-watt/core'
+import { formatNumber } from '@even-watt/core'
 
 export const capital = (words: string): string => (words[0]?.toUpperCase() ?? '') + words.slice(1)
 
@@ -16,7 +17,7 @@ export const sayStretch = ({ kind, part }: { kind: BlockKind; part: Stretch['par
 
 export const sayPart = (part: PlacedPart): string => capital(partWords[part])
 
-export const percent = (share: number): string => `${(share * 100).toFixed(0)} %`
+export const percent = (share: number): string => `${formatNumber(share * 100, 0)} %`
 
 /** Minutes to the whole one, from a minute on; hours beyond two, days beyond two. */
 export function sayLength(ms: number): string {

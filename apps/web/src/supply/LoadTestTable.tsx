@@ -61,7 +61,9 @@ export function LoadTestTable({ analyses, editable }: Props) {
               <td className="right">
                 <Fig of={R_10} withUnit className="font-semibold" />
               </td>
-              <td className="figures right">{entry.reading.recoveredVoltage ?? '–'}</td>
+              <td className="figures right">
+                {entry.reading.recoveredVoltage === undefined ? '–' : plain(entry.reading.recoveredVoltage)}
+              </td>
               {editable !== undefined && (
                 <td className="no-print">
                   {rig === editable && (

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import { LinesField, same, SelectField, TextField } from '../ui/form'
+import { unitOf } from '../ui/units'
 import type { Field } from './fields'
 import type { CaptureFormState } from './useCaptureForm'
 
@@ -44,7 +45,7 @@ export function FieldGrid({ fields, state: { field }, more = {}, children }: Pro
               <TextField
                 key={name}
                 label={label}
-                unit={one.unit}
+                unit={unitOf(one.unit)}
                 {...(one.hint ? { hint: one.hint } : {})}
                 {...field(name)}
                 inputMode="decimal"

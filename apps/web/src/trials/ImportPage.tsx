@@ -5,6 +5,7 @@ import { api, problemOf } from '../api/api'
 import { ChooseFile } from '../ui/ChooseFile'
 import { ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
+import { formatNumber } from '@even-watt/core'
 
 const largest = { json: 60 * 2 ** 20, zip: 2 ** 30 }
 
@@ -37,7 +38,7 @@ export function ImportPage() {
     if (file.size > most) {
       setProblem(
         refusal(
-          `${file.name} is ${(file.size / 2 ** 20).toFixed(0)} MB.`,
+          `${file.name} is ${formatNumber(file.size / 2 ** 20, 0)} MB.`,
           `Up to ${most / 2 ** 20} MB is taken.`,
         ),
       )

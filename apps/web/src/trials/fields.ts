@@ -1,3 +1,6 @@
+import type { Parsed } from '@even-watt/core'
+import { readLength, readTemperature } from '../ui/units'
+
 /** One field of a form that captures, told by data: so that tests with many fields need no markup of their own. */
 export type Field =
   | {
@@ -63,9 +66,12 @@ export const startOf = (fields: readonly Field[]): Record<string, string> =>
   )
 
 interface From {
-  readonly number: (name: string) => number | undefined
+  readonly number: (name: string, parse?: (text: string) => Parsed) => number | undefined
   readonly text: (name: string) => string | undefined
 }
+
+/** What is typed in the units of the bench; all else is typed as it is stored. */
+const readAs: Readonly<Record<string, (text: string) => Parsed>> = { '°C': readTemperature, m: readLength }
 
 /** What was typed, by name, in SI; lines are left to whoever knows what stands in them. */
 export const readFields = (fields: readonly Field[], { number, text }: From): Record<string, unknown> =>
@@ -74,7 +80,7 @@ export const readFields = (fields: readonly Field[], { number, text }: From): Re
       if (field.is === 'lines') return []
       if (field.is === 'tick') return [[field.name, text(field.name) === 'yes' || undefined]]
       if (field.is !== 'number') return [[field.name, text(field.name)]]
-      const value = number(field.name)
+      const value = number(field.name, readAs[field.unit])
       return [
         [field.name, value === undefined ? undefined : Number((value * (field.factor ?? 1)).toPrecision(15))],
       ]

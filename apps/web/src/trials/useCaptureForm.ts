@@ -8,12 +8,13 @@ import { drafts, resembles } from '../ui/browserStore'
 import { readNumber } from '../ui/form'
 import { contractResolver, messageAt, type Report } from '../ui/resolver'
 import { useTrial } from './useTrial'
+import { type Parsed } from '@even-watt/core'
 
 type Typed = Record<string, string>
 
 interface Read {
   /** The number typed in a field; what cannot be read is named at it and left out. */
-  readonly number: (name: string) => number | undefined
+  readonly number: (name: string, parse?: (text: string) => Parsed) => number | undefined
   readonly text: (name: string) => string | undefined
   /** Says what is wrong at a field. */
   readonly report: Report
@@ -67,8 +68,8 @@ export function useCaptureForm<Reading>({
     reValidateMode: 'onSubmit',
     resolver: contractResolver(schema, (typed: Typed, report) =>
       read({
-        number: (name) => {
-          const { value, why } = readNumber(typed[name])
+        number: (name, parse) => {
+          const { value, why } = readNumber(typed[name], parse)
           report(name, why)
           return value
         },

@@ -1,7 +1,6 @@
-import { isFigure, showBare, showFigure, type Derived, type Figure } from '@even-watt/core'
+import { inUnits, isFigure, showBare, showFigure, type Derived, type Figure } from '@even-watt/core'
 import { memo } from 'react'
 import { useShowWorking } from './working'
-import { inUnits } from './units'
 
 const hues = { dc: 'text-copper', ac: 'text-petrol', heat: 'text-plum', none: '' } as const
 export type Hue = keyof typeof hues

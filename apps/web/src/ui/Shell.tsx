@@ -7,7 +7,7 @@ import { AnswerBar } from './AnswerBar'
 import { useEnterRule } from './enterRule'
 import { Guarded } from './Guarded'
 import { useKey } from './keys'
-import { chooseUnits, useChosenUnits } from './units'
+import { chooseUnits, useWriting } from './units'
 import { setTheme, useTheme } from './theme'
 
 // Opened by a key: fetched once the screen stands, so that they are there when asked for.
@@ -33,7 +33,7 @@ export function Shell({ stages }: { stages: readonly Stage[] }) {
   const close = () => setOpen(undefined)
   const { data: settings } = api.useSettingsQuery()
   // What is on screen is drawn again where this browser did not know them yet.
-  const drawn = useChosenUnits()
+  const drawn = useWriting()
   useEffect(() => {
     if (settings) chooseUnits(settings)
   }, [settings])

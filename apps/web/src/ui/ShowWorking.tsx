@@ -1,8 +1,9 @@
 import {
-  decides,
   budget,
   coverage,
+  decides,
   expanded,
+  formatNumber,
   readSource,
   sayFigure,
   shownFactor,
@@ -151,7 +152,7 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
               <tr key={line.source}>
                 <td>{nameSource(readSource(line.source))}</td>
                 <td className="figures right">{(line.u * factor).toPrecision(2)}</td>
-                <td className="figures right whitespace-nowrap">{(line.share * 100).toFixed(1)} %</td>
+                <td className="figures right whitespace-nowrap">{formatNumber(line.share * 100, 1)} %</td>
               </tr>
             ))}
             {lines.length > shownSources && (
@@ -159,7 +160,11 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
                 <td>{lines.length - shownSources} smaller ones</td>
                 <td />
                 <td className="figures right">
-                  {(lines.slice(shownSources).reduce((sum, line) => sum + line.share, 0) * 100).toFixed(1)} %
+                  {formatNumber(
+                    lines.slice(shownSources).reduce((sum, line) => sum + line.share, 0) * 100,
+                    1,
+                  )}{' '}
+                  %
                 </td>
               </tr>
             )}

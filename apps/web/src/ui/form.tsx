@@ -1,4 +1,4 @@
-import { parseNumber, type Parsed } from '@even-watt/core'
+import { parseNumber, typedNumber, type Parsed } from '@even-watt/core'
 import type { FieldValues, Path, UseFormReturn } from 'react-hook-form'
 import {
   useId,
@@ -147,4 +147,4 @@ export function readNumber(
 
 /** For the form: shows a number as a person would type it. */
 export const typed = (value: number | undefined, factor = 1): string =>
-  value === undefined ? '' : String(Number((value * factor).toPrecision(12)))
+  value === undefined ? '' : typedNumber(value * factor)

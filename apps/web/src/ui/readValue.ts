@@ -1,5 +1,5 @@
 import type { Quantity } from '@even-watt/contract'
-import { quantityData } from '@even-watt/core'
+import { formatNumber, quantityData, typedNumber } from '@even-watt/core'
 import { typedTemperature } from './units'
 
 /** Typed in the unit shown, stored in SI: THD is typed in per cent. */
@@ -9,7 +9,7 @@ export const storedFactor = (quantity: Quantity) => (quantityData[quantity].unit
 export function showValue(quantity: Quantity, value: number, decimals?: number): string {
   if (quantity === 'T') return typedTemperature(value)
   const shown = Number((value / storedFactor(quantity)).toPrecision(10))
-  return decimals === undefined ? String(shown) : shown.toFixed(decimals)
+  return decimals === undefined ? typedNumber(shown) : formatNumber(shown, decimals)
 }
 
 /** Decimals of a plain number as typed, where zeros stand at its end that the number itself would lose. */

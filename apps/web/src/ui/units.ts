@@ -1,19 +1,42 @@
-import type { Settings } from '@even-watt/contract'
-import { parseMeasure, parseTemperature, type Figure, type Parsed } from '@even-watt/core'
+import { Settings } from '@even-watt/contract'
+import {
+  degrees,
+  inUnit,
+  parseMeasure,
+  parseShaftPower,
+  parseTemperature,
+  typedNumber,
+  usualWriting,
+  writeIn,
+  writing,
+  type Dimension,
+  type Parsed,
+  type Writing,
+} from '@even-watt/core'
 import { useSyncExternalStore } from 'react'
 import { remembered } from './browserStore'
 
-/** Units that a bench types and reads in; all else is SI. */
-export type Units = Required<Pick<Settings, 'length' | 'temperature'>>
-
-const usual: Units = { length: 'm', temperature: '°C' }
 const name = 'units'
+const keys = Object.keys(usualWriting) as (keyof Writing)[]
 
-const kept = (): Units => {
-  const [length, temperature] = (remembered.read(name) ?? '').split(' ')
-  return { length: length === 'ft' ? 'ft' : 'm', temperature: temperature === '°F' ? '°F' : '°C' }
+/** What was chosen of all that can be; anything else is as usual. */
+function writingOf(known: Readonly<Record<string, unknown>>): Writing {
+  const chosen = keys.flatMap((key) => {
+    const read = Settings.shape[key].safeParse(known[key])
+    return read.success && read.data !== undefined ? [[key, read.data]] : []
+  })
+  return { ...usualWriting, ...Object.fromEntries(chosen) }
 }
-let chosen = kept()
+
+function kept(): Writing {
+  try {
+    return writingOf(JSON.parse(remembered.read(name) ?? '{}') as Record<string, unknown>)
+  } catch {
+    return usualWriting
+  }
+}
+// Known here before the server answers, from the last time.
+writeIn(kept())
 
 const listeners = new Set<() => void>()
 function subscribe(listener: () => void): () => void {
@@ -21,47 +44,60 @@ function subscribe(listener: () => void): () => void {
   return () => listeners.delete(listener)
 }
 
-/** Names what is chosen, so that what shows figures can be drawn again when it changes. */
-export const useChosenUnits = (): string =>
-  useSyncExternalStore(subscribe, () => `${chosen.length} ${chosen.temperature}`)
-
-/** What the bench chose: known here before the server answers, from the last time. */
-export const units = (): Units => chosen
+/** Names how figures are written, so that what shows them can be drawn again when it changes. */
+export const useWriting = (): string => useSyncExternalStore(subscribe, () => JSON.stringify(writing()))
 
 /** Takes over what the bench chose. */
-export function chooseUnits(settings: Partial<Units>): void {
-  const next = { ...usual, ...settings }
-  const changes = next.length !== chosen.length || next.temperature !== chosen.temperature
-  chosen = { length: next.length, temperature: next.temperature }
-  remembered.keep(name, `${chosen.length} ${chosen.temperature}`)
-  if (changes) for (const listener of listeners) listener()
+export function chooseUnits(settings: Partial<Settings>): void {
+  const next = writingOf(settings)
+  if (keys.every((key) => next[key] === writing()[key])) return
+  writeIn(next)
+  remembered.keep(name, JSON.stringify(next))
+  for (const listener of listeners) listener()
 }
 
-/** °C of what was typed; a plain number is in the unit that the bench chose. */
-export const readTemperature = (text: string): Parsed => parseTemperature(text, chosen.temperature)
-/** m of what was typed; a plain number is in the unit that the bench chose. */
-export const readLength = (text: string): Parsed => parseMeasure(text, 'length', chosen.length)
+/** °C of what was typed; a plain number is in the unit that the bench chose, as in all that follow. */
+export const readTemperature = (text: string): Parsed => parseTemperature(text, writing().temperature)
+export const readLength = (text: string): Parsed => parseMeasure(text, 'length', writing().length)
+export function readSide(text: string): Parsed {
+  const read = parseMeasure(text, 'length', sideUnit())
+  return read.ok && read.value < 0.001
+    ? { ok: false, why: `Is "${text.trim()}" in ${sideUnit()}? Add the unit.` }
+    : read
+}
+export const readMass = (text: string): Parsed => parseMeasure(text, 'mass', writing().mass)
+export const readTorque = (text: string): Parsed => parseMeasure(text, 'torque', writing().torque)
 
-const metresAFoot = 0.3048
-const inFahrenheit = (celsius: number) => (celsius * 9) / 5 + 32
-const short = (x: number | undefined): string => (x === undefined ? '' : String(Number(x.toPrecision(12))))
+export const readShaftPower = (text: string): Parsed => parseShaftPower(text, writing().motors)
+
+/**
+ * As a person would type it. What has no short figure in the unit of the bench is left as it is stored, with its unit: what
+ * a field shows and nobody changed must not change what is kept.
+ */
+function typedIn(value: number | undefined, dimension: Dimension, unit: string, stored: string): string {
+  if (value === undefined) return ''
+  const there = inUnit(value, dimension, unit)
+  const short = Number(there.toPrecision(5))
+  return unit === stored || Math.abs(short - there) < 1e-9 * there
+    ? typedNumber(there)
+    : `${typedNumber(value)} ${stored}`
+}
 
 /** For a field, as a person would type it. */
 export const typedTemperature = (celsius: number | undefined): string =>
-  short(celsius !== undefined && chosen.temperature === '°F' ? inFahrenheit(celsius) : celsius)
+  celsius === undefined ? '' : typedNumber(degrees(celsius))
 export const typedLength = (metres: number | undefined): string =>
-  short(metres !== undefined && chosen.length === 'ft' ? metres / metresAFoot : metres)
+  typedIn(metres, 'length', writing().length, 'm')
+export const typedSide = (metres: number | undefined): string => typedIn(metres, 'length', sideUnit(), 'm')
+export const typedMass = (kilograms: number | undefined): string =>
+  typedIn(kilograms, 'mass', writing().mass, 'kg')
 
-/** "41 °C", in whole degrees. */
-export const sayTemperature = (celsius: number): string =>
-  `${Math.round(chosen.temperature === '°F' ? inFahrenheit(celsius) : celsius)} ${chosen.temperature}`
+export const typedShaftPower = (watts: number | undefined): string =>
+  typedIn(watts, 'power', writing().motors, 'W')
+
+/** The sides of a thing that stands on a bench. */
+export const sideUnit = () => (writing().length === 'm' ? 'mm' : 'in')
 
 /** The unit in which a quantity is typed and read on this bench. */
-export const unitOf = (unit: string): string => (unit === '°C' ? chosen.temperature : unit)
-
-/** A figure in the unit that the bench reads in, with the name of that unit. */
-export function inUnits(figure: Figure): Pick<Figure, 'x'> & { readonly unit: string } {
-  if (figure.unit !== '°C' || chosen.temperature === '°C') return figure
-  const sources = new Map([...figure.x.sources].map(([source, u]) => [source, (u * 9) / 5]))
-  return { x: { value: inFahrenheit(figure.x.value), sources }, unit: '°F' }
-}
+export const unitOf = (unit: string): string =>
+  unit === '°C' ? writing().temperature : unit === 'm' ? writing().length : unit

@@ -1,4 +1,4 @@
-import { plain } from '@even-watt/core'
+import { plain, sayMass, saySize } from '@even-watt/core'
 import type { StoredUnit } from '@even-watt/contract'
 import { Facts } from '../ui/Facts'
 
@@ -30,15 +30,8 @@ export function UnitFacts({ unit }: { unit: StoredUnit }) {
     ['price', unit.price && `${plain(unit.price.amount)} ${unit.price.currency}`],
     [
       'mass, size',
-      [
-        unit.mass && `${plain(unit.mass)} kg`,
-        unit.size
-          ?.map((side) => `${Math.round(side * 1000)}`)
-          .join(' × ')
-          .concat(' mm'),
-      ]
-        .filter(Boolean)
-        .join(', ') || undefined,
+      [unit.mass && sayMass(unit.mass), unit.size && saySize(unit.size)].filter(Boolean).join(', ') ||
+        undefined,
     ],
     ['note', unit.note],
   ]

@@ -4,6 +4,8 @@ import { fieldOf, same, SelectField, TextField } from '../ui/form'
 import { BoxFields } from './BoxFields'
 import { ClaimFields } from './ClaimFields'
 import type { UnitForm } from './form'
+import { writing } from '@even-watt/core'
+import { sideUnit } from '../ui/units'
 
 const provenances = [
   ['', 'not said yet'],
@@ -59,10 +61,10 @@ export function UnitFields({ form, errorAt }: FieldsProps<UnitForm>) {
           <TextField label="Price" {...field('price.amount')} inputMode="decimal" />
           <TextField label="Currency" {...field('price.currency')} />
         </div>
-        <TextField label="Mass" unit="kg, or lb" {...field('mass')} placeholder="4.1 or 9 lb" />
-        <TextField label="Length" unit="m, mm, in" {...field('size.0')} placeholder="340 mm" />
-        <TextField label="Width" unit="m, mm, in" {...field('size.1')} />
-        <TextField label="Height" unit="m, mm, in" {...field('size.2')} />
+        <TextField label="Mass" unit={writing().mass} {...field('mass')} placeholder="4.1" />
+        <TextField label="Length" unit={sideUnit()} {...field('size.0')} placeholder="340" />
+        <TextField label="Width" unit={sideUnit()} {...field('size.1')} />
+        <TextField label="Height" unit={sideUnit()} {...field('size.2')} />
         <SelectField
           label="Neutral and earth"
           {...field('bonding')}

@@ -1,8 +1,17 @@
 import type { Claim, Unit } from '@even-watt/contract'
-import { formatGauge, parseGauge, parseMeasure, type Parsed } from '@even-watt/core'
+import { formatGauge, parseGauge, type Parsed } from '@even-watt/core'
 import { readNumber, typed } from '../ui/form'
 import type { Report } from '../ui/resolver'
-import { readLength, readTemperature, typedLength, typedTemperature } from '../ui/units'
+import {
+  readLength,
+  readMass,
+  readSide,
+  readTemperature,
+  typedLength,
+  typedMass,
+  typedSide,
+  typedTemperature,
+} from '../ui/units'
 
 /** A unit as typed: everything is text until it is saved. */
 export interface UnitForm {
@@ -97,8 +106,8 @@ export const unitToForm = (unit: Unit): UnitForm => ({
   dateCode: unit.dateCode ?? '',
   firmware: unit.firmware ?? '',
   price: { amount: typed(unit.price?.amount), currency: unit.price?.currency ?? 'EUR' },
-  mass: typed(unit.mass),
-  size: [0, 1, 2].map((i) => typedLength(unit.size?.[i])),
+  mass: typedMass(unit.mass),
+  size: [0, 1, 2].map((i) => typedSide(unit.size?.[i])),
   note: unit.note ?? '',
   region: unit.region ?? '',
   bonding: unit.bonding ?? '',
@@ -157,7 +166,7 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
     report(path, 'Input volts: like 24 to 28, or 13.8.')
     return undefined
   }
-  const sizes = form.size.map((text, i) => number(`size.${i}`, text, readLength))
+  const sizes = form.size.map((text, i) => number(`size.${i}`, text, readSide))
   return {
     name: form.name,
     kind: form.kind,
@@ -173,7 +182,7 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
     price: form.price.amount.trim()
       ? { amount: number('price.amount', form.price.amount), currency: form.price.currency }
       : undefined,
-    mass: number('mass', form.mass, (text) => parseMeasure(text, 'mass')),
+    mass: number('mass', form.mass, readMass),
     size: sizes.some((size) => size !== undefined) ? sizes : undefined,
     note: words(form.note),
     region: words(form.region),

@@ -1,4 +1,4 @@
-import { isFigure, ratedPower, say, wattsOf, type SeenWave } from '@even-watt/core'
+import { formatNumber, isFigure, ratedPower, say, wattsOf, type SeenWave } from '@even-watt/core'
 import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { SagPart } from './SagPart'
@@ -82,7 +82,7 @@ export function ReportPart({ state: { trial }, analysis }: ReportProps) {
                       <td key={h} className="right">
                         {wave.harmonics[h - 1] === undefined
                           ? '–'
-                          : ((100 * (wave.harmonics[h - 1] ?? 0)) / wave.fundamental).toFixed(2)}
+                          : formatNumber((100 * (wave.harmonics[h - 1] ?? 0)) / wave.fundamental, 2)}
                       </td>
                     ))}
                   </tr>

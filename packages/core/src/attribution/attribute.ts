@@ -1,5 +1,5 @@
 import type { Rig } from '@even-watt/contract'
-import { derive, estimated, isFigure, say, sayFigure, type Derived } from '../figures'
+import { derive, estimated, formatNumber, isFigure, say, sayFigure, type Derived } from '../figures'
 import type { StepFigures } from '../ladder'
 import { multiply, subtract } from '../meters'
 import { supportCurrent } from '../rigs'
@@ -83,7 +83,7 @@ function supportSentence(step: StepFigures, rig: Rig): string {
   if (!rig.support || !isFigure(I) || !isFigure(current)) return ''
   const carried = I.x.value - current.x.value
   return carried > 0
-    ? `The ${rig.support.name} carried ${carried.toFixed(1)} A of it, the bank the rest.`
+    ? `The ${rig.support.name} carried ${formatNumber(carried, 1)} A of it, the bank the rest.`
     : ''
 }
 
@@ -101,12 +101,12 @@ function sentenceFor(
   const whose = culprit.kind === 'unit' ? 'are the unit’s own' : `went into the ${culprit.name}`
   const where = parts.some(({ kind }) => kind === 'unit') ? 'lost' : 'lost before the unit'
   const sure = culprit.watts.grade === 'estimated' ? 'Estimated, with no ammeter: ' : ''
-  const lost = `${sure}${sayFigure(culprit.watts)} of the ${total.toFixed(0)} W ${where} (${share} %) ${whose}`
+  const lost = `${sure}${sayFigure(culprit.watts)} of the ${formatNumber(total, 0)} W ${where} (${share} %) ${whose}`
   if (blamed && culprit.excess) {
     const sound = Math.max(0, culprit.watts.x.value - culprit.excess.x.value)
     return sound < 0.05
       ? `${lost}; ${soundOne(culprit)} would take next to nothing.`
-      : `${lost}; ${soundOne(culprit)} would take ${sound.toFixed(1)} W.`
+      : `${lost}; ${soundOne(culprit)} would take ${formatNumber(sound, 1)} W.`
   }
   return parts.length > 1 ? `${lost}; no part takes much more than it should.` : `${lost}.`
 }

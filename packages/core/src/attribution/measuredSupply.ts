@@ -1,5 +1,5 @@
 import type { EntryOf } from '@even-watt/contract'
-import { derive, isFigure, type Derived, type Figure } from '../figures'
+import { derive, formatNumber, isFigure, type Derived, type Figure } from '../figures'
 import { isLowered, type StepFigures } from '../ladder'
 import { subtract, sumOf } from '../meters'
 import type { NoLoadFigures } from '../noLoad'
@@ -156,7 +156,7 @@ function disagreements(
     const gap = subtract(a.x, b.x)
     const U = 2 * Math.hypot(...gap.sources.values())
     if (Math.abs(gap.value) > U)
-      found.push(words((a.x.value * 1000).toFixed(1), (b.x.value * 1000).toFixed(1)))
+      found.push(words(formatNumber(a.x.value * 1000, 1), formatNumber(b.x.value * 1000, 1)))
   }
   compare(
     ladder,

@@ -1,5 +1,5 @@
 import { quantityData } from '../evidence'
-import { say } from '../figures'
+import { formatNumber, say } from '../figures'
 import type { Notice, Oddity } from '../oddities'
 import type { SeenWave } from './seen'
 
@@ -67,11 +67,11 @@ export const noticeTooCoarse = eachWave(({ volts, entry, inTime }) => {
   const odd = aliased
     ? `${name} holds much that is as quick as its samples.`
     : perCycle !== undefined && perCycle < coarse
-      ? `${name} has only ${perCycle.toFixed(0)} samples a cycle.`
+      ? `${name} has only ${formatNumber(perCycle, 0)} samples a cycle.`
       : !cycles && !uneven
         ? `${name} does not hold two whole cycles of a wave.`
         : (volts.wave?.floor ?? 0) > noisy
-          ? `Noise in ${name} alone shows as ${((volts.wave?.floor ?? 0) * 100).toFixed(1)} % THD.`
+          ? `Noise in ${name} alone shows as ${formatNumber((volts.wave?.floor ?? 0) * 100, 1)} % THD.`
           : undefined
   return odd === undefined
     ? undefined

@@ -1,4 +1,4 @@
-import { isFigure, say } from '../figures'
+import { formatNumber, isFigure, say } from '../figures'
 import type { SeenWave } from './seen'
 import { wattsOf } from './seen'
 
@@ -38,7 +38,7 @@ const told = 0.01
 const droops = 0.03
 const grewNoMore = 0.01
 
-const percent = (share: number) => `${Math.abs(100 * share).toFixed(1)} %`
+const percent = (share: number) => `${formatNumber(Math.abs(100 * share), 1)} %`
 
 /** V at which a plateau begins, from what is known of it between 10 and 90 % of its width. */
 const beginning = ({ height, droop }: { height: number; droop: number }) =>
@@ -168,7 +168,7 @@ function byRegulation(rows: readonly SagRow[], fell: number): SagCause[] {
     {
       cause: 'regulation used up',
       share: 1 - heavy.crest / light.crest,
-      sentence: `Regulation used up: its tops are cut off at ${heavy.load}, crest factor ${heavy.crest.toFixed(2)}, against ${light.crest.toFixed(2)} at ${light.load}: it cannot reach the peak that a sine of its volts needs.`,
+      sentence: `Regulation used up: its tops are cut off at ${heavy.load}, crest factor ${formatNumber(heavy.crest, 2)}, against ${formatNumber(light.crest, 2)} at ${light.load}: it cannot reach the peak that a sine of its volts needs.`,
     },
   ]
 }

@@ -1,5 +1,5 @@
 import { judge, judgeFigure, notShown, notTested, type Judge } from '../findings'
-import { decides, sayDuration, type Figure } from '../figures'
+import { decides, formatNumber, sayDuration, type Figure } from '../figures'
 import { halfWidth, methodSource, rectangular, specificationSource, uncertain } from '../meters'
 import { quantityData, rangeOf } from '../evidence'
 import { scopeOf, type Analysis } from '../trials'
@@ -89,7 +89,7 @@ export const judgeChargePower: Judge = (evidence) => {
       : notShown(
           evidence,
           'supply',
-          `The most that it took is ${best.x.value.toFixed(0)} ${best.unit} against ${sayClaim(claim)}.`,
+          `The most that it took is ${formatNumber(best.x.value, 0)} ${best.unit} against ${sayClaim(claim)}.`,
           'A source that gives more, in its window of volts, would show whether it takes more.',
           best,
         )

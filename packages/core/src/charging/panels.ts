@@ -1,4 +1,5 @@
 import type { ChargingOf } from '@even-watt/contract'
+import { formatNumber, plain } from '../figures'
 
 /** What a charging input stands and takes, by its label. */
 export interface InputLimits {
@@ -54,16 +55,16 @@ export function joinPanels(panel: Panel, limits: InputLimits): Joined[] {
       const carried = limits.amps === undefined ? all : Math.min(all, limits.amps * best)
       const against = [
         ...(forbidden
-          ? [`${cold.toFixed(1)} V when it is cold is over the ${limits.volts} V that it stands`]
+          ? [`${formatNumber(cold, 1)} V when it is cold is over the ${plain(limits.volts)} V that it stands`]
           : []),
         ...(limits.from !== undefined && best < limits.from
-          ? [`${best.toFixed(1)} V at its best is under the ${limits.from} V that it needs`]
+          ? [`${formatNumber(best, 1)} V at its best is under the ${plain(limits.from)} V that it needs`]
           : []),
         ...(limits.amps !== undefined && amps > limits.amps
-          ? [`of ${amps.toFixed(1)} A it takes only ${limits.amps} A`]
+          ? [`of ${formatNumber(amps, 1)} A it takes only ${plain(limits.amps)} A`]
           : []),
         ...(limits.watts !== undefined && carried > limits.watts
-          ? [`of ${carried.toFixed(0)} W it takes only ${limits.watts} W`]
+          ? [`of ${formatNumber(carried, 0)} W it takes only ${plain(limits.watts)} W`]
           : []),
       ]
       const starved = limits.from !== undefined && best < limits.from

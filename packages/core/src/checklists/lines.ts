@@ -20,9 +20,6 @@ export function readLine(typed: string): Omit<Line, 'id'> {
   return read.ok && read.value > 0 ? { words: words.trim(), torque: read.value } : { words: text }
 }
 
-/** "7.91 N·m": no wrench is read closer. */
-export const sayTorque = (torque: number): string => `${plain(Number(torque.toPrecision(3)))} N·m`
-
 /** The same line as it would be typed. */
 export const sayLine = ({ words, torque }: Omit<Line, 'id'>): string =>
   torque === undefined ? words : `${words}, ${plain(torque)} N·m`

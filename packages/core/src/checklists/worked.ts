@@ -1,5 +1,5 @@
 import type { Checklist, EntryOf } from '@even-watt/contract'
-import { sayTorque } from './lines'
+import { sayTorque } from '../figures'
 
 type Line = Checklist['lines'][number]
 

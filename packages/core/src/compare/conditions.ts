@@ -145,7 +145,9 @@ function spread(
 }
 
 const sayRange = ({ from, to }: Range, unit: string): string =>
-  say(from, unit) === say(to, unit) ? say(from, unit) : `${say(from, '')} to ${say(to, unit)}`
+  say(from, unit) === say(to, unit)
+    ? say(from, unit)
+    : `${say(from, unit).replace(/ \S+$/, '')} to ${say(to, unit)}`
 
 const sets = (words: string, cells: readonly string[], why: string): Condition => ({
   words,

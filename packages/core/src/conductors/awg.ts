@@ -4,6 +4,10 @@ const awgDiameter = (n: number): number => 0.127 * 92 ** ((36 - n) / 39)
 /** Cross-section of an AWG number in mm². */
 export const awgArea = (n: number): number => (Math.PI / 4) * awgDiameter(n) ** 2
 
+/** The nearest AWG number of a cross-section in mm². */
+export const nearestAwg = (area: number): number =>
+  Math.round(36 - 39 * (Math.log(Math.sqrt((4 * area) / Math.PI) / 0.127) / Math.log(92)))
+
 /** "4/0" and "0000" are −3; "1/0" and "0" are 0. Undefined where the text is no AWG number. */
 export function parseAwg(text: string): number | undefined {
   const slash = /^([1-4])\/0$/.exec(text)

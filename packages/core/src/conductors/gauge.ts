@@ -5,6 +5,7 @@ import { awgArea, formatAwg, parseAwg } from './awg'
 export const gaugeArea = (gauge: Gauge): number =>
   (gauge.unit === 'AWG' ? awgArea(gauge.number) : gauge.area) * 1e-6
 
+/** As it is bought, and typed again: "16 mm²", "4/0 AWG". */
 export const formatGauge = (gauge: Gauge): string =>
   gauge.unit === 'AWG' ? `${formatAwg(gauge.number)} AWG` : `${gauge.area} mm²`
 

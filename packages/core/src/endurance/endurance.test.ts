@@ -472,7 +472,7 @@ describe('noise', () => {
     const unit = stationOf([claim({ quantity: 'noise', comparator: 'at most', value: 45, unit: 'dB(A)' })])
     expect(look([noise(true)], { unit }).view.findings[0]?.standing.outcome).toBe('not met')
     expect(look([noise(false)], { unit }).view.findings[0]?.standing.outcome).toBe('not tested')
-    expect(noisesOf(look([noise(true)]).analysis)[0]?.sentence).toContain('51.7 dB(A) at 1.00 m')
+    expect(noisesOf(look([noise(true)]).analysis)[0]?.sentence).toContain('51.7 dB(A) at 1 m')
   })
   it('is drawn over the time of a log: what was read meanwhile, and told from the room', () => {
     const hold = logEntry({ what: 'rated hold', watts: 1400 })

@@ -1,4 +1,4 @@
-import { isFigure, say, sayDuration, sayFigure, type Figure } from '../figures'
+import { formatNumber, isFigure, say, sayDuration, sayFigure, sayTemperature, type Figure } from '../figures'
 import { methodSource, rangeFor, rectangular, specificationSource, halfWidth } from '../meters'
 import {
   fitThermal,
@@ -104,7 +104,7 @@ function placeHeat(
           now + fit.settles,
           (fit.high - fit.low) / 4,
           'T∞ of T = T∞ − (T∞ − T0)·e^(−t/τ), above the room',
-          [`τ ${sayDuration(60 * Math.round(fit.tau / 60))}; watched for ${fit.watched.toFixed(1)} τ.`],
+          [`τ ${sayDuration(60 * Math.round(fit.tau / 60))}; watched for ${formatNumber(fit.watched, 1)} τ.`],
         )
       : undefined
   const above40 = hotRoom + (settles ? settles.x.value - now : rise)
@@ -141,9 +141,9 @@ function sentenceOf(
   const over =
     rating !== undefined
       ? above40 > rating
-        ? `; in a room of ${hotRoom} °C at ${say(above40, '°C', 2)}: over the insulation’s ${say(rating, '°C')}`
-        : `; in a room of ${hotRoom} °C at ${say(above40, '°C', 2)}, within the insulation’s ${say(rating, '°C')}`
-      : `; in a room of ${hotRoom} °C at ${say(above40, '°C', 2)}`
+        ? `; in a room of ${sayTemperature(hotRoom)} at ${say(above40, '°C', 2)}: over the insulation’s ${say(rating, '°C')}`
+        : `; in a room of ${sayTemperature(hotRoom)} at ${say(above40, '°C', 2)}, within the insulation’s ${say(rating, '°C')}`
+      : `; in a room of ${sayTemperature(hotRoom)} at ${say(above40, '°C', 2)}`
   if (settles) return `${began}; would settle at ${sayFigure(settles)}${over}.`
   if (fit?.low !== undefined)
     return `${began}; it was still rising: it would settle at ${say(room + fit.low, '°C', 2)} or more${fit.high === undefined ? '' : `, up to ${say(room + fit.high, '°C', 2)}`}${over}.`

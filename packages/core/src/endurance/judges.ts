@@ -1,5 +1,14 @@
 import type { Claim } from '@even-watt/contract'
-import { decides, isFigure, plain, say, sayDuration, sayFigure, type Figure } from '../figures'
+import {
+  decides,
+  formatNumber,
+  isFigure,
+  plain,
+  sayLength,
+  sayDuration,
+  sayFigure,
+  type Figure,
+} from '../figures'
 import {
   judge,
   judgeFigure,
@@ -44,9 +53,9 @@ export const judgeEnergy: Judge = (evidence) => {
   if (!best) return withoutEnergy(evidence, tried)
   const { figure } = best
   if (!decides(figure)) return undecided(figure)
-  const verdict = judgeFigure(evidence, figure, `What it gave at ${best.watts?.toFixed(0) ?? '–'} W`)
+  const verdict = judgeFigure(evidence, figure, `What it gave at ${sayLoad(best.watts)} W`)
   const short = claimValue(claim) > figure.x.value
-  const others = known.slice(1).map((one) => `${sayFigure(one.figure)} at ${one.watts?.toFixed(0) ?? '–'} W`)
+  const others = known.slice(1).map((one) => `${sayFigure(one.figure)} at ${sayLoad(one.watts)} W`)
   const beside = others.length ? ` Other run-downs gave ${others.join(', ')}.` : ''
   if (short && !best.complete)
     return notShown(
@@ -69,7 +78,7 @@ export const judgeEnergy: Judge = (evidence) => {
     return notShown(
       evidence,
       'meter',
-      `At the outlet it gave ${sayFigure(figure)} of ${sayClaim(claim)}, ${share.toFixed(0)} %, at ${best.watts?.toFixed(0) ?? '–'} W; its label does not say whether it means the cells or the outlet.${beside}`,
+      `At the outlet it gave ${sayFigure(figure)} of ${sayClaim(claim)}, ${formatNumber(share, 0)} %, at ${sayLoad(best.watts)} W; its label does not say whether it means the cells or the outlet.${beside}`,
       'Find out what its label means, and note it with the claim.',
       figure,
     )
@@ -118,7 +127,7 @@ export const judgeRunTime: Judge = (evidence) => {
         notes:
           scale === 1
             ? []
-            : [`Carried over from ${watts?.toFixed(0) ?? ''} W to ${plain(load)} W at the same energy.`],
+            : [`Carried over from ${sayLoad(watts)} W to ${plain(load)} W at the same energy.`],
         entries: [log.entry.id],
       },
     }
@@ -127,7 +136,7 @@ export const judgeRunTime: Judge = (evidence) => {
     (one) => Math.abs(one.watts / load - 1) <= atLoad && (one.complete || one.ran >= wanted),
   )
   const said = (one: RunDown & { watts: number }) =>
-    `${sayDuration(60 * Math.round(one.ran / 60))} at ${one.watts.toFixed(0)} W`
+    `${sayDuration(60 * Math.round(one.ran / 60))} at ${sayLoad(one.watts)} W`
   if (near) {
     const figure = figureOf(near)
     if (!decides(figure)) return undecided(figure)
@@ -217,7 +226,7 @@ export const judgeNoise: Judge = (evidence) => {
     const verdict = judgeFigure(evidence, loudest.level, 'Its noise')
     return {
       ...verdict,
-      sentence: `${verdict.sentence.slice(0, -1)}, at ${say(loudest.entry.reading.distance, 'm')}.`,
+      sentence: `${verdict.sentence.slice(0, -1)}, at ${sayLength(loudest.entry.reading.distance)}.`,
     }
   }
   if (told[0]) return undecided(told[0].level)
@@ -233,3 +242,5 @@ export const judgeNoise: Judge = (evidence) => {
 
 export const judgeCycles: Judge = () =>
   notTested('Cycles take years: what the store still gives after some of them is a run-down of its own.')
+
+const sayLoad = (watts: number | undefined): string => (watts === undefined ? '–' : formatNumber(watts, 0))

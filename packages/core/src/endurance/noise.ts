@@ -1,5 +1,5 @@
 import type { EntryOf } from '@even-watt/contract'
-import { say, type Figure } from '../figures'
+import { say, sayLength, type Figure } from '../figures'
 import type { Log, Point } from '../logs'
 import { halfWidth, methodSource, rangeFor, rectangular, specificationSource } from '../meters'
 import type { Notice } from '../oddities'
@@ -29,7 +29,7 @@ export function noisesOf(analysis: Analysis): Noise[] {
   const { record } = analysis
   return readingsOf(record, 'noise').map((entry) => {
     const { level, background, distance, load, watts, fan, silent, meter: id } = entry.reading
-    const where = `at ${say(distance, 'm')}${load ? `, ${load}` : ''}${watts === undefined ? '' : `, ${say(watts, 'W')}`}${fan ? `, fan ${fan}` : ''}`
+    const where = `at ${sayLength(distance)}${load ? `, ${load}` : ''}${watts === undefined ? '' : `, ${say(watts, 'W')}`}${fan ? `, fan ${fan}` : ''}`
     const left = background === undefined ? level : withoutBackground(level, background)
     if (left === undefined)
       return {

@@ -1,5 +1,5 @@
 import type { DutyLine } from '@even-watt/contract'
-import { isFigure, sayDuration, sayFigure, type Derived } from '../figures'
+import { formatNumber, isFigure, sayDuration, sayFigure, type Derived } from '../figures'
 import { byHeat, meanWatts, ranFor, type Log } from '../logs'
 import type { Analysis } from '../trials'
 import { claimOf, claimValue } from '../units'
@@ -64,11 +64,11 @@ function sentenceOf(
     label,
   }: Pick<RunDown, 'delivered' | 'share' | 'ran' | 'stops' | 'why' | 'watts'> & { label: number | undefined },
 ): string {
-  const at = watts === undefined ? (log.entry.reading.load ?? 'a load') : `${watts.toFixed(0)} W`
+  const at = watts === undefined ? (log.entry.reading.load ?? 'a load') : `${formatNumber(watts, 0)} W`
   const time = sayDuration(60 * Math.round(ran / 60))
   const rested = stops ? stopsOf(log) : ''
   const energy = isFigure(delivered)
-    ? `${log.ended ? 'It gave' : 'So far it gave'} ${sayFigure(delivered)}${label && share !== undefined ? ` of ${label.toFixed(0)} Wh (${(100 * share).toFixed(0)} %)` : ''}`
+    ? `${log.ended ? 'It gave' : 'So far it gave'} ${sayFigure(delivered)}${label && share !== undefined ? ` of ${formatNumber(label, 0)} Wh (${formatNumber(100 * share, 0)} %)` : ''}`
     : log.ended
       ? 'It ran'
       : 'So far it ran'

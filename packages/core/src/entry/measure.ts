@@ -1,5 +1,7 @@
 import { parseNumber, type Parsed } from './number'
 
+export const wattsInHorsepower = 745.6998715822702
+
 /** Units accepted beside SI, with what turns them into SI (docs/method/evidence.md). */
 const conversions = {
   length: { m: 1, cm: 0.01, mm: 0.001, ft: 0.3048, "'": 0.3048, in: 0.0254, '"': 0.0254 },
@@ -13,7 +15,7 @@ const conversions = {
     'lb-in': 0.1129848290276167,
     'lb in': 0.1129848290276167,
   },
-  power: { w: 1, kw: 1000, hp: 745.6998715822702 },
+  power: { w: 1, kw: 1000, hp: wattsInHorsepower },
 } as const
 
 export type Dimension = keyof typeof conversions
@@ -38,8 +40,30 @@ export function parseMeasure(typed: string, dimension: Dimension, usual?: string
       why: `"${typed.trim().slice(0, 24)}" is not understood. Accepted units: ${Object.keys(units).join(', ')}.`,
     }
   }
-  return { ok: true, value: tidy(number.value * (units[unit ?? usual ?? ''] ?? 1)) }
+  return { ok: true, value: tidy(number.value * (units[unit ?? usual?.toLowerCase() ?? ''] ?? 1)) }
 }
+
+/**
+ * Shaft power as a motor's plate prints it, "0.5 hp" or "370 W", in W. A plain number is in the usual unit, unless no motor on a
+ * bench has so little or so much: then it is asked about, never guessed.
+ */
+export function parseShaftPower(typed: string, usual: 'W' | 'hp'): Parsed {
+  const read = parseMeasure(typed, 'power', usual)
+  const bare = read.ok && parseNumber(typed).ok
+  return bare && (read.value < leastShaft || read.value > mostShaft)
+    ? { ok: false, why: `Is "${typed.trim()}" in W or hp? Add the unit.` }
+    : read
+}
+/** W of the smallest and largest motors that anybody starts from a battery. */
+const [leastShaft, mostShaft] = [8, 20_000]
+
+/** A length, mass, torque or power in SI, in the unit named. */
+export const inUnit = (value: number, dimension: Dimension, unit: string): number => {
+  const factors: Record<string, number> = conversions[dimension]
+  return value / (factors[unit.toLowerCase()] ?? 1)
+}
+
+export const fahrenheit = (celsius: number): number => (celsius * 9) / 5 + 32
 
 /** Temperature as typed, "104 °F" or "40", in °C; a plain number is in the usual unit. */
 export function parseTemperature(typed: string, usual: '°C' | '°F' = '°C'): Parsed {

@@ -1,5 +1,14 @@
 import type { Quantity, Rig } from '@even-watt/contract'
-import { decides, derive, isFigure, sayDuration, sayFigure, type Derived, type Figure } from '../figures'
+import {
+  decides,
+  derive,
+  formatNumber,
+  isFigure,
+  sayDuration,
+  sayFigure,
+  type Derived,
+  type Figure,
+} from '../figures'
 import { contradict, divide, expanded, normalisedError, scale } from '../meters'
 import { bankCarriesAll } from './conductor'
 
@@ -55,7 +64,7 @@ export function terminalWatts({ P_B, E_B }: Read, held: number | undefined, prod
         ])
       : product
   if (!other || !contradict(best.x, other.x)) return best
-  const note = `${other.working.formula} contradicts it (E_n ${normalisedError(best.x, other.x).toFixed(1)}).`
+  const note = `${other.working.formula} contradicts it (E_n ${formatNumber(normalisedError(best.x, other.x), 1)}).`
   return { ...best, working: { ...best.working, notes: [...best.working.notes, note] } }
 }
 

@@ -6,6 +6,7 @@ import type { DisplayChecks } from './displayCheck'
 import type { Gate } from './gate'
 import { quantities, quantityData } from './quantities'
 import type { ReadingValues, Spreads } from './readingValues'
+import { formatNumber } from '../figures'
 
 const notRead = Object.fromEntries(
   quantities.map((quantity) => [quantity, { missing: `${quantity} was not read.` }]),
@@ -51,7 +52,7 @@ function inputFigure(
     const name = other.meter?.name ?? `What was ${other.grade}`
     if (other.refused) notes.push(`${name} is not used: ${other.refused.why}`)
     else if (contradict(best.x, other.x))
-      notes.push(`${name} contradicts it (E_n ${normalisedError(best.x, other.x).toFixed(1)}).`)
+      notes.push(`${name} contradicts it (E_n ${formatNumber(normalisedError(best.x, other.x), 1)}).`)
   }
   return {
     symbol: quantity,

@@ -1,4 +1,4 @@
-import { plain } from '../figures'
+import { formatNumber, plain } from '../figures'
 import type { EntryOf, Quantity, Revision, StoredMeter, Unit, Value } from '@even-watt/contract'
 import { halfWidth, rounding } from '../meters'
 import { onceEach, type Keyed, type Notice, type Oddity } from '../oddities'
@@ -74,7 +74,7 @@ export const noticeRange = eachValue(({ value, meter, at }) => {
   return {
     key: `${at.step ?? at.entry}|${value.quantity}`,
     number: 8,
-    odd: `${value.value} ${unit} is ${over ? 'over' : 'within 5 % of'} the ${range.upTo} ${unit} range of ${meter.name}.`,
+    odd: `${plain(value.value)} ${unit} is ${over ? 'over' : 'within 5 % of'} the ${plain(range.upTo)} ${unit} range of ${meter.name}.`,
     why: over ? 'No specification covers it.' : 'The next step may overload the meter.',
     todo: 'Use a meter with a higher range.',
     at,
@@ -94,8 +94,8 @@ export const noticeCoarse = eachValue(({ value, meter, at, revision }) => {
   return {
     key: `${meter.id}|${value.quantity}`,
     number: 11,
-    odd: `${plain(value.value)} ${unit} is only ${counts.toFixed(0)} counts of ${meter.name}.`,
-    why: `Rounding alone is ${((100 * rounding(range.count)) / Math.abs(value.value)).toFixed(1)} % here.`,
+    odd: `${plain(value.value)} ${unit} is only ${formatNumber(counts, 0)} counts of ${meter.name}.`,
+    why: `Rounding alone is ${formatNumber((100 * rounding(range.count)) / Math.abs(value.value), 1)} % here.`,
     todo: 'Take a lower range or a finer meter for the small steps.',
     at,
   }
@@ -118,7 +118,7 @@ export const noticeTiming = eachReading((entry, revision) => {
     {
       key: entry.id,
       number: 9,
-      odd: `Input and output were read ${gap.toFixed(0)} s apart.`,
+      odd: `Input and output were read ${formatNumber(gap, 0)} s apart.`,
       why: 'The bank sags and heaters settle meanwhile, so their ratio is not that of one moment.',
       todo: 'Read them within 30 s, or capture the whole step again.',
       at: placeOf(entry, revision),
@@ -155,7 +155,7 @@ export const noticeNotZeroed = eachReading((entry, revision) => {
       const other = read.find((one) => one.meter !== meter && Math.abs(one.value - value) > half + one.half)
       if (!(idle && (value < -half || other))) return []
       const odd = other
-        ? `${meter.name} reads ${value} A, ${other.meter.name} ${other.value} A.`
+        ? `${meter.name} reads ${plain(value)} A, ${other.meter.name} ${plain(other.value)} A.`
         : `${meter.name} reads ${value} A, less than nothing.`
       return [
         {

@@ -1,5 +1,7 @@
+import { fahrenheit } from '../entry/measure'
 import { expanded } from '../meters'
 import type { Figure } from './figure'
+import { writing } from './written'
 
 /** Factor from storage (SI, fractions) to what is shown: efficiencies in %, resistances in mΩ, drops in mV. */
 export const shownFactor = (unit: string): number =>
@@ -15,12 +17,24 @@ export function decimals(x: number, significant: number): number {
 type Showable = Pick<Figure, 'x'> & { readonly unit: string }
 
 /** A number as a label prints it: what was typed, without the tail that binary fractions leave; six figures at most. */
-export const plain = (value: number): string => String(Number(value.toPrecision(6))).replace('-', '−')
+export const plain = (value: number): string => marked(String(Number(value.toPrecision(6))).replace('-', '−'))
 
-/** Plain number with a true minus sign. */
+/** Plain number to so many decimals, with a true minus sign. */
 export function formatNumber(x: number, places: number): string {
   const text = Math.abs(x).toFixed(places)
-  return x < 0 && Number(text) !== 0 ? `−${text}` : text
+  return marked(x < 0 && Number(text) !== 0 ? `−${text}` : text)
+}
+
+/** A number as a person would type it, for a field: with the decimal mark of the bench, and nothing of it lost. */
+export const typedNumber = (x: number): string => marked(String(Number(x.toPrecision(12))))
+
+const marked = (text: string): string => (writing().decimal === '.' ? text : text.replace('.', ','))
+
+/** A figure in the unit that the bench reads it in. */
+export function inUnits(figure: Showable): Showable {
+  if (figure.unit !== '°C' || writing().temperature === '°C') return figure
+  const sources = new Map([...figure.x.sources].map(([source, u]) => [source, (u * 9) / 5]))
+  return { x: { value: fahrenheit(figure.x.value), sources }, unit: '°F' }
 }
 
 export interface Shown {
@@ -33,7 +47,8 @@ export interface Shown {
  * The value to the decimals its expanded uncertainty allows (two figures of it), or to three significant
  * figures (or as many as asked for) when it has none.
  */
-export function showFigure(figure: Showable, significant = 3): Shown {
+export function showFigure(stored: Showable, significant = 3): Shown {
+  const figure = inUnits(stored)
   const factor = shownFactor(figure.unit)
   const value = figure.x.value * factor
   const U = expanded(figure.x) * factor
@@ -47,19 +62,23 @@ export function showFigure(figure: Showable, significant = 3): Shown {
  * The value alone, for tables that leave the uncertainty to the working: to as many figures of its uncertainty as
  * asked for.
  */
-export function showBare(figure: Showable, figures = 1): string {
+export function showBare(stored: Showable, figures = 1): string {
+  const figure = inUnits(stored)
   const factor = shownFactor(figure.unit)
   const U = expanded(figure.x) * factor
   return U > 0 ? formatNumber(figure.x.value * factor, decimals(U, figures)) : showFigure(figure).value
 }
 
 /** "93.1 ± 1.4 %" in one string, for sentences. */
-export function sayFigure(figure: Showable, significant = 3): string {
+export function sayFigure(stored: Showable, significant = 3): string {
+  const figure = inUnits(stored)
   const { value, uncertainty } = showFigure(figure, significant)
   const unit = figure.unit ? ` ${figure.unit}` : ''
   return uncertainty ? `${value} ± ${uncertainty}${unit}` : `${value}${unit}`
 }
 
 /** Three significant figures and a unit, for values without uncertainty. */
-export const say = (x: number, unit: string, significant = 3): string =>
-  `${formatNumber(x, decimals(x, significant))}${unit ? ` ${unit}` : ''}`
+export function say(x: number, unit: string, significant = 3): string {
+  if (unit === '°C' && writing().temperature === '°F') return say(fahrenheit(x), '°F', significant)
+  return `${formatNumber(x, decimals(x, significant))}${unit ? ` ${unit}` : ''}`
+}

@@ -1,6 +1,6 @@
 import type { Bank, Quantity, Unit } from '@even-watt/contract'
 import { oneSided, rippleBoundSine, rippleBoundStepped, rippleOverstatement } from '../conductors'
-import { derive, isFigure, whenKnown, type Derived, type Figure } from '../figures'
+import { derive, formatNumber, isFigure, whenKnown, type Derived, type Figure } from '../figures'
 import { add, combine, divide, exact, methodSource, multiply, subtract, type Uncertain } from '../meters'
 
 /** Share of the half cycle assumed for a stepped wave whose plateau was not measured. */
@@ -73,7 +73,7 @@ export function inputPower(
       [{ value: 0, sources: new Map([[ripple.source, u]]) }, 1],
     ])
     return derive(symbol, 'W', `V_${tap}·I − M/2`, [v, i], shifted, [
-      `Ripple correction on: M = ${(resistance.value * 1000).toFixed(1)} mΩ × (${ripple.bound.toFixed(2)}·I)² = ${most.toFixed(2)} W.`,
+      `Ripple correction on: M = ${formatNumber(resistance.value * 1000, 1)} mΩ × (${formatNumber(ripple.bound, 2)}·I)² = ${formatNumber(most, 2)} W.`,
     ])
   })
 }
@@ -98,6 +98,6 @@ function seenProduct(
     [{ value: 0, sources: new Map([[source, (2 * over * percent) / 100 / Math.sqrt(3)]]) }, 1],
   ])
   return derive(symbol, 'W', `V_${tap}·I − R·I_r²`, inputs, x, [
-    `Ripple as captured: ${(resistance.value * 1000).toFixed(1)} mΩ × (${ratio.toFixed(2)}·I)² = ${over.toFixed(2)} W.`,
+    `Ripple as captured: ${formatNumber(resistance.value * 1000, 1)} mΩ × (${formatNumber(ratio, 2)}·I)² = ${formatNumber(over, 2)} W.`,
   ])
 }

@@ -1,5 +1,6 @@
 import type { LossPoint } from './lossPoint'
 import { farOff, type LossSystem } from './lossSystem'
+import { formatNumber } from '../figures'
 
 /** √(χ²/dof) up to which readings are said to lie on a curve. */
 const most = 3
@@ -37,9 +38,9 @@ export function misfitOf(
     // One point to spare at least, else anything fits.
     return others && others.chi > 0 && !fails(others)
   })
-  const far = `No curve: the readings miss it by ${system.chi.toFixed(1)} times their scatter.`
+  const far = `No curve: the readings miss it by ${formatNumber(system.chi, 1)} times their scatter.`
   if (lone.length) {
-    const where = lone.map(({ S }) => (S.value ? `${S.value.toFixed(0)} W` : 'idle')).join(' or ')
+    const where = lone.map(({ S }) => (S.value ? `${formatNumber(S.value, 0)} W` : 'idle')).join(' or ')
     return `${far} Read ${where} again: without that one the others lie on a curve.`
   }
   return `${far} Something changed along the ladder: repeat it in one go, warmed up, on one range of each meter.`

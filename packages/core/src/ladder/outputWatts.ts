@@ -1,5 +1,5 @@
 import type { LoadKind, Quantity, Unit } from '@even-watt/contract'
-import { derive, isFigure, whenKnown, type Derived } from '../figures'
+import { derive, formatNumber, isFigure, whenKnown, type Derived } from '../figures'
 import { divide, methodSource, multiply, powerAboveBandwidth, type Uncertain } from '../meters'
 
 type Read = Readonly<Record<Quantity, Derived>>
@@ -28,7 +28,7 @@ export function outputPower(read: Read, kind: LoadKind, unit: Unit, where: strin
       sources: new Map([...product.sources, [methodSource('bandwidth', where), u]]),
     }
     notes.push(
-      `Not a sine: up to ${(share * 100).toFixed(1)} % of the power may lie above the meters' bandwidth.`,
+      `Not a sine: up to ${formatNumber(share * 100, 1)} % of the power may lie above the meters' bandwidth.`,
     )
     return derive('P_C', 'W', 'V_C·I_C', [v, i], x, notes)
   })

@@ -1,6 +1,6 @@
 import type { Limiter } from '@even-watt/contract'
 import { attributeStep, type LostPart } from '../attribution'
-import { decides, isFigure, say, sayFigure, type Figure } from '../figures'
+import { decides, formatNumber, isFigure, say, sayFigure, type Figure } from '../figures'
 import { efficiencyAt, hasFit, type StepFigures } from '../ladder'
 import { expanded } from '../meters'
 import { weakestLinks } from '../rigs'
@@ -115,8 +115,8 @@ function supplySentence(parts: readonly LostPart[]): string {
   const words = lost
     .sort((a, b) => (b.volts?.x.value ?? 0) - (a.volts?.x.value ?? 0))
     .slice(0, 3)
-    .map(({ name, volts }) => `${(volts?.x.value ?? 0).toFixed(2)} V in the ${name}`)
-  return `Of the ${total.toFixed(2)} V missing there, ${words.join(', ')}.`
+    .map(({ name, volts }) => `${formatNumber(volts?.x.value ?? 0, 2)} V in the ${name}`)
+  return `Of the ${formatNumber(total, 2)} V missing there, ${words.join(', ')}.`
 }
 
 export const alarmVoltage = (analysis: Analysis): number | undefined => {
@@ -141,7 +141,7 @@ function stiffEnough(
   if (eta === undefined || E.x.value <= threshold) return undefined
   const most = ((E.x.value - threshold) * threshold * eta) / P
   const now = R_bank.x.value + R_path.x.value
-  return `Bank and path together have ${(now * 1000).toFixed(1)} mΩ; at most ${(most * 1000).toFixed(1)} mΩ would show it.`
+  return `Bank and path together have ${formatNumber(now * 1000, 1)} mΩ; at most ${formatNumber(most * 1000, 1)} mΩ would show it.`
 }
 
 const bestEfficiency = (analysis: Analysis): number | undefined =>

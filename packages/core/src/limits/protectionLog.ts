@@ -1,5 +1,5 @@
 import type { EntryOf } from '@even-watt/contract'
-import { isFigure, plain, say } from '../figures'
+import { isFigure, say, sayTemperature } from '../figures'
 import type { Analysis } from '../trials'
 import { overloadsOf } from './overload'
 
@@ -59,7 +59,7 @@ function between(
   const heat = hottest(least.reading)
   return {
     what,
-    sentence: `${what} at ${say(watts(least), 'W')}${heat === undefined ? '' : ` and ${plain(heat)} °C`}${below ? `, not yet at ${say(watts(below), 'W')}` : ''}.`,
+    sentence: `${what} at ${say(watts(least), 'W')}${heat === undefined ? '' : ` and ${sayTemperature(heat, 1)}`}${below ? `, not yet at ${say(watts(below), 'W')}` : ''}.`,
   }
 }
 

@@ -1,6 +1,6 @@
 import type { Quantity } from '@even-watt/contract'
 import { quantityData, rangeOf } from '../evidence'
-import { sayDuration, type Derived, type Figure, type FigureUnit } from '../figures'
+import { formatNumber, sayDuration, type Derived, type Figure, type FigureUnit } from '../figures'
 import {
   halfWidth,
   methodSource,
@@ -213,7 +213,7 @@ export function energyOf(
   const note =
     E_n !== undefined && other
       ? [
-          `${chosen === counted ? 'Added up from readings it is' : 'The counter says'} ${other.x.value.toFixed(0)} ${other.unit}${E_n > 1 ? `: they contradict (E_n ${E_n.toFixed(1)})` : ''}.`,
+          `${chosen === counted ? 'Added up from readings it is' : 'The counter says'} ${formatNumber(other.x.value, 0)} ${other.unit}${E_n > 1 ? `: they contradict (E_n ${formatNumber(E_n, 1)})` : ''}.`,
         ]
       : []
   return {

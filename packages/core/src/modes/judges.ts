@@ -1,5 +1,5 @@
 import { judgeFigure, notShown, notTested, undecided, type Judge } from '../findings'
-import { decides, isFigure } from '../figures'
+import { decides, formatNumber, isFigure } from '../figures'
 import { sayClaim } from '../units'
 import { fewestCycles, modeDraws } from './draw'
 import { transfersOf } from './transfer'
@@ -22,7 +22,7 @@ export const judgeTransfer: Judge = (evidence) => {
     ? {
         ...verdict,
         figure: slowest,
-        sentence: `Its slowest transfer took ${slowest.x.value.toFixed(slowest.x.value < 10 ? 1 : 0)} ms against ${sayClaim(evidence.claim)}.`,
+        sentence: `Its slowest transfer took ${formatNumber(slowest.x.value, slowest.x.value < 10 ? 1 : 0)} ms against ${sayClaim(evidence.claim)}.`,
       }
     : undecided(slowest)
 }

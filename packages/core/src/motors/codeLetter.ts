@@ -1,4 +1,5 @@
 import type { Load, Nameplate } from '@even-watt/contract'
+import { plain } from '../figures'
 
 /** Locked-rotor kVA for each horsepower, from and up to, by code letter (NEMA MG 1; docs/method/motors.md). */
 const perHorsepower: Readonly<Record<NonNullable<Nameplate['code']>, readonly [number, number]>> = {
@@ -62,20 +63,20 @@ export function predictedInrush({
   const divided = ({ from, to, by }: Inrush): Inrush =>
     assist === 1
       ? { from, to, by }
-      : { from: from / assist, to: to / assist, by: `${by}, divided by ${assist} by its soft starter` }
+      : { from: from / assist, to: to / assist, by: `${by}, divided by ${plain(assist)} by its soft starter` }
   const { code, horsepower, current } = nameplate ?? {}
   if (code && horsepower) return divided({ ...lockedRotor(code, horsepower), by: `code letter ${code}` })
   const watts = Math.max(...settings.map((setting) => setting.watts))
   const running = current === undefined ? watts / (powerFactor ?? usualFactor) : current * volts
   if (inrush !== undefined)
-    return divided({ from: running * inrush, to: running * inrush, by: `${inrush} × running` })
+    return divided({ from: running * inrush, to: running * inrush, by: `${plain(inrush)} × running` })
   const usual = usualMultiple[kind]
   return (
     usual &&
     divided({
       from: running * usual[0],
       to: running * usual[1],
-      by: `usual for its kind: ${usual[0]} to ${usual[1]} × running`,
+      by: `usual for its kind: ${plain(usual[0])} to ${plain(usual[1])} × running`,
     })
   )
 }

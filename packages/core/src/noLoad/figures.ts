@@ -10,7 +10,7 @@ import {
   type Spreads,
   nominalAt,
 } from '../evidence'
-import { derive, isFigure, type Derived, type Figure, type Refusal } from '../figures'
+import { derive, formatNumber, isFigure, type Derived, type Figure, type Refusal } from '../figures'
 import { expanded } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'
@@ -122,7 +122,7 @@ function costs(
     const missing = { missing: 'The capacity of the bank is not known.' }
     return { perDay, perNight: missing, daysUntilFlat: missing }
   }
-  const usableWords = `usable bank ${(usableEnergy(rig.bank) ?? 0).toFixed(0)} Wh`
+  const usableWords = `usable bank ${formatNumber(usableEnergy(rig.bank) ?? 0, 0)} Wh`
   return {
     perDay,
     perNight: derive(

@@ -1,6 +1,7 @@
 import type { Bank, MeterRange } from '@even-watt/contract'
 import { scale, type Uncertain } from '../meters'
 import { bankCapacity, bankNominal } from '../supply'
+import { formatNumber, plain } from '../figures'
 
 /** Usable energy of a bank, Wh: nominal volts × Ah × usable share; undefined while its capacity is not known. */
 export function usableEnergy(bank: Bank): number | undefined {
@@ -36,8 +37,8 @@ export function idleCost(idle: Uncertain, bank: Bank): IdleCost {
 export function weakIdle(current: number, range: Pick<MeterRange, 'count' | 'counts'>): string | undefined {
   const counts = Math.abs(current) / range.count
   if (counts <= range.counts)
-    return `Only ${counts.toFixed(0)} counts: inside the meter's own offset of ${range.counts} counts.`
+    return `Only ${formatNumber(counts, 0)} counts: inside the meter's own offset of ${plain(range.counts)} counts.`
   if (counts < 20)
-    return `Only ${counts.toFixed(0)} counts: under 20. Take a lower range, a series ammeter or a shunt.`
+    return `Only ${formatNumber(counts, 0)} counts: under 20. Take a lower range, a series ammeter or a shunt.`
   return undefined
 }

@@ -1,6 +1,6 @@
 import type { LadderPlanned, LoadUse, StoredLoad, Taken } from '@even-watt/contract'
 import { quantityData } from '../evidence'
-import { isFigure } from '../figures'
+import { formatNumber, isFigure } from '../figures'
 import { supplyOf, weakestCurrent, type SupplyQuestion } from '../rigs'
 import { atCurrent, bankNominal, outputFor, regress } from '../supply'
 import type { Analysis } from '../trials'
@@ -41,7 +41,7 @@ export function powerCap(analysis: Analysis, question: SupplyQuestion): Cap {
     const input = (supply ? atCurrent(supply, weakest.current).V_B : bankNominal(rig.bank)) * weakest.current
     caps.push({
       power: outputFor(input, question.loss),
-      because: `${weakest.link.name}, ${weakest.current.toFixed(0)} A`,
+      because: `${weakest.link.name}, ${formatNumber(weakest.current, 0)} A`,
     })
   }
   for (const { quantity, meter: id } of rig.assignments) {

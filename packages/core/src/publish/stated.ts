@@ -1,7 +1,7 @@
 import type { Stated } from '@even-watt/contract'
 import { answerOf } from '../answer'
 import type { Comparison } from '../compare'
-import { isFigure, sayFigure } from '../figures'
+import { isFigure, sayFigure, withPoint } from '../figures'
 import type { TrialView } from '../view'
 import { sayClaim } from '../units'
 
@@ -70,15 +70,17 @@ export interface Changed {
 
 /** What changed from one edition to the next, in the order of the newer; what is gone comes last. */
 export function changesSince(before: readonly Stated[], after: readonly Stated[]): Changed[] {
-  const said = new Map(before.map(({ about, says }) => [about, says]))
-  const now = new Set(after.map(({ about }) => about))
+  const said = new Map(before.map(({ about, says }) => [withPoint(about), says]))
+  const now = new Set(after.map(({ about }) => withPoint(about)))
   return [
     ...after.flatMap(({ about, says }): Changed[] => {
-      const old = said.get(about)
-      if (old === says) return []
+      const old = said.get(withPoint(about))
+      if (withPoint(old) === withPoint(says)) return []
       return [{ about, after: says, ...(old === undefined ? {} : { before: old }) }]
     }),
-    ...before.flatMap(({ about, says }): Changed[] => (now.has(about) ? [] : [{ about, before: says }])),
+    ...before.flatMap(({ about, says }): Changed[] =>
+      now.has(withPoint(about)) ? [] : [{ about, before: says }],
+    ),
   ]
 }
 

@@ -1,6 +1,6 @@
 import type { PathElement, Rig } from '@even-watt/contract'
 import { ampacity, parallelShares, rmsCurrent } from '../conductors'
-import { isFigure, plain } from '../figures'
+import { formatNumber, isFigure, plain } from '../figures'
 import { atCurrent, headroom, outputFor, terminalSource, underPower, type OperatingPoint } from '../supply'
 import { expectedResistance, isCable, placed, type SideName } from './elements'
 import { supplyOf, type KnownSupply } from './known'
@@ -105,7 +105,7 @@ export function viewSupply(rig: Rig, known: KnownSupply, question: SupplyQuestio
       outputPower: outputFor(inputPower, question.loss),
       limitedBy:
         limitedBy === 'weakest link'
-          ? `${weakest?.link.name ?? 'the weakest link'}, ${(weakest?.current ?? 0).toFixed(0)} A`
+          ? `${weakest?.link.name ?? 'the weakest link'}, ${formatNumber(weakest?.current ?? 0, 0)} A`
           : limitedBy === 'threshold'
             ? words
             : 'the most the supply can give at all',

@@ -1,6 +1,5 @@
-import { plain } from '../figures'
+import { plain, sayCableSize, sayLength } from '../figures'
 import type { Battery, PathElement, Rig, RigChange } from '@even-watt/contract'
-import { formatGauge } from '../conductors'
 import { placed } from './elements'
 
 /** The rig as it would be after the changes; those that name a part that is not there change nothing. */
@@ -71,7 +70,7 @@ export function describeChanges(rig: Rig, changes: readonly RigChange[]): string
         case 'remake':
           return `${name(change.element)} remade`
         case 'cable':
-          return `${name(change.element)} as ${formatGauge(change.conductor.gauge)}, ${plain(change.conductor.length)} m`
+          return `${name(change.element)} as ${sayCableSize(change.conductor.gauge)}, ${sayLength(change.conductor.length)}`
         case 'battery':
           return `${change.name} added in parallel`
         case 'support':

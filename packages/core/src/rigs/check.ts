@@ -1,4 +1,4 @@
-import { plain } from '../figures'
+import { formatNumber, plain } from '../figures'
 import type { PathElement, Rig } from '@even-watt/contract'
 import { ampacity } from '../conductors'
 import { bankNominal, restSpread, sharing } from '../supply'
@@ -58,7 +58,7 @@ function fuses(rig: Rig): RigRemark[] {
       remarks.push({
         at: element.id,
         weight: 'danger',
-        sentence: `${element.name} (${plain(element.continuous)} A) is bigger than ${cable.name} carries (${total.toFixed(0)} A): the cable would burn before it opens.`,
+        sentence: `${element.name} (${plain(element.continuous)} A) is bigger than ${cable.name} carries (${formatNumber(total, 0)} A): the cable would burn before it opens.`,
       })
     }
   }
@@ -80,11 +80,11 @@ function bankRemarks({ bank }: Rig): RigRemark[] {
     const flows =
       spread.circulating === undefined
         ? ''
-        : ` With no load at all ${spread.circulating.toFixed(0)} A flow between them.`
+        : ` With no load at all ${formatNumber(spread.circulating, 0)} A flow between them.`
     remarks.push({
       at: 'bank',
       weight: 'danger',
-      sentence: `Rest volts differ by ${(spread.spread * 1000).toFixed(0)} mV in parallel; ${(spread.allowed * 1000).toFixed(0)} mV is the most for ${bankNominal(bank)} V.${flows} Bring them to the same voltage before joining.`,
+      sentence: `Rest volts differ by ${formatNumber(spread.spread * 1000, 0)} mV in parallel; ${formatNumber(spread.allowed * 1000, 0)} mV is the most for ${bankNominal(bank)} V.${flows} Bring them to the same voltage before joining.`,
     })
   }
   const chemistries = new Set(
@@ -111,7 +111,7 @@ function bankRemarks({ bank }: Rig): RigRemark[] {
     remarks.push({
       at: 'bank',
       weight: 'remark',
-      sentence: `Of 100 A, ${bank.strings[most]?.[0]?.name ?? 'one'} gives ${(shares[most] ?? 0).toFixed(0)} A and the least loaded ${Math.min(...shares).toFixed(0)} A. A diagonal take-off or busbars share better, where the batteries are alike.`,
+      sentence: `Of 100 A, ${bank.strings[most]?.[0]?.name ?? 'one'} gives ${formatNumber(shares[most] ?? 0, 0)} A and the least loaded ${formatNumber(Math.min(...shares), 0)} A. A diagonal take-off or busbars share better, where the batteries are alike.`,
     })
   }
   return remarks

@@ -1,6 +1,6 @@
-import { plain } from '../figures'
+import { plain, sayCableSize, sayLength } from '../figures'
 import type { Cable, ElementKind, PathElement, Rig } from '@even-watt/contract'
-import { flexibleStranding, formatGauge, inParallel, withEnds } from '../conductors'
+import { flexibleStranding, inParallel, withEnds } from '../conductors'
 import { methodSource, rectangular, sumOf, uncertain, type Uncertain } from '../meters'
 
 export type SideName = 'positive' | 'negative'
@@ -97,7 +97,7 @@ export function describeElement(element: PathElement): string {
     return element.conductors
       .map(
         (conductor) =>
-          `${formatGauge(conductor.gauge)} ${conductor.material}, ${plain(conductor.length)} m${conductor.runs > 1 ? ` × ${conductor.runs} runs` : ''}`,
+          `${sayCableSize(conductor.gauge)} ${conductor.material}, ${sayLength(conductor.length)}${conductor.runs > 1 ? ` × ${conductor.runs} runs` : ''}`,
       )
       .join(' beside ')
   }

@@ -1,4 +1,4 @@
-import { plain } from '../figures'
+import { plain, sayCableSize, sayLength } from '../figures'
 import type { Battery, Cable, Chemistry, PathElement, Rig, Support } from '@even-watt/contract'
 import { flexibleStranding, parseGauge } from '../conductors'
 import { parseMeasure, parseNumber } from '../entry'
@@ -107,9 +107,7 @@ const usualLink = 0.0002
 
 const low = ({ conductors: [one] }: Cable): string => {
   const gauge = one?.gauge
-  return gauge
-    ? `${gauge.unit === 'AWG' ? `${gauge.number} AWG` : `${gauge.area} mm²`}, ${plain(one.length)} m each`
-    : ''
+  return gauge ? `${sayCableSize(gauge)}, ${sayLength(one.length)} each` : ''
 }
 
 function readBank(text: string, newId: () => string): Battery[][] | string {

@@ -1,5 +1,6 @@
 import type { Rig, Temperature } from '@even-watt/contract'
 import { placed } from './elements'
+import { sayRise, sayTemperature } from '../figures'
 
 /** °C of a hot room, to which a rise is carried over. */
 const hotRoom = 40
@@ -41,12 +42,12 @@ export function warmthOf(temperatures: readonly Temperature[], rig: Rig): Warmth
 
 /** "negative lug 48 °C, 26 K over the room". */
 export function sayWarmth({ where, celsius, rise, inHotRoom, insulation }: Warmth): string {
-  const over = rise === undefined ? '' : `, ${rise.toFixed(0)} K over the room`
+  const over = rise === undefined ? '' : `, ${sayRise(rise)} over the room`
   const limit =
     insulation === undefined || inHotRoom === undefined
       ? ''
-      : `; in a room of ${hotRoom} °C ${inHotRoom.toFixed(0)} °C, ${inHotRoom > insulation ? 'more than' : 'of'} the ${insulation} °C that its insulation stands`
-  return `${where} ${Number(celsius.toFixed(1))} °C${over}${limit}`
+      : `; in a room of ${sayTemperature(hotRoom)} ${sayTemperature(inHotRoom)}, ${inHotRoom > insulation ? 'more than' : 'of'} the ${sayTemperature(insulation)} that its insulation stands`
+  return `${where} ${sayTemperature(celsius, 1)}${over}${limit}`
 }
 
 /** Cells of a table of readings, by place. */

@@ -1,4 +1,4 @@
-import { plain } from '../figures'
+import { sayTemperature } from '../figures'
 import type { PathElement, Rig } from '@even-watt/contract'
 import {
   allowedTime,
@@ -98,7 +98,7 @@ function rate(element: PathElement, side: SideName, current: number, rig: Rig): 
     current,
     margin: 1 - share / carried,
     allowed: timeFor(share, carried, tau),
-    because: `${stands} °C ${stands < element.insulation ? 'at its terminals' : 'insulation'}, ${plain(rig.ambient)} °C around it, starting table; check the local code`,
+    because: `${sayTemperature(stands)} ${stands < element.insulation ? 'at its terminals' : 'insulation'}, ${sayTemperature(rig.ambient, 1)} around it, starting table; check the local code`,
   }
 }
 

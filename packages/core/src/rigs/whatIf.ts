@@ -1,5 +1,5 @@
 import type { Prediction, Rig, RigChange } from '@even-watt/contract'
-import { derive, estimated, isFigure, type Derived, type Figure } from '../figures'
+import { derive, estimated, formatNumber, isFigure, type Derived, type Figure } from '../figures'
 import { add, combine, exact, methodSource, rectangular, subtract, uncertain } from '../meters'
 import { bankSource, terminalVoltage } from '../supply'
 import { changedRig } from './changedRig'
@@ -68,7 +68,7 @@ function bankAfter(
         [uncertain(0, methodSource('change of bank', scope), rectangular(0.2 * next.R)), 1],
       ]),
       [R_bank],
-      `R_source measured × ${factor.toFixed(3)}, from the network`,
+      `R_source measured × ${formatNumber(factor, 3)}, from the network`,
     ),
   }
 }

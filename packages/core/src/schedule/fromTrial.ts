@@ -5,6 +5,7 @@ import { readingsOf, type Analysis, type TrialRecord } from '../trials'
 import { usualKinds } from './content'
 import { loadedOf } from './loaded'
 import type { Day, Logged, ScheduleQuestion, Switched } from './question'
+import { formatNumber } from '../figures'
 
 /** Within this share of its hot watts an element counts as settled. */
 const settledWithin = 0.01
@@ -27,7 +28,7 @@ function plannedSteps(
       plan?.steps.length
         ? plan.steps.map(({ target }) => target)
         : targetSets[0].shares.map((share) => (share / 100) * rated)
-    ).map((watts) => ({ what: `about ${watts.toFixed(0)} W`, watts, settle: 0 }))
+    ).map((watts) => ({ what: `about ${formatNumber(watts, 0)} W`, watts, settle: 0 }))
   }
   return filled.map(({ uses, expected }, i) => {
     const before = new Set(filled[i - 1]?.uses.map(({ setting }) => setting))

@@ -3,6 +3,7 @@ import { full, secondsToCharge, surgeAbove, taperFrom, underPower } from '../sup
 import { contentOf, isPowered } from './content'
 import { coolEnough, drainRate, leastCharge, secondsDownTo, secondsToCool, type Course } from './course'
 import type { Piece, ScheduleQuestion } from './question'
+import { formatNumber, sayRise } from '../figures'
 
 export const surgeBelow = 0.3
 
@@ -18,7 +19,7 @@ export interface Part {
 /** What must come before a block: the stretch, or the sentence that says why it cannot be had. */
 export type Need = { readonly part: Part } | { readonly odd: string }
 
-export const percent = (share: number) => `${(100 * share).toFixed(0)} %`
+export const percent = (share: number) => `${formatNumber(100 * share, 0)} %`
 
 /** A recharge up to a share, if the charger can. */
 export function rechargeTo(
@@ -44,7 +45,7 @@ function drawDown(question: ScheduleQuestion, course: Course, because: string): 
   const watts = Math.max(0, ...question.steps.map((step) => step.watts)) || question.rated
   const seconds = secondsDownTo(question, watts, course.charge, surgeBelow - 0.01)
   if (!Number.isFinite(seconds)) return undefined
-  const piece = { what: `draw down at ${watts.toFixed(0)} W`, seconds, watts }
+  const piece = { what: `draw down at ${formatNumber(watts, 0)} W`, seconds, watts }
   return { part: 'draw down', because, piece, charger: 0 }
 }
 
@@ -74,7 +75,7 @@ function bankNeed(question: ScheduleQuestion, block: Block, course: Course): Nee
   if (block.kind === 'run-down') {
     const P = block.watts ?? question.rated
     if (!Number.isFinite(secondsDownTo(question, P, 1, leastCharge(question))))
-      return { odd: `Nothing to run down at ${P.toFixed(0)} W: ${neverFalls}` }
+      return { odd: `Nothing to run down at ${formatNumber(P, 0)} W: ${neverFalls}` }
     const because = `a run-down starts from a full bank, and ${stands}; above ${percent(taperFrom)} charging tapers`
     return charge < full - 1e-9 ? recharge(full, because) : undefined
   }
@@ -97,12 +98,14 @@ function beyondSupply(question: ScheduleQuestion, block: Block, course: Course):
   const most = Math.max(0, ...contentOf(block, question, course).map(({ watts }) => watts ?? 0))
   const point = underPower(question.supply, most + question.loss(most))
   if (!point)
-    return [{ odd: `${most.toFixed(0)} W in ${block.kind} is more than this supply can deliver at all.` }]
+    return [
+      { odd: `${formatNumber(most, 0)} W in ${block.kind} is more than this supply can deliver at all.` },
+    ]
   const carried = protectedCurrent(question)
   return point.I_bank > carried
     ? [
         {
-          odd: `${most.toFixed(0)} W in ${block.kind} takes ${point.I_bank.toFixed(0)} A of the bank, and its protection (BMS) carries ${carried.toFixed(0)} A.`,
+          odd: `${formatNumber(most, 0)} W in ${block.kind} takes ${formatNumber(point.I_bank, 0)} A of the bank, and its protection (BMS) carries ${formatNumber(carried, 0)} A.`,
         },
       ]
     : []
@@ -115,7 +118,7 @@ export function needsOf(question: ScheduleQuestion, block: Block, course: Course
   const cooling: Need = {
     part: {
       part: 'cool-down',
-      because: `a thermal test starts within ${coolEnough} K of ambient, and the unit would be about ${course.rise.toFixed(0)} K above it`,
+      because: `a thermal test starts within ${sayRise(coolEnough)} of ambient, and the unit would be about ${sayRise(course.rise)} above it`,
       piece: { what: 'cool-down', seconds: secondsToCool(course.rise), watts: undefined },
       charger: 0,
     },

@@ -1,5 +1,5 @@
 import type { Outcome, Overruled, SuitNeed, SuitRule } from '@even-watt/contract'
-import { decides, isFigure, plain, sayFigure, shownFactor } from '../figures'
+import { decides, isFigure, plain, sayFigure, sayTemperature, shownFactor } from '../figures'
 import { judge } from '../findings'
 import { suitMeasures, type SuitAsked } from './figures'
 
@@ -56,7 +56,7 @@ const standings: Partial<Record<Outcome, Answered['is']>> = { met: 'cleared', 'n
 function answerTo({ figure: key, is, value }: SuitNeed, asked: SuitAsked): Answered {
   const measure = suitMeasures[key]
   const { words, unit, todo } = measure
-  const limit = `${is} ${plain(value)} ${unit}`
+  const limit = `${is} ${unit === '°C' ? sayTemperature(value, 1) : `${plain(value)} ${unit}`}`
   if ('judged' in measure) {
     const { outcome, sentence } = measure.judged(value, asked)
     const standing = standings[outcome] ?? 'open'

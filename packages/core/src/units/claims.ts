@@ -1,5 +1,5 @@
 import type { Claim, ClaimQuantity, ClaimUnit, Unit } from '@even-watt/contract'
-import { sayDuration, plain } from '../figures'
+import { plain, sayDuration, sayTemperature } from '../figures'
 
 const factors: Record<ClaimUnit, number> = {
   W: 1,
@@ -34,12 +34,13 @@ export function sayClaim(claim: Claim): string {
   const volts = claim.volts
     ? ` at ${[...new Set([claim.volts.from, claim.volts.to])].map(plain).join(' to ')} V`
     : ''
-  const room = claim.room === undefined ? '' : ` up to ${plain(claim.room)} °C`
+  const room = claim.room === undefined ? '' : ` up to ${sayTemperature(claim.room, 1)}`
   const of = [claim.port, claim.portVolts && `${plain(claim.portVolts)} V`, claim.mode, claim.source]
     .filter(Boolean)
     .join(' ')
   const leg = claim.eachLeg ? ' on each leg' : ''
-  return `${sign}${plain(claim.value)} ${claim.unit}${of && ` (${of})`}${leg}${time}${load}${volts}${room}`
+  const value = claim.unit === '°C' ? sayTemperature(claim.value, 1) : `${plain(claim.value)} ${claim.unit}`
+  return `${sign}${value}${of && ` (${of})`}${leg}${time}${load}${volts}${room}`
 }
 
 /** The promise that a unit makes of a quantity; the first, where it makes several. */

@@ -1,6 +1,6 @@
 import type { Unit } from '@even-watt/contract'
-import { formatGauge, tableAmpacity } from '../conductors'
-import { say } from '../figures'
+import { tableAmpacity } from '../conductors'
+import { say, sayCableSize } from '../figures'
 import { claimedValue, ratedPower } from './claims'
 
 /** Efficiency taken where the label promises none. */
@@ -42,9 +42,9 @@ export function includedLeads(
     `${say(current - amps, 'A')} less than the ${asked}: ${say((current - amps) * volts * efficiency, 'W')} of the promise cannot be shown on`
   const faults = [
     ...(carries === undefined
-      ? [`Leads of ${formatGauge(gauge)} are smaller than any table for such currents.`]
+      ? [`Leads of ${sayCableSize(gauge)} are smaller than any table for such currents.`]
       : carries < current
-        ? [`The ${formatGauge(gauge)} leads carry ${say(carries, 'A')} at best, ${short(carries)} them.`]
+        ? [`The ${sayCableSize(gauge)} leads carry ${say(carries, 'A')} at best, ${short(carries)} them.`]
         : []),
     ...(fuse !== undefined && fuse < current
       ? [`The fuse that comes with it, ${say(fuse, 'A')}, carries ${short(fuse)} it.`]
@@ -61,6 +61,6 @@ export function includedLeads(
     efficiency,
     carries,
     faults,
-    fits: `The ${formatGauge(gauge)} leads carry ${carries === undefined ? 'too little' : say(carries, 'A')} at best; ${asked} is within that.`,
+    fits: `The ${sayCableSize(gauge)} leads carry ${carries === undefined ? 'too little' : say(carries, 'A')} at best; ${asked} is within that.`,
   }
 }

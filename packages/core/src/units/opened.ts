@@ -1,3 +1,4 @@
+import { formatNumber } from '../figures'
 /** V below which an internal link holds nothing that hurts or sparks (docs/method/safety.md). */
 const deadBelow = 5
 
@@ -5,9 +6,9 @@ const deadBelow = 5
 export function sayLink(volts: number): { readonly dead: boolean; readonly sentence: string } {
   const across = Math.abs(volts)
   if (across < deadBelow)
-    return { dead: true, sentence: `Read at ${across.toFixed(1)} V, below ${deadBelow} V: it is dead.` }
+    return { dead: true, sentence: `Read at ${formatNumber(across, 1)} V, below ${deadBelow} V: it is dead.` }
   return {
     dead: false,
-    sentence: `It still holds ${across.toFixed(0)} V: touch nothing. Discharge it through a resistor of some kΩ rated for it, on insulated clips, wait, and read it again.`,
+    sentence: `It still holds ${formatNumber(across, 0)} V: touch nothing. Discharge it through a resistor of some kΩ rated for it, on insulated clips, wait, and read it again.`,
   }
 }

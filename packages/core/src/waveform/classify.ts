@@ -1,4 +1,5 @@
 import type { Repeating, WaveClass, WaveShape } from '@even-watt/contract'
+import { formatNumber } from '../figures'
 
 /** What the class of a wave is told by. */
 export interface Features extends Pick<
@@ -54,7 +55,7 @@ export function classify(features: Features): { class: WaveClass; shape?: WaveSh
   return { class: 'unknown' }
 }
 
-const percent = (share: number) => `${(100 * share).toFixed(1)} %`
+const percent = (share: number) => `${formatNumber(100 * share, 1)} %`
 
 /** Why a wave is of its class, in sentences that hold the figures. */
 export function reasonsFor(
@@ -88,11 +89,11 @@ export function reasonsFor(
     case 'square':
       return [
         `It dwells at zero for ${percent(dwell)} of the time: under 3 %.`,
-        `Its crest factor is ${crest.toFixed(2)}: under 1.1.`,
+        `Its crest factor is ${formatNumber(crest, 2)}: under 1.1.`,
       ]
     case 'unknown':
       return [
-        `THD ${percent(thd)}, dwell ${percent(dwell)}, crest factor ${crest.toFixed(2)}: neither a sine that was bent, nor stepped, nor square.`,
+        `THD ${percent(thd)}, dwell ${percent(dwell)}, crest factor ${formatNumber(crest, 2)}: neither a sine that was bent, nor stepped, nor square.`,
       ]
   }
 }

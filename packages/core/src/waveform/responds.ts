@@ -1,5 +1,6 @@
 import type { ChannelFigures, MeterRange } from '@even-watt/contract'
 import { formFactor, halfWidth } from '../meters'
+import { formatNumber, plain } from '../figures'
 
 /** What a meter makes of a wave, and whether it may be used on it. */
 export interface Response {
@@ -42,7 +43,7 @@ export function responseTo(channel: ChannelFigures, frequency: number, manner: M
   if (response === 'average')
     return onSineOnly(
       formFactor * meanAbsolute,
-      'It takes the mean of the absolute value and shows 1.1107 of it: right on a sine only.',
+      `It takes the mean of the absolute value and shows ${plain(1.1107)} of it: right on a sine only.`,
     )
   if (response === 'peak')
     return onSineOnly(
@@ -64,7 +65,7 @@ export function responseTo(channel: ChannelFigures, frequency: number, manner: M
     ? {
         ...rest,
         fit: false,
-        why: `${rest.why} The crest factor of ${crest.toFixed(1)} is more than the 3 that meters take: it may read low.`,
+        why: `${rest.why} The crest factor of ${formatNumber(crest, 1)} is more than the 3 that meters take: it may read low.`,
       }
     : { ...rest, fit }
 }

@@ -3,6 +3,7 @@ import {
   asFarAsPosts,
   bankNominal,
   elementStates,
+  formatNumber,
   isFigure,
   pointAt,
   promisedSupply,
@@ -105,10 +106,10 @@ export const AtOnce = memo(function AtOnce({ rig, current, known, survey, count,
         >
           <option value={0}>the mean current</option>
           <option value={0.71}>
-            RMS with full ripple of a sine unit, × {rmsCurrent(1, 0.71).toFixed(2)}
+            RMS with full ripple of a sine unit, × {formatNumber(rmsCurrent(1, 0.71), 2)}
           </option>
           <option value={rippleBoundStepped(0.7)}>
-            RMS of an unfiltered stepped wave, × {rmsCurrent(1, rippleBoundStepped(0.7)).toFixed(2)}
+            RMS of an unfiltered stepped wave, × {formatNumber(rmsCurrent(1, rippleBoundStepped(0.7)), 2)}
           </option>
         </select>
       </label>

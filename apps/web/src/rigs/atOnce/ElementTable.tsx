@@ -1,5 +1,5 @@
 import { formatNumber, ownDrop, type ElementState, say } from '@even-watt/core'
-import { sayTemperature } from '../../ui/units'
+import { sayTemperature } from '@even-watt/core'
 
 interface Props {
   readonly states: readonly ElementState[]

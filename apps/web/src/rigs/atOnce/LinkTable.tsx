@@ -1,5 +1,5 @@
 import type { Rig } from '@even-watt/contract'
-import { minimumBms, say, type LinkRating } from '@even-watt/core'
+import { formatNumber, minimumBms, say, type LinkRating } from '@even-watt/core'
 
 interface Props {
   readonly rig: Rig
@@ -26,13 +26,13 @@ export function LinkTable({ rig, links, current }: Props) {
             <tr key={link.id + link.kind}>
               <td title={link.because}>{link.name}</td>
               <td className="figures right">
-                {link.continuous === undefined ? '–' : `${link.continuous.toFixed(0)} A`}
+                {link.continuous === undefined ? '–' : `${formatNumber(link.continuous, 0)} A`}
               </td>
               <td className={`figures right ${(link.margin ?? 1) < 0 ? 'text-madder' : ''}`}>
                 {link.margin === undefined ? (
                   <span title={link.because}>–</span>
                 ) : (
-                  `${link.margin < 0 ? '■ −' : ''}${Math.abs(link.margin * 100).toFixed(0)} %`
+                  `${link.margin < 0 ? '■ −' : ''}${formatNumber(Math.abs(link.margin * 100), 0)} %`
                 )}
               </td>
               <td>{sayTime(link.allowed, link.margin)}</td>

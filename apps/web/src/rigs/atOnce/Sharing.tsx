@@ -1,5 +1,5 @@
 import type { Rig } from '@even-watt/contract'
-import { describeBank, sharing, takeOffs } from '@even-watt/core'
+import { describeBank, formatNumber, sharing, takeOffs } from '@even-watt/core'
 
 /** How the current divides between strings, as the bank is and for each take-off. */
 export function Sharing({ rig, current }: { rig: Rig; current: number }) {
@@ -32,12 +32,12 @@ export function Sharing({ rig, current }: { rig: Rig; current: number }) {
               <td>{words}</td>
               {strings.map((_, i) => (
                 <td key={i} className="figures right">
-                  {shares ? `${(shares[i] ?? 0).toFixed(1)} A` : '–'}
+                  {shares ? `${formatNumber(shares[i] ?? 0, 1)} A` : '–'}
                 </td>
               ))}
               <td className="figures right">
                 {shares && Math.min(...shares) > 0
-                  ? (Math.max(...shares) / Math.min(...shares)).toFixed(2)
+                  ? formatNumber(Math.max(...shares) / Math.min(...shares), 2)
                   : '–'}
               </td>
             </tr>

@@ -1,4 +1,4 @@
-import { say } from '@even-watt/core'
+import { formatNumber, say } from '@even-watt/core'
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { useWidth } from '../../ui/useWidth'
 import { BankBlock } from '../BankBlock'
@@ -206,7 +206,7 @@ export function RigDrawing({ rig, unit, meters, losses, marked, selected, onSele
 function sayElement(element: PlacedElement, rig: RigForm, loss: Loss | undefined): string {
   const { side, index } = element.spot
   const place = `${index + 1} of ${rig[side].length} on the ${side} side`
-  return `${element.name}, ${element.words}, ${place}${loss ? `, ${loss.watts.toFixed(1)} W${heatWords[loss.heat]}` : ''}`
+  return `${element.name}, ${element.words}, ${place}${loss ? `, ${formatNumber(loss.watts, 1)} W${heatWords[loss.heat]}` : ''}`
 }
 
 function neighbour(drawing: Drawing, { side, index }: Spot, along: number, key: string) {

@@ -1,3 +1,6 @@
+import { sayLength } from '@even-watt/core'
+import { readNumber } from '../../ui/form'
+import { readLength } from '../../ui/units'
 import type { Side, Spot } from '../editor/edit'
 import type { RigForm } from '../editor/form'
 
@@ -126,7 +129,8 @@ function specOf(element: RigForm['positive'][number]): string {
   const [first] = element.conductors
   if (!first?.gauge) return 'no gauge yet'
   const beside = element.conductors.length > 1 ? ` +${element.conductors.length - 1}` : ''
-  return `${first.gauge}${first.length ? `, ${first.length} m` : ''}${Number(first.runs) > 1 ? ` × ${first.runs}` : ''}${beside}`
+  const { value: length } = readNumber(first.length, readLength)
+  return `${first.gauge}${length ? `, ${sayLength(length)}` : ''}${Number(first.runs) > 1 ? ` × ${first.runs}` : ''}${beside}`
 }
 
 /** The place a pointer at x, y would drop an element at. */

@@ -4,7 +4,7 @@ import type { FieldsProps } from '../../ui/DocumentEditor'
 import { fieldOf, same, SelectField, TextField } from '../../ui/form'
 import type { Spot } from './edit'
 import { blankConductor, type RigForm } from './form'
-import { units } from '../../ui/units'
+import { writing } from '@even-watt/core'
 
 const rated = new Set(['fuse', 'breaker', 'shunt', 'isolator'])
 
@@ -24,7 +24,7 @@ export const ElementFields = memo(function ElementFields({
       {element.kind === 'cable' ? (
         <TextField
           label="Insulation"
-          unit={units().temperature}
+          unit={writing().temperature}
           {...field(`${path}.insulation`)}
           inputMode="decimal"
           hint="often 70, 90 or 105"

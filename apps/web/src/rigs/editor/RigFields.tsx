@@ -1,5 +1,5 @@
 import { bonds, elementKinds, Rig, type ElementKind } from '@even-watt/contract'
-import { bankNominal, checkRig, promisedSupply } from '@even-watt/core'
+import { bankNominal, checkRig, promisedSupply, writing } from '@even-watt/core'
 import { lazy, Suspense, useMemo, useRef, useState } from 'react'
 import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
@@ -30,7 +30,6 @@ import { ElementFields } from './ElementFields'
 import { formToRig, type RigForm } from './form'
 import { MeterHanging } from './MeterHanging'
 import { TypicalFields } from './TypicalFields'
-import { units } from '../../ui/units'
 
 const AtOnce = lazy(async () => ({ default: (await import('../atOnce/AtOnce')).AtOnce }))
 
@@ -95,7 +94,7 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
         <TextField label="Name" {...form.register('name')} error={errorAt('name')} className="col-span-2" />
         <TextField
           label="Ambient"
-          unit={units().temperature}
+          unit={writing().temperature}
           {...form.register('ambient')}
           error={errorAt('ambient')}
           inputMode="decimal"

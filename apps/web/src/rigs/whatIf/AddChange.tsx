@@ -1,9 +1,9 @@
 import { RigChange, type StoredRig } from '@even-watt/contract'
-import { describeElement, isCable, parseGauge, placed } from '@even-watt/core'
+import { describeElement, isCable, parseGauge, placed, writing } from '@even-watt/core'
 import { useForm, useWatch } from 'react-hook-form'
 import { readNumber, SelectField, TextField } from '../../ui/form'
 import { contractResolver } from '../../ui/resolver'
-import { readLength, units } from '../../ui/units'
+import { readLength } from '../../ui/units'
 
 const kinds = [
   ['remake', 'remake a joint'],
@@ -83,7 +83,7 @@ export function AddChange({ rig, onAdd }: { rig: StoredRig; onAdd: (change: RigC
           <TextField label="New gauge" {...field('gauge')} placeholder="25 mm² or 2 AWG" />
           <TextField
             label="New length"
-            unit={units().length}
+            unit={writing().length}
             {...field('length')}
             hint="left empty: as it is"
           />

@@ -1,3 +1,4 @@
+import { plain } from '@even-watt/core'
 import type { ChartTheme } from './theme'
 
 /** An axis of figures, with its quantity and unit. */
@@ -9,7 +10,7 @@ export const axis = (name: string, theme: ChartTheme, more: object) => ({
   nameTextStyle: { color: theme.quiet },
   axisLine: { show: true, lineStyle: { color: theme.ink } },
   axisTick: { show: true, lineStyle: { color: theme.ink } },
-  axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: (value: number) => String(value) },
+  axisLabel: { color: theme.ink, fontFamily: theme.figures, formatter: plain },
   ...more,
 })
 

@@ -1,6 +1,6 @@
 import type { Quantity, Value } from '@even-watt/contract'
 import { quantityData, rangeOf } from '../../evidence'
-import { isFigure, sayFigure, type Figure } from '../../figures'
+import { formatNumber, isFigure, sayFigure, type Figure } from '../../figures'
 import { eachStep, placeOfStep, type StepFigures } from '../../ladder'
 import { arbitrate, divide, measured, multiply, type Route, type Uncertain } from '../../meters'
 import { onceEach, type Keyed, type Notice } from '../../oddities'
@@ -66,7 +66,7 @@ const oddMeters = eachStep(
         {
           key: `${quantity} ${ruling.odd.name}`,
           number: 29,
-          odd: `${ruling.odd.name} says ${sayFigure({ x: ruling.odd.x, unit })} for ${quantity}; ${agreeing} agree with each other (E_n ${ruling.error.toFixed(1)}).`,
+          odd: `${ruling.odd.name} says ${sayFigure({ x: ruling.odd.x, unit })} for ${quantity}; ${agreeing} agree with each other (E_n ${formatNumber(ruling.error, 1)}).`,
           why: 'Two ways that agree outvote the third: it is the odd one.',
           todo: `Check ${ruling.odd.name}: range, zero, wave, battery. The others are used.`,
           at: { ...placeOfStep(step, analysis), quantity },

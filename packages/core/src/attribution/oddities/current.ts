@@ -1,5 +1,5 @@
 import type { Rig } from '@even-watt/contract'
-import { isFigure, say, sayFigure } from '../../figures'
+import { formatNumber, isFigure, plain, say, sayFigure } from '../../figures'
 import type { Notice, Oddity } from '../../oddities'
 import { cables, weakestLinks } from '../../rigs'
 
@@ -59,7 +59,7 @@ export const noticeGauge: Notice = ({ analysis }) => {
     return [
       {
         number: 30,
-        odd: `${highest.toFixed(0)} A through ${area} mm² is ${density.toFixed(0)} A/mm².`,
+        odd: `${formatNumber(highest, 0)} A through ${plain(area)} mm² is ${formatNumber(density, 0)} A/mm².`,
         why: 'A thickness in mm is easily taken for an area in mm².',
         todo: `Check ${element.name}.`,
         at: { revision: number, part: 'rig' },

@@ -1,5 +1,5 @@
 import type { Quantity } from '@even-watt/contract'
-import { isFigure, sayFigure, type Derived, type Figure } from '../../figures'
+import { formatNumber, isFigure, sayFigure, type Derived, type Figure } from '../../figures'
 import { clearlyOver, exact, multiply, subtract } from '../../meters'
 import type { Notice, Oddity } from '../../oddities'
 import type { StepFigures } from '../step'
@@ -45,7 +45,7 @@ export const noticeWattsOverVoltAmperes = eachStep((step, analysis) => {
   return [
     {
       number: 2,
-      odd: `${sayFigure(P_C)} is more than ${product.value.toFixed(0)} VA.`,
+      odd: `${sayFigure(P_C)} is more than ${formatNumber(product.value, 0)} VA.`,
       why: 'Watts cannot exceed volts times amps: one of the three is misread or on the wrong range.',
       todo: 'Read V_C, I_C and P_C again.',
       at: { ...placeOfStep(step, analysis), quantity: 'P_C' },

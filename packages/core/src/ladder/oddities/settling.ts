@@ -1,5 +1,6 @@
 import { rangeOf } from '../../evidence'
 import type { Notice } from '../../oddities'
+import { plain } from '../../figures'
 
 /** 9: repeats that still drift one way. */
 export const noticeDrift: Notice = ({ analysis }) => {
@@ -23,7 +24,7 @@ export const noticeDrift: Notice = ({ analysis }) => {
     return [
       {
         number: 9,
-        odd: `The load was still moving: ${first.value} W, then ${last.value} W.`,
+        odd: `The load was still moving: ${plain(first.value)} W, then ${plain(last.value)} W.`,
         why: 'Elements take more while cold; a step read before settling lands off the curve.',
         todo: 'Wait for it to settle and repeat the step.',
         at: { revision: revision.number, step: step.id },
