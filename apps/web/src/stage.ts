@@ -1,6 +1,6 @@
 import type { BlockKind, EntryOf, ReadingKind, Unit } from '@even-watt/contract'
 import type { Analysis } from '@even-watt/core'
-import type { ComponentType } from 'react'
+import { lazy, type ComponentType } from 'react'
 import type { TrialState } from './trials/useTrial'
 
 export interface StagePage {
@@ -28,6 +28,25 @@ export interface ReportProps {
   readonly analysis: Analysis
 }
 
+/** A chart, a table or a text that a report is composed of. */
+export interface ReportPart {
+  readonly words: string
+  readonly place: ReportPlace
+  readonly Part: ComponentType<ReportProps>
+}
+
+/** Parts of one file, fetched when one of them is first shown. */
+export const reportParts = <Name extends string>(
+  place: ReportPlace,
+  load: () => Promise<Readonly<Record<Name, ComponentType<ReportProps>>>>,
+  parts: readonly (readonly [words: string, name: Name])[],
+): ReportPart[] =>
+  parts.map(([words, name]) => ({
+    words,
+    place,
+    Part: lazy<ComponentType<ReportProps>>(async () => ({ default: (await load())[name] })),
+  }))
+
 /** One stage of the work order: all that the rest of the application knows of it (docs/adding-a-subject.md). */
 export interface Stage {
   readonly words: string
@@ -37,7 +56,8 @@ export interface Stage {
   readonly pages: readonly [StagePage, ...StagePage[]]
   /** How far it is, in words. */
   readonly state: (trial: TrialState) => Progress
-  readonly report?: { readonly place: ReportPlace; readonly Part: ComponentType<ReportProps> }
+  /** What it brings to the report, each to be placed by itself. */
+  readonly report?: readonly ReportPart[]
   /** Stands over every page of a trial. */
   readonly strip?: { readonly when: (trial: TrialState) => boolean; readonly Part: ComponentType }
   /** Blocks of a schedule that are worked here. */

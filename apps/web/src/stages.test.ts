@@ -21,6 +21,14 @@ describe('the work order', () => {
     })
   })
 
+  it('brings parts to the report, each of another name', () => {
+    const parts = stages.flatMap(({ report = [] }) => report.map(({ words }) => words))
+    expect(parts).toEqual(
+      expect.arrayContaining(['Findings', 'Ladder', 'Efficiency and losses', 'Harmonics']),
+    )
+    expect(new Set(parts).size).toBe(parts.length)
+  })
+
   it('works no block of a schedule in two places, and only blocks that there are', () => {
     const worked = stages.flatMap(({ works }) => works ?? [])
     expect(new Set(worked).size).toBe(worked.length)

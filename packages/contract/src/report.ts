@@ -1,13 +1,24 @@
 import * as z from 'zod/mini'
-import { plain, words } from './shared'
+import { Id, plain, whole, words } from './shared'
 
-/** One part of a report: a part that its stages bring, or own words between them. */
+/** What a tester puts where it is wanted: a photograph, or a chart, a table or a text of one rig. */
+const PickedPart = z.union(
+  [
+    z.object({ photograph: Id }),
+    z.object({ part: words('Part of the report', 80), rig: whole('Rig', 1, 10_000) }),
+  ],
+  { error: 'What is put into a report: a photograph, or a part and its rig.' },
+)
+export type PickedPart = z.infer<typeof PickedPart>
+
+/** One part of a report: a part that its stages bring, or own words or something picked between them. */
 const ReportBlock = z.object({
-  /** The name of the part; of own words a name of their own. */
+  /** The name of the part; of what the tester put there a name of its own. */
   key: words('Part of the report', 80),
   shown: z.boolean(),
   /** Own words, in paragraphs. */
   words: z.optional(plain('Own words', 5000)),
+  picked: z.optional(PickedPart),
 })
 export type ReportBlock = z.infer<typeof ReportBlock>
 

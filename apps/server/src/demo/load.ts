@@ -5,6 +5,7 @@ import {
   Checklist,
   Comparison,
   Diary,
+  Edition,
   Load,
   Meter,
   Rig,
@@ -22,6 +23,7 @@ import type { Pool } from 'pg'
 import * as z from 'zod/mini'
 import { remember } from '../database/installation'
 import { saveDocument, type DocumentTable } from '../documents/documents'
+import { keepEdition } from '../editions/editions'
 import { putBytes } from '../files/blobs'
 import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
@@ -46,13 +48,16 @@ export async function loadDemo(pool: Pool, folder = demoFolder): Promise<void> {
   for (const trial of parse(read('trials'), z.array(TrialDocument))) {
     await importTrial(pool, trial).catch(ignoreConflict)
   }
+  await takeFiles(pool, join(folder, 'editions'))
+  for (const { id, madeAt, ...edition } of parse(read('editions'), z.array(Edition)))
+    await keepEdition(pool, id, edition, new Date(madeAt)).catch(ignoreConflict)
   await take('comparison', parse(read('comparisons'), z.array(StoredComparison)), Comparison)
   await take('checklist', parse(read('checklists'), z.array(StoredChecklist)), Checklist)
   await take('diary', parse(read('diaries'), z.array(StoredDiary)), Diary)
   await remember(pool, 'demo', 'loaded')
 }
 
-/** The bytes of captures and pictures, each under its SHA-256. */
+/** The bytes of captures, pictures and published pages, each under its SHA-256. */
 async function takeFiles(pool: Pool, folder: string): Promise<void> {
   if (!existsSync(folder)) return
   for (const sha256 of readdirSync(folder)) await putBytes(pool, sha256, readFileSync(join(folder, sha256)))

@@ -37,14 +37,19 @@ export async function findEdition(pool: Pool, contentSha256: string): Promise<Ed
  * Keeps an edition whose bytes are here. Sending the same once more does no harm; a number that another has is
  * refused, so that two tabs never publish two third editions.
  */
-export async function keepEdition(pool: Pool, id: string, content: NewEdition): Promise<Edition> {
+export async function keepEdition(
+  pool: Pool,
+  id: string,
+  content: NewEdition,
+  madeAt = new Date(),
+): Promise<Edition> {
   const bytes = await blobState(pool, content.sha256)
   if (!bytes?.whole || bytes.size !== content.size)
     throw new ProblemError(422, 'The page of this edition is not here as a whole.', 'Publish it once more.')
   const { rows } = await pool.query<Row>(
-    `insert into edition (id, kind, of, number, sha256, content_sha256, content)
-     values ($1, $2, $3, $4, $5, $6, $7) on conflict do nothing returning id, made_at, content`,
-    [id, content.kind, content.of, content.number, content.sha256, content.contentSha256, content],
+    `insert into edition (id, kind, of, number, sha256, content_sha256, content, made_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict do nothing returning id, made_at, content`,
+    [id, content.kind, content.of, content.number, content.sha256, content.contentSha256, content, madeAt],
   )
   if (rows[0]) return edition(rows[0])
   const repeat = await pool.query<Row>(

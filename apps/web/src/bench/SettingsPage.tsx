@@ -141,7 +141,7 @@ function Fields({ known }: { readonly known: Settings }) {
           options={options}
         />
       ))}
-      <button type="submit" className="action action-main w-fit">
+      <button type="submit" className="action action-main col-span-2 w-fit">
         Save
       </button>
     </form>

@@ -10,6 +10,7 @@ import {
   type Analysis,
 } from '@even-watt/core'
 import { useMemo } from 'react'
+import { Strip } from '../photographs/Strip'
 import { SentenceList } from '../trials/SentenceList'
 import { useTrial } from '../trials/useTrial'
 import { LazyChart } from '../ui/chart/LazyChart'
@@ -69,6 +70,7 @@ export function Charges({ analysis, editable = false, eager = false }: Props) {
           <SentenceList
             what="this reading"
             editable
+            beside={(entry) => <Strip subject={{ about: entry }} of="this reading" />}
             lines={inputs.map(({ id, reading }) => ({
               entry: id,
               sentence: inputSentence(

@@ -1,7 +1,6 @@
 import { readingsOf } from '@even-watt/core'
-import { lazy } from 'react'
 import { countLogs } from '../logs/words'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 /** What goes in, from the wall, a vehicle, the sun. */
 export const charging: Stage = {
@@ -14,10 +13,10 @@ export const charging: Stage = {
     const count = countLogs(analysis.logs, ['charge']) + readingsOf(analysis.record, 'charging').length
     return { said: count ? many(count, 'reading') : 'not tested', done: count ? 'whole' : 'none' }
   },
-  report: {
-    place: 'rig',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('rig', () => import('./ReportPart'), [
+    ['Charging', 'ChargingPart'],
+    ['Logs of charging', 'ChargeLogsPart'],
+  ]),
   works: ['charge'],
   names: { charging: ({ test }) => (test === 'panel' ? 'panel' : 'reading of a charging input') },
 }

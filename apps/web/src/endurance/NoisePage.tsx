@@ -8,6 +8,7 @@ import { CaptureForm } from '../trials/CaptureForm'
 import { FieldGrid } from '../trials/FieldGrid'
 import { choice, number, perhaps, readFields, startOf, words } from '../trials/fields'
 import { StageHead } from '../trials/StageHead'
+import { Strip } from '../photographs/Strip'
 import { SentenceList } from '../trials/SentenceList'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useOddities } from '../trials/useOddities'
@@ -38,6 +39,7 @@ export function NoiseList({
     <SentenceList
       what="this reading"
       editable={editable}
+      beside={(entry) => <Strip subject={{ about: entry }} of="this reading" />}
       lines={recordedOf(analysis.record, 'noise').map(({ id, reading }) => ({
         entry: id,
         sentence: said.get(id) ?? `${reading.level} dB(A)`,

@@ -1,4 +1,4 @@
-import { readingsOf } from '@even-watt/core'
+import { readingsOf, type Analysis } from '@even-watt/core'
 import { answersOf } from '../logs/answers'
 import { LogChart } from '../logs/LogChart'
 import { namesOf } from '../logs/nameOf'
@@ -8,14 +8,24 @@ import { Section } from '../ui/Section'
 import { NoiseList } from './NoisePage'
 import { RunDowns } from './RunDowns'
 
-export function ReportPart({ state: { trial }, analysis }: ReportProps) {
-  const logs = analysis.logs.filter(({ entry, seconds }) => entry.reading.what !== 'charge' && seconds > 0)
-  const heard = readingsOf(analysis.record, 'noise').length > 0
-  if (!logs.length && !heard) return null
-  const nameOf = namesOf(analysis.record.revision)
+const runsIn = ({ logs }: Analysis) =>
+  logs.filter(({ entry, seconds }) => entry.reading.what !== 'charge' && seconds > 0)
+
+export function RunDownsPart({ analysis }: ReportProps) {
+  if (!runsIn(analysis).some(({ entry }) => entry.reading.what === 'run-down')) return null
   return (
-    <Section title="Endurance">
+    <Section title="Run-downs">
       <RunDowns analysis={analysis} eager />
+    </Section>
+  )
+}
+
+/** Run-downs and soaks over their time, with what each says. */
+export function LogsPart({ state: { trial }, analysis }: ReportProps) {
+  const logs = runsIn(analysis)
+  if (!logs.length) return null
+  return (
+    <Section title="Logs over time">
       {logs.map((log) => (
         <div key={log.entry.id} className="mt-3">
           <h3 className="font-semibold">{nameOfLog(log)}</h3>
@@ -26,15 +36,23 @@ export function ReportPart({ state: { trial }, analysis }: ReportProps) {
                 {sentence}
               </p>
             ))}
-          <LogChart log={log} title={`${trial.title}: ${nameOfLog(log)}`} nameOf={nameOf} eager />
+          <LogChart
+            log={log}
+            title={`${trial.title}: ${nameOfLog(log)}`}
+            nameOf={namesOf(analysis.record.revision)}
+            eager
+          />
         </div>
       ))}
-      {heard && (
-        <>
-          <h3 className="mt-3 font-semibold">Noise</h3>
-          <NoiseList analysis={analysis} />
-        </>
-      )}
+    </Section>
+  )
+}
+
+export function NoisePart({ analysis }: ReportProps) {
+  if (!readingsOf(analysis.record, 'noise').length) return null
+  return (
+    <Section title="Noise">
+      <NoiseList analysis={analysis} />
     </Section>
   )
 }

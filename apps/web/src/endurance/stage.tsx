@@ -1,6 +1,6 @@
 import { lazy } from 'react'
 import { countLogs, isRunning } from '../logs/words'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 /** Hours of holds and run-downs, and how loud it is. */
 export const endurance: Stage = {
@@ -29,10 +29,11 @@ export const endurance: Stage = {
       done: running ? 'part' : count ? 'whole' : 'none',
     }
   },
-  report: {
-    place: 'rig',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('rig', () => import('./ReportPart'), [
+    ['Run-downs', 'RunDownsPart'],
+    ['Logs over time', 'LogsPart'],
+    ['Noise', 'NoisePart'],
+  ]),
   strip: {
     when: ({ analysis }) => analysis.logs.some((log) => isRunning(log, Date.now())),
     Part: lazy(async () => ({ default: (await import('../logs/LogStrip')).LogStrip })),

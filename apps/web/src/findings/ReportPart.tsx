@@ -6,7 +6,7 @@ import { FindingList } from './FindingList'
 import { SetAsideList } from './SetAsideList'
 import { TrialAnswer } from './TrialAnswer'
 
-export function ReportPart({ state }: ReportProps) {
+export function FindingsPart({ state }: ReportProps) {
   return (
     <Section title="Findings">
       <TrialAnswer state={state} />

@@ -1,5 +1,4 @@
-import { lazy } from 'react'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 export const findings: Stage = {
   words: 'Findings',
@@ -18,9 +17,6 @@ export const findings: Stage = {
       done: decided === 0 ? 'none' : decided === view.findings.length ? 'whole' : 'part',
     }
   },
-  report: {
-    place: 'answer',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('answer', () => import('./ReportPart'), [['Findings', 'FindingsPart']]),
   works: ['findings'],
 }

@@ -11,7 +11,7 @@ import { LegTable } from './LegTable'
 import { LadderCharts } from './LadderCharts'
 import { ReportTable } from './ReportTable'
 
-export function ReportPart({ state: { trial, view }, analysis }: ReportProps) {
+export function LadderPart({ state: { view }, analysis }: ReportProps) {
   return (
     <>
       <Section title="Ladder">
@@ -25,21 +25,24 @@ export function ReportPart({ state: { trial, view }, analysis }: ReportProps) {
               <LegTable figures={step} />
             </div>
           ))}
-        <TwoMetersTable analysis={analysis} />
+        <TwoMetersTable analysis={analysis} brief />
         <DisplayTable analysis={analysis} />
         <BarsTable analysis={analysis} />
       </Section>
       <AgainstBefore analyses={view.analyses} analysis={analysis} />
-      <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} eager />
-      {analysis.ladder.steps.length > 0 && (
-        <Section title="What the curve says">
-          <CurveFigures
-            analysis={analysis}
-            rated={ratedPower(analysis.record.revision.unit)}
-            duty={trial.duty}
-          />
-        </Section>
-      )}
     </>
+  )
+}
+
+export const CurvesPart = ({ state: { trial, view }, analysis }: ReportProps) => (
+  <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} eager />
+)
+
+export function CurveFiguresPart({ state: { trial }, analysis }: ReportProps) {
+  if (!analysis.ladder.steps.length) return null
+  return (
+    <Section title="What the curve says">
+      <CurveFigures analysis={analysis} rated={ratedPower(analysis.record.revision.unit)} duty={trial.duty} />
+    </Section>
   )
 }

@@ -1,6 +1,5 @@
 import { hasFit } from '@even-watt/core'
-import { lazy } from 'react'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 export const ladder: Stage = {
   words: 'Ladder',
@@ -25,10 +24,11 @@ export const ladder: Stage = {
       done: hasFit(unitFit) || hasFit(systemFit) ? 'whole' : 'part',
     }
   },
-  report: {
-    place: 'rig',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('rig', () => import('./ReportPart'), [
+    ['Ladder', 'LadderPart'],
+    ['Efficiency and losses', 'CurvesPart'],
+    ['What the curve says', 'CurveFiguresPart'],
+  ]),
   works: ['ladder'],
   names: { ladder: ({ load }) => load },
 }

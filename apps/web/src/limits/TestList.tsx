@@ -1,4 +1,5 @@
 import { nameOfTest, recordedOf, sayTest, type Analysis, type TrialRecord } from '@even-watt/core'
+import { Strip } from '../photographs/Strip'
 import { SentenceList } from '../trials/SentenceList'
 
 interface Props {
@@ -21,6 +22,7 @@ export function TestList({ record, analysis, editable = false }: Props) {
         <SentenceList
           what="this test"
           editable={editable}
+          beside={(entry) => <Strip subject={{ about: entry }} of="this test" />}
           lines={tests.map((entry) => ({
             entry: entry.id,
             sentence: sayTest(entry, analysis),

@@ -1,6 +1,5 @@
 import { readingsOf } from '@even-watt/core'
-import { lazy } from 'react'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 export const limits: Stage = {
   words: 'Limits',
@@ -20,10 +19,10 @@ export const limits: Stage = {
     const count = readingsOf(analysis.record, 'limit').length
     return { said: count ? many(count, 'test') : 'not tested', done: count ? 'whole' : 'none' }
   },
-  report: {
-    place: 'rig',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('rig', () => import('./ReportPart'), [
+    ['Limits', 'LimitsPart'],
+    ['Surge and time', 'SurgeAndTimePart'],
+  ]),
   works: ['limits', 'checks'],
   names: { limit: (reading) => `test of ${reading.test}` },
 }

@@ -1,5 +1,6 @@
 import { quantityData, say, type Log } from '@even-watt/core'
 import { useState } from 'react'
+import { Strip } from '../photographs/Strip'
 import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
 import { useTrial } from '../trials/useTrial'
@@ -97,6 +98,11 @@ export function LogTable({ log, nameOf, editable = false }: Props) {
                   .join(' · ')}
               </span>
               {ended && <span className="font-semibold">ended: {ended}</span>}
+              {editable && (
+                <span className="no-print">
+                  <Strip subject={{ about: entry.id }} of={`the look at ${sayMinutes(at)}`} />
+                </span>
+              )}
               {button(entry.id)}
             </li>
           )

@@ -9,6 +9,7 @@ import {
   type Analysis,
 } from '@even-watt/core'
 import { useMemo } from 'react'
+import { Strip } from '../photographs/Strip'
 import { SentenceList } from '../trials/SentenceList'
 import { useTrial } from '../trials/useTrial'
 
@@ -35,6 +36,7 @@ export function ModeList({ analysis, editable = false }: Props) {
       <SentenceList
         what="this test"
         editable={editable}
+        beside={(entry) => <Strip subject={{ about: entry }} of="this test" />}
         lines={recordedOf(analysis.record, 'mode').map(({ id, reading }) => ({
           entry: id,
           sentence: said.get(id) ?? reading.test,

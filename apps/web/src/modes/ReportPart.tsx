@@ -3,7 +3,7 @@ import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { ModeList } from './ModeList'
 
-export function ReportPart({ analysis }: ReportProps) {
+export function ModesPart({ analysis }: ReportProps) {
   if (!readingsOf(analysis.record, 'mode').length) return null
   return (
     <Section title="Modes and transfer">

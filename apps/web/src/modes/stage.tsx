@@ -1,6 +1,5 @@
 import { readingsOf } from '@even-watt/core'
-import { lazy } from 'react'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 /** On, search, pass-through, off: what each draws, and how one goes over into another. */
 export const modes: Stage = {
@@ -10,9 +9,6 @@ export const modes: Stage = {
     const count = readingsOf(analysis.record, 'mode').length
     return { said: count ? many(count, 'test') : 'not tested', done: count ? 'whole' : 'none' }
   },
-  report: {
-    place: 'rig',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('rig', () => import('./ReportPart'), [['Modes and transfer', 'ModesPart']]),
   names: { mode: ({ test }) => `test of a mode (${test})` },
 }

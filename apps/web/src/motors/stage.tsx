@@ -1,6 +1,5 @@
 import { readingsOf } from '@even-watt/core'
-import { lazy } from 'react'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 export const motors: Stage = {
   words: 'Motors',
@@ -20,10 +19,7 @@ export const motors: Stage = {
     const count = readingsOf(analysis.record, 'motors').length
     return { said: count ? many(count, 'attempt') : 'none yet', done: count ? 'whole' : 'none' }
   },
-  report: {
-    place: 'rig',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('rig', () => import('./ReportPart'), [['Motors', 'MotorsPart']]),
   works: ['motors', 'motors, bank low'],
   names: { motors: ({ load, number }) => `${load}, attempt ${number}` },
 }

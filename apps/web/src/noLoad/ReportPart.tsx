@@ -3,7 +3,7 @@ import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { IdleFigures } from './IdleFigures'
 
-export function ReportPart({ analysis }: ReportProps) {
+export function NoLoadPart({ analysis }: ReportProps) {
   return (
     <Section title="No load">
       {readingsOf(analysis.record, 'no load').length ? (

@@ -1,6 +1,5 @@
 import { isFigure, readingsOf, sayFigure } from '@even-watt/core'
-import { lazy } from 'react'
-import type { Stage } from '../stage'
+import { reportParts, type Stage } from '../stage'
 
 export const noLoad: Stage = {
   words: 'No load',
@@ -21,9 +20,6 @@ export const noLoad: Stage = {
       done: 'whole',
     }
   },
-  report: {
-    place: 'rig',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('rig', () => import('./ReportPart'), [['No load', 'NoLoadPart']]),
   works: ['no load'],
 }

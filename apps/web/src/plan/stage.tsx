@@ -1,6 +1,6 @@
 import { readingsOf } from '@even-watt/core'
 import { lazy } from 'react'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 /** What will be connected, in which order and when; and how the day then goes. */
 export const plan: Stage = {
@@ -40,10 +40,7 @@ export const plan: Stage = {
       done: !steps.length ? 'none' : filled === steps.length ? 'whole' : 'part',
     }
   },
-  report: {
-    place: 'end',
-    Part: lazy(async () => ({ default: (await import('../schedule/ReportPart')).ReportPart })),
-  },
+  report: reportParts('end', () => import('../schedule/ReportPart'), [['Schedule', 'SchedulePart']]),
   strip: {
     when: ({ trial, view }) => trial.schedule !== undefined && readingsOf(view.record, 'run').length > 0,
     Part: lazy(async () => ({ default: (await import('../schedule/RunStrip')).RunStrip })),

@@ -9,6 +9,7 @@ import {
   type Analysis,
 } from '@even-watt/core'
 import { useMemo } from 'react'
+import { Strip } from '../photographs/Strip'
 import { SentenceList } from '../trials/SentenceList'
 import { useTrial } from '../trials/useTrial'
 import { LazyChart } from '../ui/chart/LazyChart'
@@ -33,6 +34,7 @@ export function PortList({ analysis, editable = false, eager = false }: Props) {
       <SentenceList
         what="this test"
         editable={editable}
+        beside={(entry) => <Strip subject={{ about: entry }} of="this test" />}
         lines={all.map(({ id, reading }) => ({
           entry: id,
           sentence: said.get(id) ?? `Test of ${reading.test}`,

@@ -3,7 +3,7 @@ import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { PortList } from './PortList'
 
-export function ReportPart({ analysis }: ReportProps) {
+export function PortsPart({ analysis }: ReportProps) {
   if (!readingsOf(analysis.record, 'port').length) return null
   return (
     <Section title="Ports">

@@ -1,6 +1,5 @@
 import { readingsOf } from '@even-watt/core'
-import { lazy } from 'react'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 /** Sockets of direct current, of stations and of inverters that have them. */
 export const ports: Stage = {
@@ -10,10 +9,7 @@ export const ports: Stage = {
     const count = readingsOf(analysis.record, 'port').length
     return { said: count ? many(count, 'test') : 'not tested', done: count ? 'whole' : 'none' }
   },
-  report: {
-    place: 'rig',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('rig', () => import('./ReportPart'), [['Ports', 'PortsPart']]),
   works: ['ports', 'soak'],
   names: { port: ({ test }) => `test of a port (${test})` },
 }

@@ -1,17 +1,13 @@
 import type { ReportBlock } from '@even-watt/contract'
-import { moved } from '@even-watt/core'
-import { useState } from 'react'
 import { v7 } from 'uuid'
 import { useStages } from '../trials/stageContext'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { ProblemNotice } from '../ui/Notice'
-import { OwnBlock } from './OwnBlock'
+import { Blocks } from './Blocks'
+import { PickPart } from './PickPart'
 import { compositionOf, rigsPart, withForm, type Composition } from './useReport'
 
-/** What a stage's part is called in a report, where that is not the stage's own name. */
-const titles: Readonly<Record<string, string>> = { 'Look over': 'The unit', Report: 'Photographs' }
-
-/** The parts of the report: switched, put in order by drag or keys, with own words between them. */
+/** The parts of the report: switched, put in order by drag or keys, with own words, photographs, charts and tables between them. */
 export function ComposePart({ composition }: { composition: Composition }) {
   const { save, problem } = useSaveSettings()
   const { blocks, inRigs } = composition
@@ -22,6 +18,8 @@ export function ComposePart({ composition }: { composition: Composition }) {
       const next = { ...now, ...change(now) }
       return { report: { blocks: [...next.blocks], inRigs: [...next.inRigs] } }
     })
+  const add = (what: Pick<ReportBlock, 'words' | 'picked'>) =>
+    put((now) => ({ blocks: [{ key: v7(), shown: true, ...what }, ...now.blocks] }))
   return (
     <details className="no-print mb-4 border-b border-rule pb-2">
       <summary className="font-semibold">Compose it</summary>
@@ -33,13 +31,10 @@ export function ComposePart({ composition }: { composition: Composition }) {
         <button type="button" className="action" onClick={() => put((now) => withForm(now, 'short'))}>
           Short form
         </button>
-        <button
-          type="button"
-          className="action"
-          onClick={() => put((now) => ({ blocks: [{ key: v7(), shown: true, words: '' }, ...now.blocks] }))}
-        >
+        <button type="button" className="action" onClick={() => add({ words: '' })}>
           Add own words
         </button>
+        <PickPart onPick={(picked) => add({ picked })} />
         <button type="button" className="plain-link" onClick={() => void save({ report: undefined })}>
           As usual
         </button>
@@ -60,91 +55,5 @@ export function ComposePart({ composition }: { composition: Composition }) {
         </>
       )}
     </details>
-  )
-}
-
-interface BlocksProps {
-  readonly blocks: readonly ReportBlock[]
-  readonly label: string
-  readonly onChange: (change: (now: readonly ReportBlock[]) => ReportBlock[]) => void
-}
-
-function Blocks({ blocks, label, onChange }: BlocksProps) {
-  const [dragged, setDragged] = useState<string>()
-  const change = (key: string, patch: Partial<ReportBlock>) =>
-    onChange((now) => now.map((block) => (block.key === key ? { ...block, ...patch } : block)))
-  return (
-    <ol aria-label={label} className="max-w-2xl">
-      {blocks.map((block, i) => {
-        const { key, shown, words } = block
-        const own = blocks.slice(0, i + 1).filter((one) => one.words !== undefined).length
-        const title = words === undefined ? (titles[key] ?? key) : `own words ${own}`
-        return (
-          <li
-            key={key}
-            draggable={words === undefined}
-            onDragStart={() => setDragged(key)}
-            onDragOver={(event) => event.preventDefault()}
-            onDrop={(event) => {
-              event.preventDefault()
-              if (dragged !== undefined && dragged !== key) onChange((now) => moved(now, dragged, i))
-              setDragged(undefined)
-            }}
-            onKeyDown={(event) => {
-              const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : 0
-              if (!event.altKey || !by) return
-              event.preventDefault()
-              onChange((now) => moved(now, key, i + by))
-            }}
-            className={`flex items-start gap-3 border-b border-rule py-1 ${shown ? '' : 'text-quiet'} ${dragged === key ? 'bg-chosen' : ''}`}
-          >
-            <label className="flex min-w-40 items-center gap-2">
-              <input
-                type="checkbox"
-                checked={shown}
-                onChange={({ target }) => change(key, { shown: target.checked })}
-              />
-              {title}
-            </label>
-            {words !== undefined && (
-              <OwnBlock
-                label={`The ${title}`}
-                words={words}
-                onKeep={(text) => change(key, { words: text })}
-              />
-            )}
-            <span className="ml-auto flex gap-2">
-              {words !== undefined && (
-                <button
-                  type="button"
-                  className="plain-link"
-                  onClick={() => onChange((now) => now.filter((one) => one.key !== key))}
-                >
-                  Remove<span className="sr-only"> {title}</span>
-                </button>
-              )}
-              <button
-                type="button"
-                className="plain-link"
-                disabled={i === 0}
-                aria-label={`Move ${title} up`}
-                onClick={() => onChange((now) => moved(now, key, i - 1))}
-              >
-                ↑
-              </button>
-              <button
-                type="button"
-                className="plain-link"
-                disabled={i === blocks.length - 1}
-                aria-label={`Move ${title} down`}
-                onClick={() => onChange((now) => moved(now, key, i + 1))}
-              >
-                ↓
-              </button>
-            </span>
-          </li>
-        )
-      })}
-    </ol>
   )
 }

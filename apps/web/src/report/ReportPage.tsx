@@ -1,7 +1,9 @@
-import type { ReportBlock } from '@even-watt/contract'
+import type { PickedPart, ReportBlock } from '@even-watt/contract'
 import { coverage, statedOfTrial, type Analysis } from '@even-watt/core'
 import { Suspense, useMemo, useRef } from 'react'
 import { MetersUsed } from '../meters/MetersUsed'
+import { Figures } from '../photographs/Figures'
+import { usePhotographs } from '../photographs/usePhotographs'
 import { PublishPart } from '../publish/PublishPart'
 import type { ReportProps } from '../stage'
 import { useStages } from '../trials/stageContext'
@@ -58,11 +60,13 @@ export function ReportPage() {
         >
           {composition.blocks
             .filter(({ shown }) => shown)
-            .map(({ key, words }) =>
-              words === undefined ? (
-                <Block key={key} name={key} state={state} newest={newest} inRigs={composition.inRigs} />
-              ) : (
+            .map(({ key, words, picked }) =>
+              words !== undefined ? (
                 <OwnWords key={key} words={words} />
+              ) : picked ? (
+                <Picked key={key} picked={picked} state={state} />
+              ) : (
+                <Block key={key} name={key} state={state} newest={newest} inRigs={composition.inRigs} />
               ),
             )}
           {shownNothing && (
@@ -105,8 +109,34 @@ function Block({ name, state, newest, inRigs }: BlockProps) {
 }
 
 function StagePart({ name, ...props }: ReportProps & { name: string }) {
-  const part = useStages().find(({ words }) => words === name)?.report
+  const part = useStages()
+    .flatMap(({ report: parts = [] }) => parts)
+    .find(({ words }) => words === name)
   return part ? <part.Part {...props} /> : null
+}
+
+/** A photograph or a part of one rig, where the tester put it; nothing where it was taken back since. */
+function Picked({ picked, state }: { picked: PickedPart; state: TrialState }) {
+  const photographs = usePhotographs(state)
+  if ('photograph' in picked)
+    return (
+      <div className="mt-4">
+        <Figures photographs={photographs.filter(({ id }) => id === picked.photograph)} />
+      </div>
+    )
+  const analysis = state.view.analyses.find(({ record }) => record.revision.number === picked.rig)
+  if (!analysis) return null
+  const { number, why } = analysis.record.revision
+  return (
+    <>
+      {state.view.analyses.length > 1 && (
+        <p className="text-quiet mt-4 -mb-3">
+          Rig {number}: {why}
+        </p>
+      )}
+      <StagePart name={picked.part} state={state} analysis={analysis} />
+    </>
+  )
 }
 
 const OwnWords = ({ words }: { words: string }) =>

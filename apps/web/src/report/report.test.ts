@@ -5,15 +5,15 @@ const stage = (words: string, place?: 'answer' | 'unit' | 'rig' | 'end'): Stage 
   words,
   pages: [{ path: words, load: () => Promise.resolve({ default: () => null }) }],
   state: () => ({ said: '', done: 'none' }),
-  ...(place ? { report: { place, Part: () => null } } : {}),
+  ...(place ? { report: [{ words, place, Part: () => null }] } : {}),
 })
 const stages = [
-  stage('Look over', 'unit'),
+  stage('The unit', 'unit'),
   stage('Ladder', 'rig'),
   stage('Waves', 'rig'),
   stage('Findings', 'answer'),
   stage('Make safe', 'end'),
-  stage('Report', 'end'),
+  stage('Photographs', 'end'),
   stage('Silent'),
 ]
 const keys = (blocks: readonly { key: string }[]) => blocks.map(({ key }) => key)
@@ -23,13 +23,13 @@ describe('the parts of a report', () => {
   it('are those that the stages bring, the answer first, rig by rig in the middle', () => {
     expect(keys(usual.blocks)).toEqual([
       'Findings',
-      'Look over',
+      'The unit',
       methodPart,
       metersPart,
       rigsPart,
       withdrawnPart,
       'Make safe',
-      'Report',
+      'Photographs',
     ])
     expect(keys(usual.inRigs)).toEqual(['Ladder', 'Waves'])
   })
@@ -55,11 +55,13 @@ describe('the parts of a report', () => {
     const short = withForm(usual, 'short')
     expect(keys(short.blocks.filter(({ shown }) => shown))).toEqual([
       'Findings',
-      'Look over',
+      'The unit',
       metersPart,
-      'Report',
+      'Photographs',
     ])
     expect(withForm(short, 'long')).toEqual(usual)
+    const picked = { key: 'one', shown: false, picked: { part: 'Ladder', rig: 1 } }
+    expect(withForm({ ...usual, blocks: [picked] }, 'short').blocks[0]).toEqual({ ...picked, shown: true })
     const own = { ...usual, blocks: [{ key: 'mine', shown: true, words: 'x' }, ...usual.blocks] }
     expect(withForm(own, 'short').blocks[0]).toEqual({ key: 'mine', shown: true, words: 'x' })
   })

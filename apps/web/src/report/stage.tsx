@@ -1,5 +1,4 @@
-import { lazy } from 'react'
-import type { Stage } from '../stage'
+import { reportParts, type Stage } from '../stage'
 
 export const report: Stage = {
   words: 'Report',
@@ -37,10 +36,7 @@ export const report: Stage = {
       load: async () => ({ default: (await import('./KeepPage')).KeepPage }),
     },
   ],
-  report: {
-    place: 'end',
-    Part: lazy(async () => ({ default: (await import('../photographs/ReportPart')).ReportPart })),
-  },
+  report: reportParts('end', () => import('../photographs/ReportPart'), [['Photographs', 'PhotographsPart']]),
   state: () => ({ said: 'to print', done: 'none' }),
   names: { file: ({ name }) => name, photograph: ({ name }) => name },
 }

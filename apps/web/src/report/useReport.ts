@@ -1,5 +1,5 @@
 import type { ReportBlock, ReportPlan } from '@even-watt/contract'
-import { composed } from '@even-watt/core'
+import { composed, isPut } from '@even-watt/core'
 import { useMemo } from 'react'
 import type { Stage } from '../stage'
 import { useStages } from '../trials/stageContext'
@@ -12,7 +12,7 @@ export const metersPart = 'Meters'
 export const withdrawnPart = 'What does not count'
 
 /** What stands in the short form: the answer, the unit, and what was seen. */
-const brief: ReadonlySet<string> = new Set(['Findings', 'Look over', 'Report', metersPart])
+const brief: ReadonlySet<string> = new Set(['Findings', 'The unit', 'Photographs', metersPart])
 
 export interface Composition {
   readonly blocks: readonly ReportBlock[]
@@ -27,7 +27,9 @@ export function useReport({ trial: { report } }: Pick<TrialState, 'trial'>): Com
 
 export function compositionOf(stages: readonly Stage[], report: ReportPlan | undefined): Composition {
   const at = (place: string) =>
-    stages.filter((stage) => stage.report?.place === place).map(({ words }) => words)
+    stages.flatMap(({ report: parts = [] }) =>
+      parts.filter((part) => part.place === place).map(({ words }) => words),
+    )
   const usual = [
     ...at('answer'),
     ...at('unit'),
@@ -43,11 +45,11 @@ export function compositionOf(stages: readonly Stage[], report: ReportPlan | und
   }
 }
 
-/** Everything shown, or only what a reader in a hurry asks for; own words stay. */
+/** Everything shown, or only what a reader in a hurry asks for; what the tester put there stays. */
 export const withForm = ({ blocks, inRigs }: Composition, form: 'long' | 'short'): Composition => ({
   blocks: blocks.map((block) => ({
     ...block,
-    shown: block.words !== undefined || form === 'long' || brief.has(block.key),
+    shown: isPut(block) || form === 'long' || brief.has(block.key),
   })),
   inRigs: inRigs.map((block) => ({ ...block, shown: true })),
 })

@@ -1,7 +1,6 @@
 import type { Unit } from '@even-watt/contract'
 import { isStation } from '@even-watt/core'
-import { lazy } from 'react'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 const hasPath = (unit: Unit) => !isStation(unit)
 
@@ -40,9 +39,12 @@ export const rig: Stage = {
     },
   ],
   state: ({ trial }) => ({ said: many(trial.revisions.length, 'revision'), done: 'whole' }),
-  report: {
-    place: 'rig',
-    Part: lazy(async () => ({ default: (await import('../supply/ReportPart')).ReportPart })),
-  },
+  report: reportParts('rig', () => import('../supply/ReportPart'), [
+    ['Rig', 'RigPart'],
+    ['Supply', 'SupplyPart'],
+    ['Load test', 'LoadTestPart'],
+    ['Drop survey', 'SurveyPart'],
+    ['Predictions', 'PredictionsPart'],
+  ]),
   works: ['rig'],
 }

@@ -5,7 +5,7 @@ import { Section } from '../ui/Section'
 import { useSafety, type Safety } from './useSafety'
 
 /** The cautions as they stand, and who acknowledged them: once, where it was one person on one day. */
-export function ReportPart({ state }: ReportProps) {
+export function SafetyPart({ state }: ReportProps) {
   const safety = useSafety(state)
   return (
     <Section title="Cautions">

@@ -1,6 +1,5 @@
 import { readingsOf } from '@even-watt/core'
-import { lazy } from 'react'
-import type { Stage } from '../stage'
+import { reportParts, type Stage } from '../stage'
 
 export const makeSafe: Stage = {
   words: 'Make safe',
@@ -17,9 +16,6 @@ export const makeSafe: Stage = {
       ? { said: 'rig changed since', done: 'part' }
       : { said: 'acknowledged', done: 'whole' }
   },
-  report: {
-    place: 'end',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('end', () => import('./ReportPart'), [['Safety', 'SafetyPart']]),
   works: ['make safe'],
 }

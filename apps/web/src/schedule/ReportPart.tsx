@@ -2,7 +2,7 @@ import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { RunRecord } from './RunRecord'
 
-export function ReportPart({ state }: ReportProps) {
+export function SchedulePart({ state }: ReportProps) {
   return (
     <Section title="How the day went">
       <RunRecord state={state} />

@@ -5,7 +5,7 @@ import { BoxList } from './BoxList'
 import { UnitFacts } from './UnitFacts'
 
 /** What it is, where it came from, what came with it, and what was remarked on it. */
-export function ReportPart({ state, analysis }: ReportProps) {
+export function UnitPart({ state, analysis }: ReportProps) {
   const remarks = readingsOf(state.view.record, 'remark')
   return (
     <Section title="The unit, and where it came from">

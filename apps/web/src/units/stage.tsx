@@ -1,6 +1,6 @@
 import { readingsOf } from '@even-watt/core'
 import { lazy } from 'react'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 export const lookOver: Stage = {
   words: 'Look over',
@@ -34,10 +34,7 @@ export const lookOver: Stage = {
       done: claims && unit?.provenance ? 'whole' : 'part',
     }
   },
-  report: {
-    place: 'unit',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('unit', () => import('./ReportPart'), [['The unit', 'UnitPart']]),
   strip: {
     when: ({ view }) => readingsOf(view.record, 'checked').length > 0,
     Part: lazy(async () => ({ default: (await import('../checklists/OpenLines')).OpenLines })),

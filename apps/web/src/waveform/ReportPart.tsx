@@ -1,4 +1,12 @@
-import { formatNumber, isFigure, ratedPower, say, wattsOf, type SeenWave } from '@even-watt/core'
+import {
+  formatNumber,
+  isFigure,
+  ratedPower,
+  say,
+  wattsOf,
+  type Analysis,
+  type SeenWave,
+} from '@even-watt/core'
 import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { SagPart } from './SagPart'
@@ -8,13 +16,11 @@ import { sayCapture } from './words'
 /** Harmonics that a printed table holds. */
 const printed = [2, 3, 4, 5, 7, 9, 11, 13, 15]
 
-/** The waves at no load and at the step nearest to rated, with their harmonics; the others in a line each. */
-export function ReportPart({ state: { trial }, analysis }: ReportProps) {
-  const { seen, sag } = analysis.captures
+/** What was seen of waves: those of a load, those of none, and the two to draw: at no load and nearest to the rating. */
+function wavesOf({ captures: { seen }, record }: Analysis) {
   const placed = seen.filter(({ load, volts }) => load !== undefined && volts.wave)
   const loose = seen.filter((one) => !placed.includes(one))
-  if (!seen.length) return null
-  const rated = ratedPower(analysis.record.revision.unit)
+  const rated = ratedPower(record.revision.unit)
   const loaded = placed.filter(({ step }) => step !== undefined)
   const far = (one: SeenWave) => Math.abs(wattsOf(one) - (rated ?? Infinity))
   const nearest =
@@ -25,7 +31,13 @@ export function ReportPart({ state: { trial }, analysis }: ReportProps) {
           undefined,
         )
   const idle = placed.find(({ step }) => step === undefined)
-  const drawn = [idle, nearest].filter((one): one is SeenWave => one !== undefined)
+  return { placed, loose, drawn: [idle, nearest].filter((one): one is SeenWave => one !== undefined) }
+}
+
+/** The waves at no load and at the step nearest to rated; the others in a line each. */
+export function WavesPart({ state: { trial }, analysis }: ReportProps) {
+  if (!analysis.captures.seen.length) return null
+  const { placed, loose, drawn } = wavesOf(analysis)
   return (
     <Section title="Waves">
       <ul>
@@ -56,43 +68,53 @@ export function ReportPart({ state: { trial }, analysis }: ReportProps) {
           />
         ))}
       </div>
-      {drawn.length > 0 && (
-        <div className="overflow-x-auto">
-          <table className="list-table max-w-4xl">
-            <thead>
-              <tr>
-                <th>% of the fundamental</th>
-                <th className="right">THD</th>
-                <th className="right">floor</th>
-                {printed.map((h) => (
-                  <th key={h} className="right">
-                    {h}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody className="figures">
-              {drawn.map(({ entry, load, volts: { wave } }) =>
-                wave ? (
-                  <tr key={entry.id}>
-                    <td className="font-sans">{load}</td>
-                    <td className="right">{say(100 * wave.thd, '')}</td>
-                    <td className="right">{say(100 * wave.floor, '', 2)}</td>
-                    {printed.map((h) => (
-                      <td key={h} className="right">
-                        {wave.harmonics[h - 1] === undefined
-                          ? '–'
-                          : formatNumber((100 * (wave.harmonics[h - 1] ?? 0)) / wave.fundamental, 2)}
-                      </td>
-                    ))}
-                  </tr>
-                ) : null,
-              )}
-            </tbody>
-          </table>
-        </div>
-      )}
-      {sag && <SagPart sag={sag} />}
     </Section>
   )
 }
+
+/** The harmonics of the waves that are drawn. */
+export function HarmonicsPart({ analysis }: ReportProps) {
+  const { drawn } = wavesOf(analysis)
+  if (!drawn.length) return null
+  return (
+    <Section title="Harmonics">
+      <div className="overflow-x-auto">
+        <table className="list-table max-w-4xl">
+          <thead>
+            <tr>
+              <th>% of the fundamental</th>
+              <th className="right">THD</th>
+              <th className="right">floor</th>
+              {printed.map((h) => (
+                <th key={h} className="right">
+                  {h}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody className="figures">
+            {drawn.map(({ entry, load, volts: { wave } }) =>
+              wave ? (
+                <tr key={entry.id}>
+                  <td className="font-sans">{load}</td>
+                  <td className="right">{say(100 * wave.thd, '')}</td>
+                  <td className="right">{say(100 * wave.floor, '', 2)}</td>
+                  {printed.map((h) => (
+                    <td key={h} className="right">
+                      {wave.harmonics[h - 1] === undefined
+                        ? '–'
+                        : formatNumber((100 * (wave.harmonics[h - 1] ?? 0)) / wave.fundamental, 2)}
+                    </td>
+                  ))}
+                </tr>
+              ) : null,
+            )}
+          </tbody>
+        </table>
+      </div>
+    </Section>
+  )
+}
+
+export const SagsPart = ({ analysis: { captures } }: ReportProps) =>
+  captures.sag && <SagPart sag={captures.sag} />

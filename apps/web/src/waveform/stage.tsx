@@ -1,5 +1,4 @@
-import { lazy } from 'react'
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 import { sayClass } from './words'
 
 export const waveform: Stage = {
@@ -28,9 +27,10 @@ export const waveform: Stage = {
       done: 'whole',
     }
   },
-  report: {
-    place: 'rig',
-    Part: lazy(async () => ({ default: (await import('./ReportPart')).ReportPart })),
-  },
+  report: reportParts('rig', () => import('./ReportPart'), [
+    ['Waves', 'WavesPart'],
+    ['Harmonics', 'HarmonicsPart'],
+    ['Why it sags', 'SagsPart'],
+  ]),
   names: { capture: ({ what, name }) => `capture ${what ?? name}` },
 }

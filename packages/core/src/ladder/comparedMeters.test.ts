@@ -9,7 +9,7 @@ import {
   valuesOf,
 } from '../../test/makers'
 import { viewTrial } from '../view'
-import { comparedMeters } from '.'
+import { comparedMeters, summedMeters } from '.'
 
 const second = meterOf({
   id: uuid(11),
@@ -75,5 +75,24 @@ describe('two meters on one quantity', () => {
     expect(
       compared([ladderEntry({}, { values: [...valuesOf({ V_B: 25.6 }), ...valuesOf({ V_B: 25.7 })] })]),
     ).toEqual([])
+  })
+
+  it('are summed by pair and quantity, the worst first, without what may not be compared', () => {
+    const lines = compared([
+      ladderEntry({}, { values: onBoth(25.6, 25.7), step: uuid(31) }),
+      ladderEntry({}, { values: onBoth(25.6, 28.6), step: uuid(32) }),
+      ladderEntry(
+        {},
+        { values: [...valuesOf({ I: 20 }), ...valuesOf({ I: 20.1 }, uuid(11))], step: uuid(33) },
+      ),
+      ladderEntry({}, { values: onBoth(25.6, 70), step: uuid(34) }),
+    ])
+    const sums = summedMeters(lines)
+    expect(sums.map(({ quantity, times, apart }) => [quantity, times, apart])).toEqual([
+      ['V_B', 2, 1],
+      ['I', 1, 0],
+    ])
+    expect(sums[0]?.worst).toBe(Math.max(...lines.map(({ E_n }) => E_n ?? 0)))
+    expect(summedMeters([])).toEqual([])
   })
 })

@@ -38,3 +38,33 @@ export function comparedMeters({ record, evidence, ladder }: Analysis): Compared
     ),
   ]
 }
+
+/** How one meter stands to another on one quantity, over all loads. */
+export interface SummedMeters {
+  readonly quantity: TwoMeters['quantity']
+  readonly used: string
+  readonly other: string
+  /** How often they were compared, how often they disagreed, and the largest E_n. */
+  readonly times: number
+  readonly apart: number
+  readonly worst: number
+}
+
+/** Two meters and a quantity in a line each; those that disagree most come first. What may not be compared is left out. */
+export function summedMeters(lines: readonly ComparedMeters[]): SummedMeters[] {
+  const sums = new Map<string, SummedMeters>()
+  for (const { quantity, used, other, E_n } of lines) {
+    if (E_n === undefined) continue
+    const key = `${quantity}|${used.name}|${other.name}`
+    const { times, apart, worst } = sums.get(key) ?? { times: 0, apart: 0, worst: 0 }
+    sums.set(key, {
+      quantity,
+      used: used.name,
+      other: other.name,
+      times: times + 1,
+      apart: apart + (E_n > 1 ? 1 : 0),
+      worst: Math.max(worst, E_n),
+    })
+  }
+  return [...sums.values()].sort((a, b) => b.worst - a.worst)
+}

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { chapterMarks, composed, moved } from '.'
+import { chapterMarks, composed, isPut, moved } from '.'
 
 const usual = ['findings', 'unit', 'method', 'rigs', 'cautions']
 const keys = (blocks: readonly { key: string }[]) => blocks.map(({ key }) => key)
@@ -18,6 +18,15 @@ describe('a composed report', () => {
     ]
     expect(keys(composed(usual, chosen))).toEqual(['cautions', 'own 1', 'findings', 'unit', 'method', 'rigs'])
     expect(composed(usual, chosen)[2]).toEqual({ key: 'findings', shown: false })
+  })
+
+  it('keeps what was picked, whatever it is called, and lets it be taken out', () => {
+    const picked = { key: 'a', shown: true, picked: { part: 'Ladder', rig: 2 } }
+    const photograph = { key: 'b', shown: true, picked: { photograph: crypto.randomUUID() } }
+    const chosen = [{ key: 'cautions', shown: true }, picked, { key: 'findings', shown: true }, photograph]
+    expect(composed(usual, chosen).slice(0, 3)).toEqual(chosen.slice(0, 3))
+    expect(composed(usual, chosen).at(-1)).toEqual(photograph)
+    expect([picked, photograph, { key: 'unit', shown: true }].map(isPut)).toEqual([true, true, false])
   })
 
   it('drops what is no more and what stands twice', () => {

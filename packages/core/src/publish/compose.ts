@@ -3,13 +3,14 @@ import type { ReportBlock } from '@even-watt/contract'
 /**
  * The parts of a report in the order in which they stand. `usual` names every part there is, in its usual order; `chosen`
  * is what the tester made of it. A part that is no more is left out; one that came since stands behind the part that it
- * usually follows. Own words stand where they were put. Each key stands once.
+ * usually follows. Own words and what was picked stand where they were put. Each key stands once.
  */
 export function composed(usual: readonly string[], chosen: readonly ReportBlock[] = []): ReportBlock[] {
   const known = new Set(usual)
   const taken = new Set<string>()
-  const blocks = chosen.filter(({ key, words }) => {
-    if (taken.has(key) || (words === undefined && !known.has(key))) return false
+  const blocks = chosen.filter((block) => {
+    const { key } = block
+    if (taken.has(key) || (!isPut(block) && !known.has(key))) return false
     taken.add(key)
     return true
   })
@@ -22,6 +23,9 @@ export function composed(usual: readonly string[], chosen: readonly ReportBlock[
   })
   return blocks
 }
+
+/** Whether a part was put there by the tester, and can be taken out again. */
+export const isPut = ({ words, picked }: ReportBlock): boolean => words !== undefined || picked !== undefined
 
 /** With one part moved to another place; places beyond the ends are the ends. */
 export function moved(blocks: readonly ReportBlock[], key: string, to: number): ReportBlock[] {
