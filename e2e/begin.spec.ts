@@ -146,3 +146,47 @@ test('a phone comes in by TLS and passphrase, and what it captures is on the lap
   await expect(hand.getByLabel('Passphrase')).toBeVisible()
   await phone.close()
 })
+
+test('figures are typed and read as the bench chose: comma, feet, AWG; what is kept stays the same', async ({
+  page,
+}) => {
+  await page.goto(`${place.url}/settings`)
+  await page.getByLabel('Decimal mark').selectOption(',')
+  await page.getByLabel('Lengths in').selectOption('ft')
+  await page.getByLabel('Cable sizes read in').selectOption('AWG')
+  await page.getByLabel('Masses in').selectOption('lb')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+  await page.goto(`${place.url}/cable`)
+  await expect(page.getByLabel('Length, one way')).toHaveValue('1,2 m')
+  await page.goto(place.url)
+  await page
+    .getByRole('link', { name: /Harrow 600-12/ })
+    .first()
+    .click()
+  await stage(page, /Findings/).click()
+  await expect(page.getByText(/\d,\d+ ± \d/).first()).toBeVisible()
+  await expect(page.getByText(/\d\.\d+ ± \d/)).toHaveCount(0)
+  await stage(page, /Look over/).click()
+  await page.getByRole('link', { name: 'Edit the unit' }).click()
+  await page.getByLabel('Mass').fill('9')
+  await page.getByLabel(/^Length/).fill('0,34 m')
+  await page.getByLabel('Width').fill('0.1')
+  await page.getByLabel('Height').fill('4')
+  await page.getByRole('button', { name: 'Save' }).click()
+  const unit = page.url()
+  await page.goto(`${place.url}/settings`)
+  for (const [label, value] of [
+    ['Decimal mark', '.'],
+    ['Lengths in', 'm'],
+    ['Cable sizes read in', 'mm²'],
+    ['Masses in', 'kg'],
+  ] as const)
+    await page.getByLabel(label).selectOption(value)
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+  await page.goto(unit)
+  await expect(page.getByLabel('Mass')).toHaveValue('4.08233133')
+  await expect(page.getByLabel(/^Length/)).toHaveValue('340')
+  await expect(page.getByLabel('Width')).toHaveValue('2.54')
+})

@@ -133,6 +133,9 @@ test('a unit described anew is taken into its trial; its link is read before it 
   await expect(page.getByText('Read at 1.1 V, below 5 V: it is dead.').first()).toBeVisible()
 
   await page.goto(`${demoUrl()}/trials/${trial}/look-over`)
+  const order = page.getByRole('region', { name: 'Order of looking over' })
+  await expect(order.getByRole('listitem').filter({ hasText: 'inside' })).toContainText('done')
+  await expect(order.getByText(/^Next:/)).toBeVisible()
   await page.getByRole('link', { name: 'Edit the unit' }).click()
   await page.getByLabel('Regional version').fill('UK')
   await page.getByRole('button', { name: 'Save' }).click()

@@ -67,7 +67,9 @@ test('the report of a trial leaves with every figure of the screen, and an edit 
   await page.goto(`${demoUrl()}/trials/${trial}/report`)
   await expect(page.getByRole('heading', { name: 'Method' })).toBeVisible()
   await expect(page.getByText(/^Drawing/)).toHaveCount(0)
-  const path = await publish(page, /Publish edition 1/)
+  await expect(page.getByText('Nothing it states changed since edition 1.')).toBeVisible()
+  await page.getByLabel('Why it changed').fill('Printed anew.')
+  const path = await publish(page, /Publish edition 2/)
   const figures = await page.locator('article .figures:not(svg, svg *):visible').allInnerTexts()
   expect(figures.length).toBeGreaterThan(100)
   await alone(path, async (paper) => {
@@ -83,6 +85,23 @@ test('the report of a trial leaves with every figure of the screen, and an edit 
   const other = join(folder, 'other.html')
   writeFileSync(other, '<p>hello</p>')
   await expect(await check(page, other)).toContainText('is no page that Even Watt published')
+})
+
+test('the demo’s own edition is still the page that was published', async ({ page }) => {
+  const trial = await trialNamed(page, 'Ottrel 1400-24 for')
+  await page.goto(`${demoUrl()}/trials/${trial}/report`)
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Edition 1', exact: true }).click(),
+  ])
+  const path = join(folder, 'demo.html')
+  await download.saveAs(path)
+  await alone(path, async (paper) => {
+    await expect(paper.getByText('edition 1, published 13 Mar 2026')).toBeVisible()
+    await expect(paper.getByText('All 8 claims are met.')).toBeVisible()
+    await expect(paper.locator('figure img')).toHaveCount(4)
+  })
+  await expect(await check(page, path)).toContainText('This is edition 1 of “Ottrel 1400-24 for launch 2”')
 })
 
 test('the next edition says what changed, and asks why', async ({ page }) => {

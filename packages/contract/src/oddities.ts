@@ -42,6 +42,7 @@ export const oddities = {
   38: 'charger on during a run-down, or load during a charge',
   39: 'comparison of unlike conditions',
   40: 'gauge or display off against what was measured',
+  41: 'promises that contradict each other',
 } as const
 
 export type OddityNumber = keyof typeof oddities

@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react'
 
 /** A part of a long page under a heading of its own. */
-export function Section({ title, children }: { title: string; children: ReactNode }) {
+export function Section({ title, id, children }: { title: string; id?: string; children: ReactNode }) {
   return (
-    <section className="mt-4">
+    <section className="mt-4 scroll-mt-4" id={id}>
       <h2>{title}</h2>
       {children}
     </section>

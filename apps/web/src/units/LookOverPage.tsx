@@ -8,6 +8,7 @@ import { Section } from '../ui/Section'
 import { BondingPart } from './BondingPart'
 import { BoxList } from './BoxList'
 import { ClaimTable } from './ClaimTable'
+import { LookGuide } from './LookGuide'
 import { UnitChanged } from './UnitChanged'
 import { UnitFacts } from './UnitFacts'
 
@@ -28,11 +29,12 @@ export function LookOverPage() {
           Edit the unit
         </Link>
       </StageHead>
+      <LookGuide />
       <UnitChanged />
       <OddityNotices oddities={oddities} />
       <UnitFacts unit={unit} />
       <Places shows={['label', 'outside', 'sales page', 'manual']} />
-      <Section title="Claims">
+      <Section title="Claims" id="claims">
         <ClaimTable unit={unit} photographs />
       </Section>
       <Section title="What came with it">

@@ -1,6 +1,7 @@
 export * from './bonding'
 export * from './claims'
 export * from './leads'
+export * from './lookSteps'
 export * from './mains'
 export * from './oddities'
 export * from './opened'
