@@ -29,7 +29,7 @@ describe('a rig from one line', () => {
     [
       '12V lead 95 Ah; 4 AWG cable 3 ft; no fuse',
       '12 V 95 Ah flooded lead-acid',
-      'leads 4 AWG, 0.9144 m each',
+      'leads 4 AWG (21.2 mm²), 0.9144 m each',
       'no fuse named',
     ],
   ])('%s', (line, bank, ...others) => {

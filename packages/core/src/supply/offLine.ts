@@ -31,9 +31,8 @@ export function offLine(
     left = left.filter((one) => one !== lowest)
     const rest = fit(left)
     if (!isLine(rest)) break
-    const limit = limitOf(rest)
     const volts = taken.map((one) => [one, lackOf(one, rest)] as const)
-    if (volts.every(([, lack]) => lack > limit)) off = new Map(volts)
+    if (volts.every(([one, lack]) => lack > limitOf(one, rest))) off = new Map(volts)
   }
   return off
 }
@@ -53,8 +52,14 @@ const lackOf = (one: Observation, { fit, drifts }: Line): number =>
   rowOf(one, drifts).reduce((sum, x, k) => sum + x * (fit.coefficients[k] ?? 0), 0) -
   one.volts.reduce((sum, [figure, sign]) => sum + sign * figure.x.value, 0)
 
-function limitOf({ fit }: Line): number {
+/** V under a line beyond which a step cannot belong to it: the scatter of the others, and how sure their line is at this step. */
+function limitOf(one: Observation, { fit, drifts }: Line): number {
   const squares = fit.residuals.reduce((sum, r) => sum + r * r, 0)
   const scatter = Math.sqrt(squares / Math.max(1, fit.freedom))
-  return Math.max(leastShare * (fit.coefficients[0] ?? 0), leastScatters * scatter)
+  const row = rowOf(one, drifts)
+  const reach = fit.residuals.reduce(
+    (sum, _, i) => sum + row.reduce((moved, x, k) => moved + x * (fit.response[k]?.[i] ?? 0), 0) ** 2,
+    0,
+  )
+  return Math.max(leastShare * (fit.coefficients[0] ?? 0), leastScatters * scatter * Math.sqrt(1 + reach))
 }

@@ -222,6 +222,9 @@ describe('what a ladder says of its own supply', () => {
       }),
       { numRuns: 100 },
     )
+    // The line of few points is not sure of itself far from them: what they scatter alone would not tell.
+    const few = [-0.08883115577167368, 0, 0, 0.09999999999999964, -0.08615243171027309, 0]
+    expect(fitSupply(bench({ scatter: (i) => few[i] ?? 0 }), 'bench').off.size).toBe(0)
     expect(fitSupply(bench({ drift: -2 }), 'bench').off.size).toBe(0)
     expect(fitSupply(bench({ support: 40 }), 'bench').off.size).toBe(0)
     expect(fitSupply(bench({ lowered: (i) => (i === 3 ? 2 : 0) }).slice(0, 4), 'bench').off.size).toBe(0)
