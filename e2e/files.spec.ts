@@ -13,6 +13,8 @@ test('files are attached, sent in parts once the server is there, and leave with
   // The server is away for bytes: they wait in the browser, over a reload too.
   await context.route('**/api/blobs/**', (route) => route.abort())
   const log = randomBytes(2 * 2 ** 20 + 17)
+  await page.getByLabel('Of', { exact: true }).selectOption({ label: 'positive lead' })
+  await page.getByLabel('Note').fill('page 3')
   await page.getByLabel('Attach files').setInputFiles([
     { name: 'sheet.txt', mimeType: 'text/plain', buffer: Buffer.from('a data sheet') },
     { name: 'capture.bin', mimeType: 'application/octet-stream', buffer: log },
@@ -24,6 +26,7 @@ test('files are attached, sent in parts once the server is there, and leave with
   await expect(page.getByTestId('unsent')).toBeHidden({ timeout: 20_000 })
   await expect(page.getByRole('link', { name: 'sheet.txt' })).toBeVisible()
   await expect(page.getByText('2.0 MB')).toBeVisible()
+  await expect(page.getByText('of positive lead: page 3')).toHaveCount(2)
 
   const waiting = page.waitForEvent('download')
   await page.getByRole('link', { name: 'The trial with its files, as one ZIP' }).click()

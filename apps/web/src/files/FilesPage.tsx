@@ -2,11 +2,13 @@ import { mostFile, type EntryOf } from '@even-watt/contract'
 import { recordedOf } from '@even-watt/core'
 import { useState } from 'react'
 import { Struck } from '../trials/Struck'
+import { useThings } from '../photographs/about'
 import { StageHead } from '../trials/StageHead'
 import { TakingBack } from '../trials/TakingBack'
 import { useTrial } from '../trials/useTrial'
 import { ChooseFile } from '../ui/ChooseFile'
 import { shortDate, shortTime } from '../ui/dates'
+import { SelectField, TextField } from '../ui/form'
 import { Notice } from '../ui/Notice'
 import { attach } from './attach'
 import { sayBytes } from '../ui/sayBytes'
@@ -16,6 +18,9 @@ export function FilesPage() {
   const { trial, analysis } = useTrial()
   const [faults, setFaults] = useState<readonly string[]>([])
   const [busy, setBusy] = useState(false)
+  const [about, setAbout] = useState('')
+  const [note, setNote] = useState('')
+  const things = useThings()
   const [takingBack, setTakingBack] = useState<string>()
   const { number: revision } = analysis.record.revision
   const files = recordedOf(analysis.record, 'file')
@@ -24,10 +29,14 @@ export function FilesPage() {
     setBusy(true)
     setFaults([])
     for (const file of chosen) {
-      const why = await attach(trial.id, revision, file)
+      const why = await attach(trial.id, revision, file, {
+        about: about || undefined,
+        note: note.trim() || undefined,
+      })
       if (why !== undefined) setFaults((before) => [...before, why])
     }
     setBusy(false)
+    setNote('')
   }
   return (
     <>
@@ -36,6 +45,21 @@ export function FilesPage() {
         Data sheets, captures, films: up to {sayBytes(mostFile)} each, 1 GB in all. They leave with the trial
         as one archive. A photograph that is chosen here is kept among the photographs.
       </p>
+      <div className="no-print mb-3 grid max-w-2xl gap-3 sm:grid-cols-2">
+        <SelectField
+          label="Of"
+          value={about}
+          onChange={({ target }) => setAbout(target.value)}
+          options={[['', 'the trial'], ...things]}
+        />
+        <TextField
+          label="Note"
+          value={note}
+          maxLength={1000}
+          placeholder="data sheet, page 3"
+          onChange={({ target }) => setNote(target.value)}
+        />
+      </div>
       <ChooseFile
         multiple
         disabled={busy}
@@ -57,7 +81,12 @@ export function FilesPage() {
       ) : (
         <ul className="mt-4">
           {files.map((entry) => (
-            <FileLine key={entry.id} entry={entry} onTakeBack={() => setTakingBack(entry.id)} />
+            <FileLine
+              key={entry.id}
+              entry={entry}
+              of={entry.reading.about && (things.get(entry.reading.about) ?? 'a photograph')}
+              onTakeBack={() => setTakingBack(entry.id)}
+            />
           ))}
         </ul>
       )}
@@ -66,9 +95,16 @@ export function FilesPage() {
   )
 }
 
-function FileLine({ entry, onTakeBack }: { entry: EntryOf<'file'>; onTakeBack: () => void }) {
+interface LineProps {
+  readonly entry: EntryOf<'file'>
+  /** What the file is of, in words. */
+  readonly of: string | undefined
+  readonly onTakeBack: () => void
+}
+
+function FileLine({ entry, of, onTakeBack }: LineProps) {
   const { view, unsent } = useTrial()
-  const { name, size, type, sha256 } = entry.reading
+  const { name, size, type, sha256, note } = entry.reading
   const why = view.record.struckWhy.get(entry.id)
   const waits = unsent.has(entry.id)
   const address = `/api/blobs/${sha256}?${new URLSearchParams({ type, name }).toString()}`
@@ -90,6 +126,9 @@ function FileLine({ entry, onTakeBack }: { entry: EntryOf<'file'>; onTakeBack: (
       <span className="text-quiet">
         {shortDate(entry.at)} {shortTime(entry.at)}
       </span>
+      {(of ?? note) && (
+        <span className="min-w-0 break-words">{[of && `of ${of}`, note].filter(Boolean).join(': ')}</span>
+      )}
       {waits && <span className="text-ochre">▲ unsent</span>}
       <span className="ml-auto">
         {why === undefined ? (
