@@ -36,12 +36,13 @@ function stretch(
   nominal: number,
   beyond: (share: number) => boolean,
 ): number {
+  // Points are counted and not their seconds added up: fifty hundredths are half a second, and no more than that.
   let [most, now] = [0, 0]
   for (const one of volts) {
-    now = beyond(one / nominal) ? now + step : 0
+    now = beyond(one / nominal) ? now + 1 : 0
     most = Math.max(most, now)
   }
-  return most
+  return most * step
 }
 
 /** s for which the volts of a course stood under a share of nominal at a stretch, until the output was gone. */
