@@ -3,7 +3,8 @@
 /** Decimals that are tried before numbers are kept as they are. */
 const mostDecimals = 7
 const whole = 255
-const exact = 2 ** 52
+/** A step between two such numbers, with its sign in the last bit, is still exact. */
+const exact = 2 ** 51
 
 /** Bytes that grow as they are written. */
 export class Writing {
