@@ -92,6 +92,26 @@ describe('the clock of a log', () => {
     expect(clock.next(0)).toBe('goes back')
     expect(clock.next(NaN)).toBe('no time')
   })
+
+  it.each([60, 300, 900, 1800])('goes on when summer time ends, with a row every %s s', (every) => {
+    const clock = new Clock('date and time')
+    const rows = Array.from({ length: 40 }, (_, i) => i * every)
+    // The clock on the wall goes back by an hour before the twentieth row.
+    const read = rows.map((s, i) => clock.next(1_000_000 + s - (i < 20 ? 0 : 3600)))
+    expect(read).toEqual(rows)
+    expect(clock.putBack).toBe(1)
+  })
+
+  it('takes no other step back for the end of summer time', () => {
+    for (const back of [30, 600, 1200, 2400, 7200]) {
+      const clock = new Clock('date and time')
+      for (let s = 0; s <= 7200; s += 300) clock.next(s)
+      expect(clock.next(7500 - 300 - back)).toBe('goes back')
+    }
+    const hourly = new Clock('date and time')
+    for (const s of [0, 3600, 7200]) hourly.next(s)
+    expect(hourly.next(7100)).toBe('goes back')
+  })
 })
 
 describe('a stored log', () => {

@@ -71,6 +71,7 @@ const reordered = (match: RegExpExecArray | null, monthFirst: boolean) =>
 export class Clock {
   private begun: number | undefined
   private last = -Infinity
+  private step = 0
   private shift = 0
   /** Days that were passed, and hours that the clock was put back. */
   days = 0
@@ -96,13 +97,15 @@ export class Clock {
         at += day
       } else if (
         (this.kind === 'time of day' || this.kind === 'date and time') &&
-        Math.abs(back - hour) < aboutAnHour
+        // Rows minutes apart go back by an hour less the time between them.
+        [hour, hour - Math.min(this.step, hour / 2)].some((expected) => Math.abs(back - expected) < aboutAnHour)
       ) {
         this.shift += hour
         this.putBack += 1
         at += hour
       } else return 'goes back'
     }
+    this.step = Number.isFinite(this.last) ? at - this.last : 0
     this.last = at
     return at
   }
