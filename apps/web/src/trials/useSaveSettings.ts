@@ -4,6 +4,7 @@ import { parse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
 import { store, useAppDispatch } from '../store'
 import { answer } from '../ui/answers'
+import { standing, type SavedLast } from './savedLast'
 import { useTrial } from './useTrial'
 
 type Patch = Partial<TrialSettings>
@@ -11,13 +12,9 @@ type Patch = Partial<TrialSettings>
 /** What may be edited of a trial, without the rest of it. */
 const settingsOf = (trial: TrialSettings): TrialSettings => parse(TrialSettings, trial)
 
-/** Saves of one trial under way: each goes after the one before, on top of what that made. */
-interface Line {
+/** Saves of one trial: each goes after the one before, on top of what that made. */
+interface Line extends SavedLast {
   readonly done: Promise<unknown>
-  /** The version that this page made last. */
-  readonly version: number
-  /** What is asked for by now. */
-  readonly wanted: TrialSettings
 }
 const lines = new Map<string, Line>()
 
@@ -40,26 +37,24 @@ export function useSaveSettings(): {
   const current = () => api.endpoints.trial.select(trial.id)(store.getState()).data ?? trial
   const save = async (patch: Patch | ((now: TrialSettings) => Patch)) => {
     const before = lines.get(trial.id)
-    const now = { ...current(), ...before?.wanted }
+    const now = standing(current(), before)
     const settings = settingsOf({ ...now, ...(typeof patch === 'function' ? patch(now) : patch) })
     show(settings)
     const sent = (async () => {
       await before?.done.catch(() => undefined)
-      const editedFrom = Math.max(current().version, lines.get(trial.id)?.version ?? 0)
+      const editedFrom = Math.max(now.version, lines.get(trial.id)?.version ?? 0)
       return send({ id: trial.id, editedFrom, settings }).unwrap()
     })()
-    lines.set(trial.id, { done: sent, version: before?.version ?? 0, wanted: settings })
+    lines.set(trial.id, { done: sent, pending: true, version: before?.version ?? 0, wanted: settings })
     try {
       const { version } = await sent
-      const now = lines.get(trial.id)
-      if (now && now.done !== sent) {
-        lines.set(trial.id, { ...now, version })
-        // What came back is one change behind.
-        show({ ...now.wanted, version })
-        return true
-      }
-      lines.delete(trial.id)
-      show({ version })
+      const last = lines.get(trial.id)
+      if (!last) return true
+      // What came back may be one change behind, and what is shown older still.
+      const pending = last.done !== sent
+      lines.set(trial.id, { ...last, pending, version })
+      show({ ...last.wanted, version })
+      if (pending) return true
       setProblem(undefined)
       answer('Saved.')
       return true
