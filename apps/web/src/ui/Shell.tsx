@@ -67,12 +67,14 @@ export function Shell({ stages }: { stages: readonly Stage[] }) {
           </svg>
           Even Watt
         </Link>
-        <nav className="flex gap-4" aria-label="Sections">
+        <nav className="flex flex-wrap gap-x-4" aria-label="Sections">
           {sections.map(([to, words]) => (
             <NavLink
               key={to}
               to={to}
-              className={({ isActive }) => (isActive ? 'font-bold' : 'text-quiet hover:text-ink')}
+              className={({ isActive }) =>
+                isActive ? 'font-bold whitespace-nowrap' : 'text-quiet hover:text-ink whitespace-nowrap'
+              }
             >
               {words}
             </NavLink>
