@@ -98,7 +98,9 @@ export class Clock {
       } else if (
         (this.kind === 'time of day' || this.kind === 'date and time') &&
         // Rows minutes apart go back by an hour less the time between them.
-        [hour, hour - Math.min(this.step, hour / 2)].some((expected) => Math.abs(back - expected) < aboutAnHour)
+        [hour, hour - Math.min(this.step, hour / 2)].some(
+          (expected) => Math.abs(back - expected) < aboutAnHour,
+        )
       ) {
         this.shift += hour
         this.putBack += 1
