@@ -12,7 +12,7 @@ import {
   type Uncertain,
 } from '../meters'
 import { displayError, type DisplayChecks } from './displayCheck'
-import type { Ground } from './inputs'
+import type { Ground } from './ground'
 import { rangeOf } from './rangeOf'
 import { append, spreadKey, type ReadingValues, type Spreads } from './readingValues'
 

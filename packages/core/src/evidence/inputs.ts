@@ -1,9 +1,8 @@
-import type { Quantity, Revision } from '@even-watt/contract'
+import type { Quantity } from '@even-watt/contract'
 import type { Derived, Missing } from '../figures'
 import { contradict, normalisedError } from '../meters'
 import { candidatesOf, foundIn, type Found } from './candidates'
-import type { DisplayChecks } from './displayCheck'
-import type { Gate } from './gate'
+import type { Ground } from './ground'
 import { quantities, quantityData } from './quantities'
 import type { ReadingValues, Spreads } from './readingValues'
 import { formatNumber } from '../figures'
@@ -11,14 +10,6 @@ import { formatNumber } from '../figures'
 const notRead = Object.fromEntries(
   quantities.map((quantity) => [quantity, { missing: `${quantity} was not read.` }]),
 ) as Record<Quantity, Missing>
-
-/** What values are read by: the revision's meters, and the gate that lets them in. */
-export interface Ground {
-  readonly revision: Revision
-  readonly gate: Gate
-  /** Of a display that may stand in for a meter; empty where it may not. */
-  readonly checks: DisplayChecks
-}
 
 /** Every quantity over the readings of a step or a mode, or that it was not read. */
 export function readFigures(

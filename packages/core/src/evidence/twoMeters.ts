@@ -2,7 +2,7 @@ import type { Quantity } from '@even-watt/contract'
 import { contradict, normalisedError, plateauShare, rangeFor, type Uncertain } from '../meters'
 import { candidatesOf, foundIn, type Candidate } from './candidates'
 import { respondsTo } from './fitness'
-import type { Ground } from './inputs'
+import type { Ground } from './ground'
 import type { ReadingValues, Spreads } from './readingValues'
 
 /** Two meters on one quantity at one step. */

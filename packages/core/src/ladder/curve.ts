@@ -1,6 +1,7 @@
 import { combine, exact, expanded, methodSource, scale, sumOf, type Uncertain } from '../meters'
-import { statesAt, type FanState, type Regime } from './fan'
+import { statesAt, type Regime } from './fan'
 import type { LossFit } from './lossFit'
+import type { FanState } from './lossPoint'
 
 /**
  * Watts of the fan over the first stretch's, in the states it may be in: the middle between them. The truth is

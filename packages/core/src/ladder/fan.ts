@@ -1,6 +1,4 @@
-import type { LossPoint } from './lossPoint'
-
-export type FanState = 'off' | 'on' | 'speed'
+import type { FanState, LossPoint } from './lossPoint'
 
 /**
  * A stretch of loads over which the fan was seen in one state. Between the last load of one state and the first

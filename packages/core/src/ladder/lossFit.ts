@@ -1,6 +1,6 @@
 import { linearForms, standard, type Uncertain } from '../meters'
-import type { FanState, Regime } from './fan'
-import type { LossPoint } from './lossPoint'
+import type { Regime } from './fan'
+import type { FanState, LossPoint } from './lossPoint'
 import { planOf } from './lossPlan'
 import { farOff, ownVariance, solveLoss, type LossSystem } from './lossSystem'
 import { misfitOf } from './misfit'

@@ -1,5 +1,5 @@
-import { fanSeen, regimesOf, type FanState, type Regime } from './fan'
-import type { LossPoint } from './lossPoint'
+import { fanSeen, regimesOf, type Regime } from './fan'
+import type { FanState, LossPoint } from './lossPoint'
 
 /** How the points of one curve enter the fit: in order of load, with their columns. */
 export interface LossPlan {

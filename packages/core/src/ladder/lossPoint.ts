@@ -1,5 +1,6 @@
 import type { Uncertain } from '../meters'
-import type { FanState } from './fan'
+
+export type FanState = 'off' | 'on' | 'speed'
 
 /** One measured point: output VA, input watts lost, and the fan as seen. */
 export interface LossPoint {
