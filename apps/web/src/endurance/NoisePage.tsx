@@ -14,6 +14,7 @@ import { useCaptureForm } from '../trials/useCaptureForm'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { SelectField } from '../ui/form'
+import { typedLength } from '../ui/units'
 
 const fields = [
   number('level', 'Beside it', 'dB(A)'),
@@ -63,7 +64,7 @@ export function NoisePage() {
   )
   const state = useCaptureForm({
     what: 'noise',
-    start: { ...startOf(fields), distance: '1', meter: meters[0]?.id ?? '' },
+    start: { ...startOf(fields), distance: typedLength(1), meter: meters[0]?.id ?? '' },
     schema: NoiseReading,
     read: (from) => ({
       ...readFields(fields, from),
