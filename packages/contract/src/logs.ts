@@ -118,6 +118,8 @@ export const LogColumn = z.object({
   quantity: LogQuantity,
   /** SI for one of its own units: 1000 for kWh. */
   factor: number('Factor', -1e9, 1e9),
+  /** What its unit shows at 0 of the stored one: 32 for °F. */
+  zero: z.optional(number('Zero', -1e6, 1e6)),
   meter: z.optional(Id),
   /** The battery, or the place of a temperature. */
   battery: z.optional(Id),

@@ -1,4 +1,4 @@
-import type { Log, Point } from '@even-watt/core'
+import { storedBy, type Log, type Point } from '@even-watt/core'
 import { useMemo, useState } from 'react'
 import { LazyChart } from '../ui/chart/LazyChart'
 import {
@@ -147,11 +147,12 @@ function closerLine(line: Line, log: Log, look: ReturnType<typeof useCloser>['lo
   if (!look || line.dots) return line
   const column = log.files[0]?.reading.columns.find((one) => line.key.startsWith(keyOfColumn(one)))
   if (!column) return line
-  const factor = column.factor * (line.unit === '%' ? 100 : 1)
+  const shown = line.unit === '%' ? 100 : 1
+  const stored = storedBy(column)
   const points = (values: Float64Array | undefined) =>
     [...look.times].flatMap((at, i) => {
       const x = values?.[i]
-      return x === undefined || Number.isNaN(x) ? [] : [{ at: at + shift, value: x * factor }]
+      return x === undefined || Number.isNaN(x) ? [] : [{ at: at + shift, value: stored(x) * shown }]
     })
   const single = look.low[column.column] === look.mean[column.column]
   return {

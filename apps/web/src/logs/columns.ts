@@ -1,5 +1,5 @@
 import { type LogQuantity, type Quantity, type Revision } from '@even-watt/contract'
-import { describeQuantity, isTapQuantity } from '@even-watt/core'
+import { describeQuantity, isTapQuantity, kelvinsInFahrenheit } from '@even-watt/core'
 import type {
   ColumnChoice,
   ColumnGuess,
@@ -61,6 +61,11 @@ export const factorsOf = (quantity: LogQuantity | undefined): readonly (readonly
         [0.01, '%'],
         [1, 'share'],
       ]
+    case '°C':
+      return [
+        [1, '°C'],
+        [kelvinsInFahrenheit, '°F'],
+      ]
     default:
       return [[1, unit]]
   }
@@ -111,6 +116,7 @@ export const choicesOf = ({ columns }: Mapping): ColumnChoice[] =>
     heading,
     quantity,
     factor,
+    ...(factor === kelvinsInFahrenheit ? { zero: 32 } : {}),
     grade: quantity === 'charge' ? 'display' : 'measured',
     ...(quantity === 'T' && of ? { place: of } : {}),
     ...((quantity === 'V_battery' || quantity === 'I_battery' || quantity === 'charge') && of

@@ -1,10 +1,10 @@
 import type { Revision } from '@even-watt/contract'
 import { stationRigs, stationUnits, stationMeters } from '@even-watt/bench'
-import type { Log, LoggedSeries } from '@even-watt/core'
-import { guessTable, readHead } from '@even-watt/core/logs/read/index'
+import { storedBy, type Log, type LoggedSeries } from '@even-watt/core'
+import { guessTable, LogTaking, readHead, type TableHead } from '@even-watt/core/logs/read/index'
 import type { ChartTheme } from '../ui/chart/theme'
 import { groupsIn, linesOf, logChart, logLegend, timeUnit } from './chart'
-import { choicesOf, factorsOf, mappingFor, usualOf } from './columns'
+import { choicesOf, factorsOf, mappingFor, usualOf, type Mapping } from './columns'
 import { beginsAt } from './beginsAt'
 import { isRunning, nameOfLog, sayMinutes } from './words'
 
@@ -17,6 +17,12 @@ const station: Revision = {
   meters: Object.values(stationMeters),
 }
 const inverter: Revision = { ...station, unit: stationUnits.ottrel, rig: stationRigs.l24 }
+
+function takenFrom(bytes: Uint8Array, head: TableHead, { time, columns }: Mapping) {
+  const taking = new LogTaking(head, time, choicesOf({ time, columns }))
+  taking.feed(bytes)
+  return taking.done()
+}
 
 describe('the columns of a table', () => {
   const bytes = new TextEncoder().encode(
@@ -43,6 +49,23 @@ describe('the columns of a table', () => {
     expect(gauge).toMatchObject({ grade: 'display' })
     expect(usualOf('I_battery', inverter)).toBe(stationRigs.l24.bank.strings[0]?.[0]?.id)
     expect(factorsOf('Q_B').map(([factor]) => factor)).toEqual([1, 0.001])
+  })
+  it('may be in °F: they are kept as they came, and count in °C', () => {
+    const warm = new TextEncoder().encode(
+      'clock;load W;case °F;room (F)\n21:40;300;104;68\n21:41;300;113;68\n',
+    )
+    const told = readHead(warm, warm.length)
+    const kept = mappingFor(told, guessTable(told), station)
+    if (!kept) throw new Error('no time')
+    const { reading } = takenFrom(warm, told, kept)
+    const [, heat, room] = reading.columns
+    expect([heat?.quantity, heat?.max, heat && storedBy(heat)(heat.max)]).toEqual([
+      'T',
+      113,
+      expect.closeTo(45, 9),
+    ])
+    expect(room && storedBy(room)(room.min)).toBeCloseTo(20, 9)
+    expect(factorsOf('T').map(([, words]) => words)).toEqual(['°C', '°F'])
   })
   it('begin when their times say, or with the log', () => {
     expect(beginsAt('seconds since 1970', 1_767_225_600, '', '')).toBe('2026-01-01T00:00:00.000Z')

@@ -92,6 +92,7 @@ function MapAndTake({ table }: { table: Table }) {
         thdInPercent,
         day,
         ranges,
+        header: table.header,
       }),
     [table, mapping, revision, last, thdInPercent, day, ranges],
   )

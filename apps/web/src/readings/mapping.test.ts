@@ -1,5 +1,6 @@
 import type { Quantity } from '@even-watt/contract'
 import { writtenDemo } from '@even-watt/bench/written'
+import { usualWriting, writeIn } from '@even-watt/core'
 import { mapRows } from './mapping'
 import { guessMapping, type Mapping } from './targets'
 
@@ -14,9 +15,10 @@ const context = {
   thdInPercent: true,
   day: '2026-03-12',
   ranges: new Map<Quantity, string>(),
+  header: [] as string[],
 }
 const take = (header: string[], rows: string[][], patch: Partial<typeof context> = {}) =>
-  mapRows(rows, guessMapping(header), { ...context, ...patch })
+  mapRows(rows, guessMapping(header), { ...context, header, ...patch })
 
 const local = (text: string) => new Date(text).toISOString()
 
@@ -194,5 +196,29 @@ describe('tables as benches write them', () => {
     expect(take(header, [['-3', '', '', '', '']]).faults[0]?.sentence).toContain(
       'display, output W: a number from 0 up',
     )
+  })
+})
+
+describe('temperatures in a foreign table', () => {
+  afterEach(() => writeIn(usualWriting))
+  const celsius = (heading: string, cell = '104') =>
+    take(['load', heading], [['rod', cell]]).entries[0]?.reading.values.find(
+      ({ quantity }) => quantity === 'T',
+    )?.value
+
+  it('are read in what their heading names, whatever the bench reads in', () => {
+    for (const temperature of ['°C', '°F'] as const) {
+      writeIn({ ...usualWriting, temperature })
+      expect(celsius('T [°C]')).toBe(104)
+      expect(celsius('temp (F)')).toBeCloseTo(40, 9)
+      expect(celsius('temperature °F')).toBeCloseTo(40, 9)
+      expect(celsius('temp (F)', '40 °C')).toBe(40)
+    }
+  })
+
+  it('are read in the degrees of the bench where it names none', () => {
+    expect(celsius('temp')).toBe(104)
+    writeIn({ ...usualWriting, temperature: '°F' })
+    expect(celsius('temp')).toBeCloseTo(40, 9)
   })
 })

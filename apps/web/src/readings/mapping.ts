@@ -7,10 +7,17 @@ import {
   type Quantity,
   type Revision,
 } from '@even-watt/contract'
-import { parseNumber, quantities, quantityData } from '@even-watt/core'
+import {
+  parseNumber,
+  parseTemperature,
+  quantities,
+  quantityData,
+  saysCelsius,
+  saysFahrenheit,
+  writing,
+} from '@even-watt/core'
 import { shownTargets, type Mapping, type Target } from './targets'
 import { readTime } from './time'
-import { readTemperature } from '../ui/units'
 
 export interface Fault {
   /** Row in the file, the heading being row 1. */
@@ -34,6 +41,8 @@ interface Context {
   readonly day: string
   /** Ranges that meters stood on, by quantity, where they had several that hold the values. */
   readonly ranges: ReadonlyMap<Quantity, string>
+  /** Headings of the columns: one that names °C or °F is read in that. */
+  readonly header: readonly string[]
 }
 
 const choices: Partial<Record<Target, readonly string[]>> = {
@@ -51,6 +60,8 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
     context.revision.rig.assignments.map((assignment) => [assignment.quantity, assignment.meter]),
   )
   const named = [...mapping.values()].includes('load')
+  const heading = context.header[[...mapping].find(([, target]) => target === 'T')?.[0] ?? -1] ?? ''
+  const degrees = saysFahrenheit(heading) ? '°F' : saysCelsius(heading) ? '°C' : writing().temperature
   let before: { load: string; step: string } | undefined
   let position = context.position
   let lastTime: string | undefined
@@ -75,7 +86,7 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
     const values = quantities.flatMap((quantity): EntryOf<'ladder'>['reading']['values'] => {
       const text = texts.get(quantity)
       if (text === undefined) return []
-      const parsed = quantity === 'T' ? readTemperature(text) : parseNumber(text)
+      const parsed = quantity === 'T' ? parseTemperature(text, degrees) : parseNumber(text)
       if (!parsed.ok || Math.abs(parsed.value) > 1e6) {
         fault(`${quantity}: ${parsed.ok ? `${text.slice(0, 24)} is out of reach` : parsed.why}`)
         return []

@@ -65,6 +65,17 @@ export const inUnit = (value: number, dimension: Dimension, unit: string): numbe
 
 export const fahrenheit = (celsius: number): number => (celsius * 9) / 5 + 32
 
+/** K for a difference of one °F. */
+export const kelvinsInFahrenheit = 5 / 9
+
+/** Whether a heading names °F: "case °F", "temp (F)", "T [F]", "fahrenheit". */
+export const saysFahrenheit = (heading: string): boolean =>
+  /°\s?f\b|[([]f[)\]]|\bdeg\s?f\b|fahrenheit|\btemp(?:erature)?[ _,]f\b/i.test(heading.slice(0, 200))
+
+/** Whether it names °C, in the same ways. */
+export const saysCelsius = (heading: string): boolean =>
+  /°\s?c\b|[([]c[)\]]|\bdeg\s?c\b|celsius|\btemp(?:erature)?[ _,]c\b/i.test(heading.slice(0, 200))
+
 /** Temperature as typed, "104 °F" or "40", in °C; a plain number is in the usual unit. */
 export function parseTemperature(typed: string, usual: '°C' | '°F' = '°C'): Parsed {
   const text = typed.trim().toLowerCase()

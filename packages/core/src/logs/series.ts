@@ -160,9 +160,10 @@ function seriesOfColumn(
   begins: number,
   gate: Gate,
 ): LoggedSeries {
-  const { quantity, factor, meter, battery, place, grade } = column
-  const scaled = (x: number) => x * factor
-  const largest = Math.max(Math.abs(column.min), Math.abs(column.max)) * Math.abs(factor)
+  const { quantity, factor, zero = 0, meter, battery, place, grade } = column
+  const stored = storedBy(column)
+  const hours = reading.seconds / 3600
+  const largest = Math.max(Math.abs(stored(column.min)), Math.abs(stored(column.max)))
   const refusedBy = (of: Quantity, value: number, on: string | undefined) => {
     const asked: Value = { quantity: of, value, grade, ...(on ? { meter: on } : {}) }
     return gate(asked, id)
@@ -190,19 +191,25 @@ function seriesOfColumn(
     ...(refused ? { refused } : {}),
     points: reading.times.flatMap((at, i) => {
       const x = column.course[i]
-      return x === null || x === undefined ? [] : [{ at: begins + at, value: scaled(x) }]
+      return x === null || x === undefined ? [] : [{ at: begins + at, value: stored(x) }]
     }),
     largest,
     integral: {
-      value: scaled(column.integral),
-      absolute: Math.abs(scaled(column.absolute)),
-      open: Math.abs(scaled(column.open)),
-      hours: reading.seconds / 3600,
+      value: (column.integral - zero * hours) * factor,
+      absolute: Math.abs((column.absolute - zero * hours) * factor),
+      open: Math.abs(column.open * factor),
+      hours,
     },
-    rise: { value: scaled(column.rose ?? column.last - column.first), restarts: column.restarts ?? 0 },
+    rise: { value: (column.rose ?? column.last - column.first) * factor, restarts: column.restarts ?? 0 },
     from: 'file',
     entries: [id],
   }
 }
+
+/** A number of a column’s rows as it is stored: in SI, °C. */
+export const storedBy =
+  ({ factor, zero = 0 }: Pick<LogColumn, 'factor' | 'zero'>) =>
+  (x: number): number =>
+    (x - zero) * factor
 
 const meanIn = ({ min, max, factor }: LogColumn) => ((min + max) / 2) * factor

@@ -12,6 +12,7 @@ import { readRow } from './readRow'
 import { usePaper, type PaperState } from './usePaper'
 import { useSheet } from './useSheet'
 import { capital } from '../words'
+import { unitOf } from '../../ui/units'
 
 /** What was written on the run sheet, typed back in the same order, box by box. */
 export function PaperPage() {
@@ -106,7 +107,7 @@ function Table({ table, paper, sheet }: TableProps) {
               {table.columns.map(({ key, head, unit }) => (
                 <th key={key}>
                   {head}
-                  {unit && <span className="font-normal">, {unit}</span>}
+                  {unit && <span className="font-normal">, {unitOf(unit)}</span>}
                 </th>
               ))}
               <th />

@@ -9,6 +9,7 @@ import type { SheetTable } from './boxes'
 import type { ScheduleState } from '../useSchedule'
 import { useSheet } from './useSheet'
 import { capital, percent, sayPart, sayStretch } from '../words'
+import { unitOf } from '../../ui/units'
 
 /** The run sheet: the schedule, the cautions, and a box for every reading, for those who work on paper. */
 export function SheetPage() {
@@ -135,7 +136,7 @@ function Boxes({ table, state: { clock } }: { table: SheetTable; state: Schedule
               {table.columns.map(({ key, head, unit }) => (
                 <th key={key} className="border border-ink px-1 text-left whitespace-nowrap">
                   {head}
-                  {unit && <span className="font-normal"> {unit}</span>}
+                  {unit && <span className="font-normal"> {unitOf(unit)}</span>}
                 </th>
               ))}
             </tr>

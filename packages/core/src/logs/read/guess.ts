@@ -1,5 +1,6 @@
 import type { LogQuantity } from '@even-watt/contract'
 import { isNumeric, type TableHead } from './manner'
+import { kelvinsInFahrenheit, saysFahrenheit } from '../../entry'
 import { dateAndTime, timeOfDay, type TimeKind } from './times'
 
 /** What a column of a table is taken for. */
@@ -38,7 +39,7 @@ const phrases: readonly (readonly [RegExp, LogQuantity])[] = [
   [/(?=.*(out|load|\bac\b|outlet))(?=.*(\bv\b|volt))/, 'V_C'],
   [/(?=.*(out|load|\bac\b|outlet))(?=.*(\ba\b|amp|current))/, 'I_C'],
   [/(?=.*(post|bank|batt))(?=.*(\bv\b|volt))/, 'V_A'],
-  [/temp|°c|\bt\b|case|sink/, 'T'],
+  [/temp|°[cf]|\bt\b|case|sink/, 'T'],
   [/\bhz\b|freq/, 'f'],
   [/\bv(dc)?\b|volt/, 'V_B'],
   [/\ba(dc)?\b|amp|current/, 'I'],
@@ -48,6 +49,7 @@ const phrases: readonly (readonly [RegExp, LogQuantity])[] = [
 /** What a unit in a heading makes of its numbers. */
 function factorOf(heading: string, quantity: LogQuantity | undefined): number {
   const low = heading.toLowerCase()
+  if (quantity === 'T' || quantity === 'T_room') return saysFahrenheit(heading) ? kelvinsInFahrenheit : 1
   if (/\bkwh\b|kwh/.test(low) || /\bkw\b/.test(low)) return 1000
   if (/\bmah\b|\bmv\b|\bma\b|\bmw\b/.test(low)) return 0.001
   if (quantity === 'charge') return 0.01

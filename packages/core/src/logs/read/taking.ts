@@ -10,6 +10,7 @@ export interface ColumnChoice {
   readonly heading: string
   readonly quantity: LogQuantity | undefined
   readonly factor: number
+  readonly zero?: number | undefined
   readonly grade: Grade
   readonly meter?: string | undefined
   readonly battery?: string | undefined
@@ -90,7 +91,7 @@ export class LogTaking {
       index: number,
       choice: Omit<ColumnChoice, 'column'> & { product?: [number, number] },
     ): LogColumn[] => {
-      const { quantity, heading, factor, grade, meter, battery, place, product } = choice
+      const { quantity, heading, factor, zero, grade, meter, battery, place, product } = choice
       const of = digest.columns[index]
       if (quantity === undefined || !of?.count) return []
       return [
@@ -99,6 +100,7 @@ export class LogTaking {
           column: index,
           quantity,
           factor,
+          ...(zero === undefined ? {} : { zero }),
           grade,
           ...(meter === undefined ? {} : { meter }),
           ...(battery === undefined ? {} : { battery }),
