@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+import { captureStep, demoUrl, freshTrial, trialNamed } from './support/pages'
 
 test('a trial says whom it suits and why; the tester says otherwise, and takes it back', async ({ page }) => {
   const trial = await trialNamed(page, 'Ottrel 1400-24 rev C')
@@ -61,7 +61,7 @@ test('the answer is put in the tester’s words, and says when the evidence has 
 }) => {
   const trial = await freshTrial(page, 'Answered')
   await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
-  await typeStep(page, 'plate', ['25.9', '25.6', '15.1', '230', '1.52', '350'])
+  await captureStep(page, 'plate', ['25.9', '25.6', '15.1', '230', '1.52', '350'])
   await page.goto(`${demoUrl()}/trials/${trial}/findings`)
   await page.getByRole('button', { name: 'Put it in your words' }).click()
   await page.getByLabel('Sentence 1').fill('')
@@ -78,7 +78,7 @@ test('the answer is put in the tester’s words, and says when the evidence has 
   await expect(page.getByText('Too little was tried to say.')).toBeVisible()
   await expect(page.getByText(/The evidence has moved/)).toHaveCount(0)
   await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
-  await typeStep(page, 'oven', ['25.4', '25.1', '60.3', '229', '6.1', '1410'])
+  await captureStep(page, 'oven', ['25.4', '25.1', '60.3', '229', '6.1', '1410'])
   await page.goto(`${demoUrl()}/trials/${trial}/findings`)
   await expect(page.getByText('▲ The evidence has moved since these words were written.')).toBeVisible()
   await page.getByRole('button', { name: 'Change your words' }).click()

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+import { captureStep, demoUrl, freshTrial, trialNamed } from './support/pages'
 
 test('two revisions are compared: what is better, under what conditions, what was not tested', async ({
   page,
@@ -68,7 +68,7 @@ test('what cannot be compared is said: a trial with itself, one without readings
   await expect(page.getByText('it does not differ from itself')).toBeVisible()
   const read = await freshTrial(page, 'One step')
   await page.goto(`${demoUrl()}/trials/${read}/ladder`)
-  await typeStep(page, 'plate', ['25.9', '25.6', '15.1', '230', '1.52', '350'])
+  await captureStep(page, 'plate', ['25.9', '25.6', '15.1', '230', '1.52', '350'])
   await page.goto(`${demoUrl()}/compare/new?of=${read}.1,${bare}.1`)
   await expect(page.getByText('No idle draw was measured.').or(page.getByText('–')).first()).toBeVisible()
   await expect(page.getByText(/has no curve/).first()).toBeVisible()

@@ -2,7 +2,7 @@ import { chromium, expect, test, type Page } from '@playwright/test'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+import { captureStep, demoUrl, freshTrial, trialNamed } from './support/pages'
 
 const folder = mkdtempSync(join(tmpdir(), 'even-watt-editions-'))
 
@@ -111,12 +111,12 @@ test('the next edition says what changed, and asks why', async ({ page }) => {
     page.getByText('Nothing was read in this trial yet: there is nothing to publish.'),
   ).toBeVisible()
   await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
-  await typeStep(page, 'plate', ['25.9', '25.6', '15.1', '230', '1.52', '350'])
+  await captureStep(page, 'plate', ['25.9', '25.6', '15.1', '230', '1.52', '350'])
   await page.goto(`${demoUrl()}/trials/${trial}/report`)
   await publish(page, /Publish edition 1/)
   await expect(page.getByText('Nothing it states changed since edition 1.')).toBeVisible()
   await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
-  await typeStep(page, 'oven', ['25.4', '25.1', '60.3', '229', '6.1', '1400'])
+  await captureStep(page, 'oven', ['25.4', '25.1', '60.3', '229', '6.1', '1400'])
   await page.goto(`${demoUrl()}/trials/${trial}/report`)
   await expect(page.getByText('Changed since edition 1:')).toBeVisible()
   await page.getByRole('button', { name: 'Publish edition 2' }).click()

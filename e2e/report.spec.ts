@@ -1,13 +1,13 @@
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+import { captureStep, demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
 
 test('a report is composed by keys: own words, order, short form; nothing chosen is not published', async ({
   page,
 }) => {
   const trial = await freshTrial(page, 'Composed')
   await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
-  await typeStep(page, 'heater', ['25.8', '20.0', '230', '2.1', '480', '1.00', '50'])
+  await captureStep(page, 'heater', ['25.8', '20.0', '230', '2.1', '480', '1.00', '50'])
   await page.goto(`${demoUrl()}/trials/${trial}/report`)
   await page.getByText('Compose it').click()
   const parts = page.getByRole('list', { name: 'Parts of the report' })

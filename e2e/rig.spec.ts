@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+import { captureStep, demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
 
 const press = async (page: Page, ...keys: string[]) => {
   for (const key of keys) await page.keyboard.press(key)
@@ -133,7 +133,7 @@ test('a survey names the joint, a prediction is kept, and the change is made wit
   await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
   await typeStep(page, 'plate low', ['26.27', '26.07', '14.35', '231.1', '1.54', '354'])
   await typeStep(page, 'plate high', ['26.10', '25.71', '29.0', '230.6', '3.06', '704'])
-  await typeStep(page, 'oven + bath', ['25.92', '25.33', '44.15', '230.1', '4.58', '1051'])
+  await captureStep(page, 'oven + bath', ['25.92', '25.33', '44.15', '230.1', '4.58', '1051'])
   await page.goto(`${demoUrl()}/trials/${trial}/rig/survey`)
   await button(page, 'Capture').click()
   await expect(page.getByText('Survey: at least one element is read.')).toBeVisible()

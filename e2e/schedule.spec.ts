@@ -1,7 +1,7 @@
 import type { Schedule, Trial } from '@even-watt/contract'
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+import { captureStep, demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
 
 const hoursFromNow = (hours: number) => new Date(Date.now() + hours * 3_600_000).toISOString()
 
@@ -290,7 +290,7 @@ test('a step that will alarm is named before it is switched on', async ({ page }
   await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
   await typeStep(page, 'plate low', ['24.0', '23.9', '16.1', '230', '1.52', '350'])
   await typeStep(page, 'plate high', ['22.6', '22.4', '34.6', '229', '3.06', '700'])
-  await typeStep(page, 'mat', ['25.0', '24.98', '3.2', '231', '0.26', '60'])
+  await captureStep(page, 'mat', ['25.0', '24.98', '3.2', '231', '0.26', '60'])
   await page.goto(`${demoUrl()}/trials/${trial}/plan`)
   await page.getByLabel('% of rated, or W').fill('75 %')
   await page.getByRole('button', { name: 'Choose the loads' }).click()

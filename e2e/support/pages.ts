@@ -36,6 +36,12 @@ export async function typeStep(page: Page, load: string, values: readonly string
   await page.keyboard.press('Control+Enter')
 }
 
+/** Types a step, and waits until it is kept: a page that is left before that has it as a draft only. */
+export async function captureStep(page: Page, load: string, values: readonly string[]): Promise<void> {
+  await typeStep(page, load, values)
+  await expect(page.getByText(`Captured: ${load}.`)).toBeVisible()
+}
+
 /** A stage of the work order, by its words. */
 export const stage = (page: Page, name: RegExp) =>
   page.getByRole('navigation', { name: 'Work order' }).getByRole('link', { name })
