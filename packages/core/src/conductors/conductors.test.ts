@@ -4,6 +4,7 @@ import {
   allowedTime,
   ampacity,
   awgArea,
+  nearestAwg,
   conductorResistance,
   formatAwg,
   formatGauge,
@@ -60,6 +61,16 @@ describe('resistance', () => {
         },
       ),
     )
+  })
+
+  it('finds the number of every size again, and the nearest of those between', () => {
+    for (let n = -3; n <= 40; n++) {
+      expect(nearestAwg(awgArea(n))).toBeCloseTo(n, 9)
+      expect(nearestAwg(awgArea(n) * 1.1)).toBeCloseTo(n, 9)
+      expect(nearestAwg(awgArea(n) * 0.91)).toBeCloseTo(n, 9)
+    }
+    // 16 mm² lies between 6 (13.3 mm²) and 5 (16.8 mm²).
+    expect(nearestAwg(16)).toBe(5)
   })
 
   it('halves the area every three AWG numbers, nearly', () => {

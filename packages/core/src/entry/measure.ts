@@ -70,11 +70,11 @@ export const kelvinsInFahrenheit = 5 / 9
 
 /** Whether a heading names °F: "case °F", "temp (F)", "T [F]", "fahrenheit". */
 export const saysFahrenheit = (heading: string): boolean =>
-  /°\s?f\b|[([]f[)\]]|\bdeg\s?f\b|fahrenheit|\btemp(?:erature)?[ _,]f\b/i.test(heading.slice(0, 200))
+  /°\s?f\b|[([]f[)\]]|\bdeg\s?f\b|fahrenheit|\btemp(?:erature)?[ _,]{1,3}f\b/i.test(heading.slice(0, 200))
 
 /** Whether it names °C, in the same ways. */
 export const saysCelsius = (heading: string): boolean =>
-  /°\s?c\b|[([]c[)\]]|\bdeg\s?c\b|celsius|\btemp(?:erature)?[ _,]c\b/i.test(heading.slice(0, 200))
+  /°\s?c\b|[([]c[)\]]|\bdeg\s?c\b|celsius|\btemp(?:erature)?[ _,]{1,3}c\b/i.test(heading.slice(0, 200))
 
 /** Temperature as typed, "104 °F" or "40", in °C; a plain number is in the usual unit. */
 export function parseTemperature(typed: string, usual: '°C' | '°F' = '°C'): Parsed {

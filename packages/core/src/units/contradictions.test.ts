@@ -1,4 +1,5 @@
 import type { Claim } from '@even-watt/contract'
+import fc from 'fast-check'
 import { meterOf, revisionOf, trialOf, unitOf, uuid } from '../../test/makers'
 import { viewTrial } from '../view'
 
@@ -65,5 +66,24 @@ describe('41: promises that contradict each other', () => {
     expect(idle(11, 0.45)).toEqual([])
     expect(idle(11, 0.9)).toEqual(['Idle draw is ≤ 11 W and ≤ 0.9 A, which are not the same at 24 V.'])
     expect(idle(11, 0.3)).toHaveLength(1)
+  })
+
+  it('are found in whatever order the promises stand, and never in one promise alone', () => {
+    const some = [
+      claim('continuous power', 1400, 'W'),
+      claim('continuous power', 1500, 'W', { readWhere: 'sales page' }),
+      claim('alarm voltage', 20, 'V'),
+      claim('cutoff voltage', 20.8, 'V'),
+      claim('idle draw', 11, 'W', { comparator: 'at most' }),
+      claim('idle draw', 0.9, 'A', { comparator: 'at most' }),
+      claim('THD', 3, '%', { comparator: 'at most' }),
+    ]
+    fc.assert(
+      fc.property(fc.shuffledSubarray(some, { minLength: some.length }), (shuffled) => {
+        expect(said(...shuffled)).toHaveLength(3)
+      }),
+      { numRuns: 30 },
+    )
+    for (const one of some) expect(said(one)).toEqual([])
   })
 })

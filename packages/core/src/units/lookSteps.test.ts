@@ -1,4 +1,5 @@
 import type { EntryOf } from '@even-watt/contract'
+import fc from 'fast-check'
 import { unitOf, uuid } from '../../test/makers'
 import { lookSteps, nextLook } from '.'
 
@@ -73,5 +74,34 @@ describe('the order of looking over', () => {
     const half = lookSteps({ unit: { ...unit, mass: undefined }, photographs: [], opened: 1 })
     expect(half[2]?.done).toBe('part')
     expect(half.at(-1)?.done).toBe('whole')
+  })
+
+  it('never has less done for something more that was noted', () => {
+    const rank = { none: 0, part: 1, whole: 2 }
+    const facts: readonly Partial<typeof bare>[] = [
+      { provenance: { how: 'lent', preProduction: true } },
+      { firmware: '1.08' },
+      { mass: 4.1 },
+      { size: [0.34, 0.21, 0.09] },
+      { price: { amount: 389, currency: 'EUR' } },
+      { box: [{ what: 'manual' }] },
+      { leads: { gauge: { unit: 'mm²', area: 16 }, length: 0.6 } },
+      { outlets: [{ what: 'socket', count: 2 }] },
+      { bonding: 'not known' },
+    ]
+    fc.assert(
+      fc.property(fc.shuffledSubarray([...facts]), (noted) => {
+        let unit = bare
+        let before = lookSteps({ unit, photographs: [], opened: 0 })
+        for (const fact of noted) {
+          unit = { ...unit, ...fact }
+          const after = lookSteps({ unit, photographs: [], opened: 0 })
+          after.forEach((step, i) =>
+            expect(rank[step.done]).toBeGreaterThanOrEqual(rank[before[i]?.done ?? 'none']),
+          )
+          before = after
+        }
+      }),
+    )
   })
 })

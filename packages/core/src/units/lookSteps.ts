@@ -60,7 +60,9 @@ export function lookSteps({ unit, photographs, opened }: LookedAt): LookStep[] {
       todo:
         missing === 1
           ? 'One claim has no photograph of where it was read.'
-          : `${missing} claims have no photograph of where they were read.`,
+          : missing
+            ? `${missing} claims have no photograph of where they were read.`
+            : 'Photograph each place where a claim is read.',
       at: 'claims',
     },
     step('neutral and earth', [unit.bonding], 'Look up in the manual how neutral and earth are joined.'),
