@@ -52,6 +52,20 @@ describe('search', () => {
     // What means something to a pattern means only itself here.
     expect((await whole('100% wood_')).found.map((one) => one.in)).toEqual(['remark'])
     expect((await whole('handle steel')).found).toEqual([])
+    // What was taken back is found no more; taken back by mistake, it is again.
+    const back = (entry: string): Entry => ({
+      id: newId(),
+      revision: 1,
+      at: remark.at,
+      kind: 'take back',
+      entry,
+      why: 'slip',
+    })
+    const slip = back(remark.id)
+    await send(trial, [slip])
+    expect((await whole('100% wood_')).found).toEqual([])
+    await send(trial, [back(slip.id)])
+    expect((await whole('100% wood_')).found).toHaveLength(1)
   })
 
   it('follows what changes: findings are read again after new readings', async () => {

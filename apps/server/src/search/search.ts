@@ -1,5 +1,6 @@
 import type { Found, FoundIn, SearchAnswer } from '@even-watt/contract'
 import type { Pool } from 'pg'
+import { standing } from '../trials/standing'
 import { readFindings } from './findings'
 
 /** Told of in one kind of place; more are only counted as more. */
@@ -9,10 +10,13 @@ const most = 20
 const holds = (text: string) =>
   `(select bool_and(position(lower(word) in lower(${text})) > 0) from regexp_split_to_table($1, '\\s+') as word)`
 
-/** One kind of place: rows of id, name and words, of which those that hold every word are found. */
-const place = (kind: FoundIn, rows: string) =>
+/**
+ * One kind of place: rows of id, name and words, of which those that hold every word are found, if they count: which is asked
+ * of those few alone.
+ */
+const place = (kind: FoundIn, rows: string, counts = 'true') =>
   `(select '${kind}' as "in", id, name, words from (${rows}) as place
-    where ${holds(`concat_ws(' ', name, words)`)} limit ${most + 1})`
+    where case when ${holds(`concat_ws(' ', name, words)`)} then ${counts} else false end limit ${most + 1})`
 
 const textsIn = (path: string) =>
   `(select string_agg(value #>> '{}', ' · ') from jsonb_path_query(content, '${path}') as value)`
@@ -21,9 +25,11 @@ const documents = (table: string, ...paths: string[]) =>
   `select id, content->>'name' as name, coalesce(concat_ws(' · ', ${paths.map(textsIn).join(', ')}), '') as words from ${table}`
 
 const entries = (kind: string, ...fields: string[]) =>
-  `select trial as id, settings->>'title' as name,
+  `select trial as id, entry.id as entry, settings->>'title' as name,
      concat_ws(' · ', ${fields.map((field) => `body #>> '{reading,${field}}'`).join(', ')}) as words
    from entry join trial on trial.id = entry.trial where kind ${kind}`
+
+const stands = standing('place.entry', 'place.id')
 
 const places = [
   place('unit', documents('unit', '$.revision', '$.dateCode', '$.region', '$.note', '$.box[*].*')),
@@ -49,9 +55,9 @@ const places = [
     `select trial as id, settings->>'title' as name, words
      from finding_text join trial on trial.id = finding_text.trial, jsonb_array_elements_text(sentences) as words`,
   ),
-  place('remark', entries(`= 'remark'`, 'kind', 'words', 'settled')),
-  place('photograph', entries(`= 'photograph'`, 'shows', 'note', 'alt')),
-  place('note', entries(`not in ('remark', 'photograph')`, 'note', 'observed')),
+  place('remark', entries(`= 'remark'`, 'kind', 'words', 'settled'), stands),
+  place('photograph', entries(`= 'photograph'`, 'shows', 'note', 'alt'), stands),
+  place('note', entries(`not in ('remark', 'photograph')`, 'note', 'observed'), stands),
 ]
 
 /** Everything on the bench that holds every word of a question. */

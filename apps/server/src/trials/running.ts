@@ -1,5 +1,6 @@
 import type { Running } from '@even-watt/contract'
 import type { Pool } from 'pg'
+import { standing } from './standing'
 
 /** A log that nobody ended within this time was forgotten, not left running. */
 const forgotten = '7 days'
@@ -33,9 +34,7 @@ export async function runningLogs(pool: Pool): Promise<Running[]> {
      ) as looks on true
      where entry.kind = 'log' and put_away_at is null and looks.ended is not true
        and (entry.body->>'at')::timestamptz > now() - interval '${forgotten}'
-       and not exists (select 1 from entry as other where other.trial = entry.trial
-         and (other.body->>'entry' = entry.id::text and other.kind = 'take back'
-           or other.body #>> '{replaces,entry}' = entry.id::text))
+       and ${standing()}
      limit ${most}`,
   )
   return rows

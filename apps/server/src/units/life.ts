@@ -1,16 +1,9 @@
 import type { Remark, UnitLife } from '@even-watt/contract'
 import type { Pool } from 'pg'
+import { standing } from '../trials/standing'
 
 /** More than a unit is tested in its life. */
 const most = 200
-
-/** Not taken back and not said anew: what stands of the entries of a kind. */
-const standing = `not exists (
-  select 1 from entry other where other.trial = entry.trial and (
-    other.body #>> '{replaces,entry}' = entry.id::text
-    or (other.kind = 'take back' and other.body->>'entry' = entry.id::text and not exists (
-      select 1 from entry again where again.trial = entry.trial and again.kind = 'take back'
-        and again.body->>'entry' = other.id::text))))`
 
 /** The trials of a unit, whatever it was called then, and the remarks that stand in them. */
 export async function lifeOf(pool: Pool, unit: string): Promise<UnitLife> {
@@ -22,7 +15,7 @@ export async function lifeOf(pool: Pool, unit: string): Promise<UnitLife> {
   )
   const { rows: remarks } = await pool.query<{ trial: string; at: string; reading: Remark }>(
     `select trial, body->>'at' as at, body->'reading' as reading from entry
-     where kind = 'remark' and trial = any($1::uuid[]) and ${standing}
+     where kind = 'remark' and trial = any($1::uuid[]) and ${standing()}
      order by body->>'at' desc limit ${most}`,
     [trials.map(({ id }) => id)],
   )

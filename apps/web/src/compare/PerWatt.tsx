@@ -1,4 +1,5 @@
 import {
+  inUnit,
   sayFigure,
   scale,
   worthOf,
@@ -10,7 +11,6 @@ import {
 } from '@even-watt/core'
 import { BesideTable } from './BesideTable'
 
-const gramsInOunce = 28.349523125
 const bare: FigureUnit = ''
 const told = (x: Uncertain | undefined, unit: string) => x && `${sayFigure({ unit: bare, x })} ${unit}`
 
@@ -20,13 +20,15 @@ const rows: readonly (readonly [words: string, of: (worth: Worth) => string | un
   [
     'mass',
     ({ mass }) =>
-      writing().mass === 'lb' ? told(mass && scale(mass, 1 / gramsInOunce), 'oz/W') : told(mass, 'g/W'),
+      writing().mass === 'lb'
+        ? told(mass && scale(mass, inUnit(0.001, 'mass', 'oz')), 'oz/W')
+        : told(mass, 'g/W'),
   ],
   [
     'room it takes',
     ({ volume }) =>
       writing().length === 'ft'
-        ? told(volume && scale(volume, 1 / 2.54 ** 3), 'in³/W')
+        ? told(volume && scale(volume, inUnit(0.01, 'length', 'in') ** 3), 'in³/W')
         : told(volume, 'cm³/W'),
   ],
 ]

@@ -35,9 +35,8 @@ export const degrees = (celsius: number): number =>
   writing().temperature === '°F' ? fahrenheit(celsius) : celsius
 
 /** "41 °C", "106 °F": in whole degrees, or to a tenth where it was stated so. */
-export const sayTemperature = (celsius: number, places: 0 | 1 = 0): string => {
-  return `${plain(Number(degrees(celsius).toFixed(places)))} ${writing().temperature}`
-}
+export const sayTemperature = (celsius: number, places: 0 | 1 = 0): string =>
+  `${plain(Number(degrees(celsius).toFixed(places)))} ${writing().temperature}`
 
 /** "26 K", "47 °F": by how much one thing is warmer than another, in K. */
 export const sayRise = (kelvins: number): string =>
