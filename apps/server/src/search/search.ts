@@ -1,6 +1,6 @@
 import type { Found, FoundIn, SearchAnswer } from '@even-watt/contract'
 import type { Pool } from 'pg'
-import { standing } from '../trials/standing'
+import { standing } from '../database/standing'
 import { readFindings } from './findings'
 
 /** Told of in one kind of place; more are only counted as more. */

@@ -1,6 +1,6 @@
 import type { Running } from '@even-watt/contract'
 import type { Pool } from 'pg'
-import { standing } from './standing'
+import { standing } from '../database/standing'
 
 /** A log that nobody ended within this time was forgotten, not left running. */
 const forgotten = '7 days'

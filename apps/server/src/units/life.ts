@@ -1,6 +1,6 @@
 import type { Remark, UnitLife } from '@even-watt/contract'
 import type { Pool } from 'pg'
-import { standing } from '../trials/standing'
+import { standing } from '../database/standing'
 
 /** More than a unit is tested in its life. */
 const most = 200
