@@ -114,12 +114,15 @@ function decimalsOf(values: Float64Array, count: number): number | undefined {
   return decimals
 }
 
-/** Writes `count` numbers, NaN among them: differences of whole numbers after so many decimals, or else as they are. */
+/**
+ * Writes `count` numbers, NaN among them: differences of whole numbers after so many decimals, or else as they are.
+ * Either way −0 comes back as 0: no meter tells them apart.
+ */
 export function writeColumn(to: Writing, values: Float64Array, count: number): void {
   const decimals = decimalsOf(values, count)
   if (decimals === undefined) {
     to.byte(whole)
-    for (let i = 0; i < count; i++) to.double(values[i] as number)
+    for (let i = 0; i < count; i++) to.double((values[i] as number) + 0)
     return
   }
   to.byte(decimals)
