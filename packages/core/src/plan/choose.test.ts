@@ -20,9 +20,11 @@ function exhaustive(question: Question): { changes: number; items: number; devia
       sets.flatMap((set) => [0, ...settings.map((_, k) => k + 1)].map((k) => [...set, k])),
     [[]],
   )
+  // A set that takes just the most there may be is let in, however it rounds.
+  const most = question.mostPower * (1 + 1e-9)
   const possible = all
     .map((set) => ({ set, power: powerOf(question, set), items: itemsOf(set) }))
-    .filter(({ power, items }) => power <= question.mostPower && items <= question.outlets)
+    .filter(({ power, items }) => power <= most && items <= question.outlets)
   let ladders = [{ set: question.loads.map(() => 0) as Settings, changes: 0, items: 0, deviation: 0 }]
   for (const [step, target] of question.targets.entries()) {
     const fixed = question.locked?.[step]
@@ -193,6 +195,11 @@ describe('choosing loads for a ladder', () => {
     expect(choosePlan({ ...far, outlets: 2 }).steps[0]?.set).toEqual([0, 1, 1])
     expect(choosePlan({ ...far, outlets: 3, mostPower: 850 }).steps[0]?.set).toEqual([1, 0, 1])
     expect(choosePlan({ ...far, outlets: 3, loads: [] }).steps[0]?.power).toBe(0)
+    // At 222 V, where 500 W bring the voltage, the plate takes just the 500 W that there may be.
+    const plate = { id: 'plate', kind: 'element' as const, volts: 222, settings: [500] }
+    const just = { loads: [plate], targets: [262], voltage: { noLoad: 223, fall: 0.002 }, outlets: 1 }
+    expect(choosePlan({ ...just, mostPower: 500 }).steps[0]?.set).toEqual([1])
+    expect(choosePlan({ ...just, mostPower: 499.99 }).steps[0]?.set).toEqual([0])
   })
 
   it('says when it was cut short, with a ladder and a bound', () => {

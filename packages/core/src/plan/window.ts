@@ -103,7 +103,7 @@ function nearest(question: Question, target: number): { set: Settings; distance:
     const power = items ? powerOf(question, set, coefficients) : 0
     const distance = Math.abs(power - target)
     looked += 1
-    if (power <= mostPower && distance < best.distance) best = { set: [...set], distance }
+    if (power <= mostPower * (1 + slack) && distance < best.distance) best = { set: [...set], distance }
     if (at >= order.length || items >= outlets) return false
     // Nothing below can come nearer: too little even with all the rest on, or too much already.
     if (high + (suffix[at] ?? 0) < target - best.distance || low > target + best.distance) return false
