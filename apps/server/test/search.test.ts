@@ -1,5 +1,5 @@
 import { writtenDemo } from '@even-watt/bench/written'
-import type { Entry, Problem, Running, SearchAnswer, TrialPage } from '@even-watt/contract'
+import type { Entry, Problem, Running, SearchAnswer, Settings, TrialPage } from '@even-watt/contract'
 import { randomUUID as newId } from 'node:crypto'
 import request from 'supertest'
 import { createApp } from '../src/app'
@@ -15,6 +15,13 @@ if (!ottrel) throw new Error('no demo')
 
 const send = (trial: string, entries: readonly Entry[]) =>
   api().post(`/api/trials/${trial}/entries`).send(entries).expect(200)
+const readNoLoad = (trial: string) =>
+  send(
+    trial,
+    ottrel.entries
+      .filter(({ kind, revision }) => kind === 'no load' && revision === 1)
+      .map((entry) => ({ ...entry, id: newId() })),
+  )
 const searched = async (q: string) =>
   (await api().get('/api/search').query({ q }).expect(200)).body as SearchAnswer
 /** Asked until everything is read, as the page does. */
@@ -45,7 +52,7 @@ describe('search', () => {
       in: 'unit',
       id,
       name: unit.name,
-      words: 'surge power 2700 W label',
+      words: 'surge power, 2700 W for 2 s · label',
     })
     const findings = (await whole('not tested surge')).found.filter((one) => one.in === 'finding')
     expect(findings.map((one) => one.id)).toContain(trial)
@@ -73,11 +80,34 @@ describe('search', () => {
     const metIn = async () =>
       (await whole('idle draw met.')).found.some((one) => one.in === 'finding' && one.id === trial)
     expect(await metIn()).toBe(false)
-    await send(
-      trial,
-      ottrel.entries.filter(({ kind, revision }) => kind === 'no load' && revision === 1),
-    )
+    await readNoLoad(trial)
     expect(await metIn()).toBe(true)
+  })
+
+  it('writes as the bench does, and finds a figure by either decimal mark', async () => {
+    const [unit] = demo.units
+    if (!unit) throw new Error('no unit')
+    const id = newId()
+    const claims = unit.claims.map((claim) =>
+      claim.quantity === 'idle draw' ? { ...claim, value: 12.5, unit: 'W' } : claim,
+    )
+    await api()
+      .put(`/api/units/${id}`)
+      .send({ editedFrom: 0, content: { ...unit, claims } })
+      .expect(200)
+    const trial = await emptyTrialOf(app(), ottrel)
+    await readNoLoad(trial)
+    const told = async (q: string) =>
+      (await whole(q)).found.filter((one) => [id, trial].includes(one.id)).map(({ words }) => words)
+    for (const [decimal, promise, draws] of [
+      [',', 'idle draw, ≤ 12,5 W · manual, p. 4', /Idle draw is \d+,\d+ ±/],
+      ['.', 'idle draw, ≤ 12.5 W · manual, p. 4', /Idle draw is \d+\.\d+ ±/],
+    ] as const) {
+      const settings: Settings = { mains: '230 V 50 Hz', currency: 'EUR', decimal }
+      await api().put('/api/settings').send(settings).expect(200)
+      for (const q of ['idle 12,5', 'IDLE 12.5']) expect(await told(q)).toContain(promise)
+      expect(await told('idle draw met.')).toContainEqual(expect.stringMatching(draws))
+    }
   })
 
   it('asks for words, and not for too many', async () => {

@@ -1,21 +1,26 @@
-import type { Found, FoundIn, SearchAnswer } from '@even-watt/contract'
+import type { Claim, Found, FoundIn, SearchAnswer } from '@even-watt/contract'
+import { sayClaim, wordedIn, writingOf } from '@even-watt/core'
 import type { Pool } from 'pg'
 import { standing } from '../database/standing'
+import { readSettings } from '../settings/settings'
 import { readFindings } from './findings'
 
 /** Told of in one kind of place; more are only counted as more. */
 const most = 20
 
+/** Whichever decimal mark a figure was written with. */
+const plainly = (text: string) => `lower(regexp_replace(${text}, '(\\d),(?=\\d)', '\\1.', 'g'))`
+
 /** Every word that is searched for stands somewhere in a text. */
 const holds = (text: string) =>
-  `(select bool_and(position(lower(word) in lower(${text})) > 0) from regexp_split_to_table($1, '\\s+') as word)`
+  `(select bool_and(position(word in ${plainly(text)}) > 0) from regexp_split_to_table(${plainly('$1')}, '\\s+') as word)`
 
 /**
  * One kind of place: rows of id, name and words, of which those that hold every word are found, if they count: which is asked
  * of those few alone.
  */
-const place = (kind: FoundIn, rows: string, counts = 'true') =>
-  `(select '${kind}' as "in", id, name, words from (${rows}) as place
+const place = (kind: FoundIn, rows: string, { counts = 'true', claim = 'null::jsonb' } = {}) =>
+  `(select '${kind}' as "in", id, name, words, ${claim} as claim from (${rows}) as place
     where case when ${holds(`concat_ws(' ', name, words)`)} then ${counts} else false end limit ${most + 1})`
 
 const textsIn = (path: string) =>
@@ -35,9 +40,10 @@ const places = [
   place('unit', documents('unit', '$.revision', '$.dateCode', '$.region', '$.note', '$.box[*].*')),
   place(
     'unit',
-    `select id, content->>'name' as name,
+    `select id, content->>'name' as name, claim,
        concat_ws(' ', claim->>'quantity', claim->>'value', claim->>'unit', claim->>'readWhere') as words
      from unit, jsonb_array_elements(content->'claims') as claim`,
+    { claim: 'claim' },
   ),
   place('rig', documents('rig', '$.note', '$.bank.name', '$.positive[*].name', '$.negative[*].name')),
   place('meter', documents('meter', '$.note')),
@@ -55,20 +61,29 @@ const places = [
     `select trial as id, settings->>'title' as name, words
      from finding_text join trial on trial.id = finding_text.trial, jsonb_array_elements_text(sentences) as words`,
   ),
-  place('remark', entries(`= 'remark'`, 'kind', 'words', 'settled'), stands),
-  place('photograph', entries(`= 'photograph'`, 'shows', 'note', 'alt'), stands),
-  place('note', entries(`not in ('remark', 'photograph')`, 'note', 'observed'), stands),
+  place('remark', entries(`= 'remark'`, 'kind', 'words', 'settled'), { counts: stands }),
+  place('photograph', entries(`= 'photograph'`, 'shows', 'note', 'alt'), { counts: stands }),
+  place('note', entries(`not in ('remark', 'photograph')`, 'note', 'observed'), { counts: stands }),
 ]
+
+const sayPromise = (claim: Claim) =>
+  [`${claim.quantity}, ${sayClaim(claim)}`, claim.readWhere].filter(Boolean).join(' · ')
 
 /** Everything on the bench that holds every word of a question. */
 export async function search(pool: Pool, question: string): Promise<SearchAnswer> {
-  const unread = await readFindings(pool)
-  const { rows } = await pool.query<Found>(places.join(' union all '), [question.trim()])
+  const way = writingOf(await readSettings(pool))
+  const unread = await readFindings(pool, way)
+  const { rows } = await pool.query<Found & { claim: Claim | null }>(places.join(' union all '), [
+    question.trim(),
+  ])
   const counts = new Map<FoundIn, number>()
   const told = rows.filter(({ in: kind }) => {
     const count = (counts.get(kind) ?? 0) + 1
     counts.set(kind, count)
     return count <= most
   })
-  return { found: told, more: told.length < rows.length, unread }
+  const found = told.map(({ claim, ...one }) =>
+    claim ? { ...one, words: wordedIn(way, () => sayPromise(claim)) } : one,
+  )
+  return { found, more: told.length < rows.length, unread }
 }

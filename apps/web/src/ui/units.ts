@@ -9,6 +9,7 @@ import {
   usualWriting,
   writeIn,
   writing,
+  writingOf,
   type Dimension,
   type Parsed,
   type Writing,
@@ -19,18 +20,13 @@ import { remembered } from './browserStore'
 const name = 'units'
 const keys = Object.keys(usualWriting) as (keyof Writing)[]
 
-/** What was chosen of all that can be; anything else is as usual. */
-function writingOf(known: Readonly<Record<string, unknown>>): Writing {
-  const chosen = keys.flatMap((key) => {
-    const read = Settings.shape[key].safeParse(known[key])
-    return read.success && read.data !== undefined ? [[key, read.data]] : []
-  })
-  return { ...usualWriting, ...Object.fromEntries(chosen) }
-}
-
+/** What the browser remembers, of which anything may have become of it. */
 function kept(): Writing {
   try {
-    return writingOf(JSON.parse(remembered.read(name) ?? '{}') as Record<string, unknown>)
+    const known = JSON.parse(remembered.read(name) ?? '{}') as Record<string, unknown>
+    return writingOf(
+      Object.fromEntries(keys.map((key) => [key, Settings.shape[key].safeParse(known[key]).data])),
+    )
   } catch {
     return usualWriting
   }

@@ -16,6 +16,13 @@ export const usualWriting: Writing = {
   motors: 'W',
 }
 
+/** How a bench writes that chose these settings; what it did not choose is as usual. */
+export function writingOf(settings: Partial<Settings> | undefined): Writing {
+  const keys = Object.keys(usualWriting) as (keyof Writing)[]
+  const known = keys.filter((key) => settings?.[key] !== undefined).map((key) => [key, settings?.[key]])
+  return { ...usualWriting, ...Object.fromEntries(known) }
+}
+
 let chosen = usualWriting
 
 /** How figures are written at the moment; the same object until it is chosen anew. */
@@ -27,6 +34,17 @@ export const writing = (): Writing => chosen
  */
 export function writeIn(next: Writing): void {
   chosen = next
+}
+
+/** What is worded in one way of writing, whichever is chosen; that one stands again afterwards. */
+export function wordedIn<T>(way: Writing, word: () => T): T {
+  const before = chosen
+  chosen = way
+  try {
+    return word()
+  } finally {
+    chosen = before
+  }
 }
 
 /** A sentence as it reads with a decimal point: the same, whichever mark was chosen when it was written. */
