@@ -20,13 +20,13 @@ import { remembered } from './browserStore'
 const name = 'units'
 const keys = Object.keys(usualWriting) as (keyof Writing)[]
 
-/** What the browser remembers, of which anything may have become of it. */
+/** Of what was chosen, whatever can be; anything else is as usual. */
+const understood = (known: Readonly<Record<string, unknown>>): Writing =>
+  writingOf(Object.fromEntries(keys.map((key) => [key, Settings.shape[key].safeParse(known[key]).data])))
+
 function kept(): Writing {
   try {
-    const known = JSON.parse(remembered.read(name) ?? '{}') as Record<string, unknown>
-    return writingOf(
-      Object.fromEntries(keys.map((key) => [key, Settings.shape[key].safeParse(known[key]).data])),
-    )
+    return understood(JSON.parse(remembered.read(name) ?? '{}') as Record<string, unknown>)
   } catch {
     return usualWriting
   }
@@ -45,7 +45,7 @@ export const useWriting = (): string => useSyncExternalStore(subscribe, () => JS
 
 /** Takes over what the bench chose. */
 export function chooseUnits(settings: Partial<Settings>): void {
-  const next = writingOf(settings)
+  const next = understood(settings)
   if (keys.every((key) => next[key] === writing()[key])) return
   writeIn(next)
   remembered.keep(name, JSON.stringify(next))

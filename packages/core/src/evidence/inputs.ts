@@ -3,12 +3,12 @@ import type { Derived, Missing } from '../figures'
 import { contradict, normalisedError } from '../meters'
 import { candidatesOf, foundIn, type Found } from './candidates'
 import type { Ground } from './ground'
-import { quantities, quantityData } from './quantities'
+import { notRead, quantities, quantityData } from './quantities'
 import type { ReadingValues, Spreads } from './readingValues'
 import { formatNumber } from '../figures'
 
-const notRead = Object.fromEntries(
-  quantities.map((quantity) => [quantity, { missing: `${quantity} was not read.` }]),
+const unread = Object.fromEntries(
+  quantities.map((quantity) => [quantity, { missing: notRead(quantity) }]),
 ) as Record<Quantity, Missing>
 
 /** Every quantity over the readings of a step or a mode, or that it was not read. */
@@ -18,7 +18,7 @@ export function readFigures(
   spreads: Spreads,
   where: string,
 ): Record<Quantity, Derived> {
-  const figures: Record<Quantity, Derived> = { ...notRead }
+  const figures: Record<Quantity, Derived> = { ...unread }
   for (const [quantity, values] of foundIn(readings))
     figures[quantity] = inputFigure(quantity, values, ground, spreads, where)
   return figures
@@ -37,7 +37,7 @@ function inputFigure(
   where: string,
 ): Derived {
   const [best, ...others] = candidatesOf(found, ground, spreads, where)
-  if (!best) return notRead[quantity]
+  if (!best) return unread[quantity]
   const notes = best.refused ? [`Decides nothing: ${best.refused.why} ${best.refused.todo}`] : []
   for (const other of others) {
     const name = other.meter?.name ?? `What was ${other.grade}`

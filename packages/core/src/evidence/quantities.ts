@@ -42,6 +42,13 @@ export const quantityData: Record<Quantity, { reads: Readable; unit: FigureUnit;
 export const unitRead = (reads: Readable): FigureUnit =>
   Object.values(quantityData).find((one) => one.reads === reads)?.unit ?? ''
 
+/** Why something that needs a quantity is missing, in a sentence. */
+export function notRead(quantity: Quantity): string {
+  const { words } = quantityData[quantity]
+  const several = /^(volts|watts|amps|amp-hours|watt-hours) /.test(words)
+  return `The ${words} ${several ? 'were' : 'was'} not read.`
+}
+
 export const quantities = Object.keys(quantityData) as Quantity[]
 
 /** Read at ports, at charging inputs and by counters over hours: no step of a ladder asks for them. */

@@ -26,7 +26,7 @@ describe('the analysis of one revision', () => {
   it('of an empty trial says what is missing, everywhere', () => {
     const analysis = analysisOf([])
     expect(analysis.ladder.steps).toEqual([])
-    expect(analysis.noLoad.on.P_idle).toEqual({ missing: 'V_B was not read.' })
+    expect(analysis.noLoad.on.P_idle).toEqual({ missing: 'The volts at the terminals were not read.' })
     expect(analysis.ladder.unitFit).toEqual({
       missing: 'No curve yet: 3 more loaded steps with input and output power needed.',
     })

@@ -1,4 +1,5 @@
 import type { LoadKind, Quantity, Unit } from '@even-watt/contract'
+import { notRead } from '../evidence'
 import { derive, formatNumber, isFigure, whenKnown, type Derived } from '../figures'
 import { divide, methodSource, multiply, powerAboveBandwidth, type Uncertain } from '../meters'
 
@@ -15,7 +16,7 @@ export function outputPower(read: Read, kind: LoadKind, unit: Unit, where: strin
   return whenKnown([read.V_C, read.I_C], ([v, i]) => {
     if (!resistive(kind)) {
       return {
-        missing: 'P_C was not read, and V_C·I_C stands for watts with element and filament loads only.',
+        missing: `${notRead('P_C')} Volts times amps are watts with element and filament loads only.`,
       }
     }
     const product = multiply(v.x, i.x)

@@ -66,7 +66,8 @@ describe('a step', () => {
     const entries = [ladderEntry({ V_A: 25.92, I: 41.3, P_C: 964 })]
     const undescribed = stepOf(entries, revisionOf({ rig: rigOf({ leads: 'not known' }) }))
     expect(isFigure(undescribed.eta_system)).toBe(true)
-    const missing = 'V_B was not read, and nothing is known of the leads. Read it at the terminals.'
+    const missing =
+      'The volts at the terminals were not read. Nothing is known of the leads: read at the terminals.'
     expect(undescribed.eta_unit).toEqual({ missing })
     expect(undescribed.P_path).toEqual({ missing })
   })
@@ -242,6 +243,6 @@ describe('without a DC ammeter', () => {
   it('leaves a missing reading missing where an ammeter is hung up', () => {
     const metered = rigOf({ assignments: [{ quantity: 'I', meter: uuid(1) }] })
     const read = stepOf([ladderEntry({ V_B: 25.6, P_C: 964 })], revisionOf({ rig: metered }))
-    expect(read.P_B).toMatchObject({ missing: 'I was not read.' })
+    expect(read.P_B).toMatchObject({ missing: 'The input current was not read.' })
   })
 })

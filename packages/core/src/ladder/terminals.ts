@@ -1,4 +1,5 @@
 import type { Quantity, Rig } from '@even-watt/contract'
+import { notRead } from '../evidence'
 import { estimated, isFigure, type Derived } from '../figures'
 import { multiply, subtract } from '../meters'
 import { expectedTotal, placed } from '../rigs'
@@ -11,7 +12,7 @@ export function terminalsOf(read: Readonly<Record<Quantity, Derived>>, rig: Rig,
   const { V_A, V_B, I } = read
   if (isFigure(V_B) || !isFigure(V_A) || !isFigure(I)) return V_B
   if (rig.leads === 'not known')
-    return { missing: 'V_B was not read, and nothing is known of the leads. Read it at the terminals.' }
+    return { missing: `${notRead('V_B')} Nothing is known of the leads: read at the terminals.` }
   const elements = placed(rig).map(({ element }) => element)
   if (!elements.length) return V_B
   const R = expectedTotal(elements, rig.typical, 20, scope)

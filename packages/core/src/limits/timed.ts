@@ -49,7 +49,7 @@ export const judgeStartUp =
       return seconds === undefined ? [] : [timed(symbol, seconds, reading.seen, entry, record)]
     })
     const slowest = times.sort((a, b) => Number(decides(b)) - Number(decides(a)) || b.x.value - a.x.value)[0]
-    return judgeFigure(evidence, slowest ?? { missing: 'it was not timed.' }, `Its ${symbol}`)
+    return judgeFigure(evidence, slowest ?? { missing: 'It was not timed.' }, `Its ${symbol}`)
   }
 
 /** How soon it came back by itself after an overload. */
