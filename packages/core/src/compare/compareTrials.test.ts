@@ -222,7 +222,12 @@ describe('a comparison', () => {
     const unlike = (one: Omit<Compared, 'name'>) =>
       compareTrials(named([base, one])).conditions.flatMap(({ words, unlike: why }) => (why ? [words] : []))
     expect(unlike(other)).toEqual([])
-    expect(unlike(cold)).toEqual(['room', 'meter of V_B', 'meter of I', 'meter of P_C'])
+    expect(unlike(cold)).toEqual([
+      'room',
+      'meter of volts at the terminals',
+      'meter of input current',
+      'meter of watts at the outlet',
+    ])
     expect(unlike(lent)).toEqual(['how it came'])
     const light = unit('F', 10, { entries: [idle(10), ...cleanLadder([72, 141, 352], loss(10))] })
     expect(unlike(light)).toEqual(['loads'])

@@ -1,4 +1,5 @@
 import type { Quantity } from '@even-watt/contract'
+import { quantityData } from '../evidence'
 import { isFigure, say } from '../figures'
 import { describeBank } from '../supply'
 import { sharesMeter, type Compared } from './compared'
@@ -157,7 +158,7 @@ const sets = (words: string, cells: readonly string[], why: string): Condition =
 
 /** The meters that read a quantity; unlike ones leave nothing in common that could cancel. */
 function meters(quantity: Extract<Quantity, 'V_B' | 'I' | 'P_C'>, list: readonly Compared[]): Condition {
-  const words = `meter of ${quantity}`
+  const words = `meter of ${quantityData[quantity].words}`
   const [first] = list
   const used = list.map(({ analysis }) => {
     const figures = analysis.ladder.steps.flatMap(({ carried, read }) =>
