@@ -450,6 +450,9 @@ describe('noise', () => {
   it('is corrected for its background, and not told from it under 3 dB', () => {
     expect(withoutBackground(52.4, 45.1)).toBeCloseTo(51.5, 1)
     expect(withoutBackground(47, 45.1)).toBeUndefined()
+    // 3 dB as they are typed, and a tenth less.
+    expect(withoutBackground(33.3, 30.3)).toBeCloseTo(30.279, 3)
+    expect(withoutBackground(33.2, 30.3)).toBeUndefined()
     fc.assert(
       fc.property(
         fc.double({ min: 20, max: 90, noNaN: true }),

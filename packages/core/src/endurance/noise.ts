@@ -23,7 +23,10 @@ export interface Noise {
  * left then is not told from nothing (docs/method/endurance.md).
  */
 export const withoutBackground = (level: number, background: number): number | undefined =>
-  level - background < tellsApart ? undefined : 10 * Math.log10(10 ** (level / 10) - 10 ** (background / 10))
+  // Tenths of a dB do not subtract to a whole 3 in binary.
+  level - background < tellsApart - 1e-9
+    ? undefined
+    : 10 * Math.log10(10 ** (level / 10) - 10 ** (background / 10))
 
 export function noisesOf(analysis: Analysis): Noise[] {
   const { record } = analysis
