@@ -1,5 +1,5 @@
 // The test command: installs what is missing, then type check, lint, unit tests and the real interface.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureDebian, ensurePackages, root } from './install.mjs'
@@ -14,35 +14,51 @@ mkdirSync(results, { recursive: true })
 
 let passed = 0
 let failed = 0
+const inRoot = { cwd: root, env: { ...process.env, FORCE_COLOR: '0' } }
 
-/** Runs one step; a step without a report of its own counts as one test. */
-function step(words, command, args, count) {
+/** Runs checks after one another, without holding up others; each counts as one test, and is told of when it is done. */
+async function checks(...list) {
+  for (const [words, command, args] of list) {
+    const told = []
+    const child = spawn(command, args, { ...inRoot, stdio: ['ignore', 'pipe', 'pipe'] })
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => told.push(data))
+    const status = await new Promise((done) => child.on('error', () => done(1)).on('close', done))
+    console.log(`\n— ${words}: ${status === 0 ? 'passed' : 'FAILED'}`)
+    process.stdout.write(Buffer.concat(told))
+    if (status === 0) passed += 1
+    else failed += 1
+  }
+}
+
+/** Runs tests that report how many of them passed. */
+function tests(words, command, args, count) {
   console.log(`\n— ${words}`)
-  const { status } = spawnSync(command, args, {
-    cwd: root,
-    stdio: 'inherit',
-    env: { ...process.env, FORCE_COLOR: '0' },
-  })
-  const counted = count?.()
-  passed += counted?.passed ?? (status === 0 ? 1 : 0)
-  failed += counted?.failed ?? (status === 0 ? 0 : 1)
+  const { status } = spawnSync(command, args, { ...inRoot, stdio: 'inherit' })
+  const counted = count() ?? { passed: 0, failed: 0 }
+  passed += counted.passed
+  failed += counted.failed
   // A runner that fails without a failed test still fails.
-  if (counted && counted.failed === 0 && status !== 0) failed += 1
+  if (counted.failed === 0 && status !== 0) failed += 1
 }
 
 const report = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined)
 const jestFile = join(results, 'jest.json')
 const e2eFile = join(results, 'report.json')
 
-step('types', bin('tsc'), ['-p', 'tsconfig.json'])
-step('lint', bin('eslint'), ['.', '--max-warnings', '0', '--concurrency', '2'])
-step('unused code', bin('knip'), [])
-step('format', bin('prettier'), ['--check', '.', '--log-level', 'warn'])
-step('unit and server tests', bin('jest'), ['--maxWorkers=2', '--json', `--outputFile=${jestFile}`], () => {
+// Lint takes as long as the others together.
+await Promise.all([
+  checks(['lint', bin('eslint'), ['.', '--max-warnings', '0']]),
+  checks(
+    ['types', bin('tsc'), ['-p', 'tsconfig.json']],
+    ['unused code', bin('knip'), []],
+    ['format', bin('prettier'), ['--check', '.', '--log-level', 'warn']],
+  ),
+])
+tests('unit and server tests', bin('jest'), ['--maxWorkers=2', '--json', `--outputFile=${jestFile}`], () => {
   const jest = report(jestFile)
   return jest && { passed: jest.numPassedTests, failed: jest.numFailedTests + jest.numRuntimeErrorTestSuites }
 })
-step('the interface in Chromium', bin('playwright'), ['test'], () => {
+tests('the interface in Chromium', bin('playwright'), ['test'], () => {
   const e2e = report(e2eFile)
   return e2e && { passed: e2e.stats.expected + e2e.stats.flaky, failed: e2e.stats.unexpected }
 })
