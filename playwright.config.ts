@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { browserOptions } from './e2e/support/browser'
 
 /** Drives the built application, on a real server and database, in Debian's Chromium. */
 export default defineConfig({
@@ -15,15 +16,6 @@ export default defineConfig({
     acceptDownloads: true,
     // What a worker answers no test can stand in the way of; the walk without a server allows it.
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        ...(process.getuid?.() === 0 ? ['--no-sandbox'] : []),
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--disable-gpu',
-      ],
-    },
+    launchOptions: browserOptions,
   },
 })

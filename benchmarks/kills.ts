@@ -4,17 +4,14 @@ import { createHash, randomBytes } from 'node:crypto'
 import { runningCluster } from '@even-watt/server/cluster/cluster'
 import { createPool } from '@even-watt/server/database/pool'
 import { pino } from 'pino'
+import { browserOptions } from '../e2e/support/browser'
 import { Installation } from '../e2e/support/installation'
 import { freshTrial, typeStep } from '../e2e/support/pages'
 
 const kills = Number(process.argv[2] ?? 25)
 /** Which are done: all, unless some are named. */
 const named = process.argv.slice(3)
-const browserOptions = {
-  executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  viewport: { width: 1280, height: 800 },
-}
+const windowOptions = { ...browserOptions, viewport: { width: 1280, height: 800 } }
 
 /**
  * Readings and files are captured while, one after another, the server, a backend of the database, the postmaster and
@@ -24,7 +21,7 @@ async function kill(): Promise<void> {
   const place = Installation.create('demo')
   await place.start()
   const profile = `${place.folder}-profile`
-  let browser = await chromium.launchPersistentContext(profile, browserOptions)
+  let browser = await chromium.launchPersistentContext(profile, windowOptions)
   let page = browser.pages()[0] ?? (await browser.newPage())
   const trial = await freshTrial(page, 'Killed', place.url)
   const expected: string[] = []
@@ -90,7 +87,7 @@ async function kill(): Promise<void> {
       else process.kill(pid, 'SIGKILL')
       // Its helpers end a moment later, and until then hold the profile's stores.
       await new Promise((resolve) => setTimeout(resolve, 3000))
-      browser = await chromium.launchPersistentContext(profile, browserOptions)
+      browser = await chromium.launchPersistentContext(profile, windowOptions)
       page = browser.pages()[0] ?? (await browser.newPage())
     },
   }

@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test'
+import { browserOptions } from '../e2e/support/browser'
 import { Installation } from '../e2e/support/installation'
 import { sayFrames, timeFrames } from './frames'
 import { ladderOf } from './ladders'
@@ -27,10 +28,7 @@ const timeFirstRows = `new MutationObserver((_, observer) => {
 /** A ladder of 600 steps in the real browser: opened, typed into, and one more step captured. */
 export async function benchLongLadder(): Promise<void> {
   const place = Installation.create('nothing')
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  })
+  const browser = await chromium.launch(browserOptions)
   try {
     await place.start('--empty')
     const document = ladderOf(steps, 1)

@@ -2,6 +2,7 @@ import { stationRigs } from '@even-watt/bench'
 import type { PathElement, Rig } from '@even-watt/contract'
 import { elementStates, sharing, solveNetwork, weakestLinks } from '@even-watt/core'
 import { chromium } from '@playwright/test'
+import { browserOptions } from '../e2e/support/browser'
 import { Installation } from '../e2e/support/installation'
 import { sayFrames, timeFrames } from './frames'
 import { medianTime, say } from './report'
@@ -52,10 +53,7 @@ export async function benchSliding(): Promise<void> {
   say('all of a slide, 16 batteries, 40 elements', all, 'one bare network of 32 nodes', bare, 'ms')
 
   const place = Installation.create('nothing')
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  })
+  const browser = await chromium.launch(browserOptions)
   try {
     await place.start('--empty')
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })

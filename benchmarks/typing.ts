@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test'
+import { browserOptions } from '../e2e/support/browser'
 import { Installation } from '../e2e/support/installation'
 import { sayFrames, timeFrames } from './frames'
 import { ladderOf } from './ladders'
@@ -6,10 +7,7 @@ import { ladderOf } from './ladders'
 /** From key to drawn frame in the grid of a ladder of 200 steps × 3 repeats, in the real browser. */
 export async function benchTyping(): Promise<void> {
   const place = Installation.create('nothing')
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  })
+  const browser = await chromium.launch(browserOptions)
   try {
     await place.start('--empty')
     const document = ladderOf(200, 3)

@@ -173,8 +173,9 @@ test('figures are typed and read as the bench chose: comma, feet, AWG; what is k
   await page.getByLabel(/^Length/).fill('0,34 m')
   await page.getByLabel('Width').fill('0.1')
   await page.getByLabel('Height').fill('4')
-  await page.getByRole('button', { name: 'Save' }).click()
   const unit = page.url()
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page).not.toHaveURL(unit)
   await page.goto(`${place.url}/settings`)
   for (const [label, value] of [
     ['Decimal mark', '.'],

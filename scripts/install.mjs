@@ -73,7 +73,7 @@ const hasPostgres = () => {
 
 const debian = {
   postgresql: hasPostgres,
-  chromium: () => existsSync('/usr/bin/chromium'),
+  'chromium-headless-shell': () => existsSync('/usr/bin/chromium-headless-shell'),
 }
 
 /** Installs Debian's packages when missing and allowed; else one sentence with the command. */

@@ -1,6 +1,7 @@
 import type { Edition, TrialPage } from '@even-watt/contract'
 import { chromium } from '@playwright/test'
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs'
+import { browserOptions } from '../e2e/support/browser'
 import { Installation } from '../e2e/support/installation'
 
 /**
@@ -19,10 +20,7 @@ write([])
 const place = Installation.create()
 const started = await place.start()
 if (started.code !== null) throw new Error(started.output)
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: process.getuid?.() === 0 ? ['--no-sandbox'] : [],
-})
+const browser = await chromium.launch(browserOptions)
 try {
   const read = (path: string) => fetch(`${place.url}/api/${path}`)
   const { trials } = (await (await read('trials')).json()) as TrialPage

@@ -2,6 +2,7 @@ import type { TrialPage } from '@even-watt/contract'
 import { chromium, type Page } from '@playwright/test'
 import { mkdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { browserOptions } from '../e2e/support/browser'
 import { Installation } from '../e2e/support/installation'
 
 /** Pictures of the main views, made from the demo on an installation of its own. */
@@ -125,14 +126,7 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, corrick: strin
 const place = Installation.create()
 const started = await place.start()
 if (started.code !== null) throw new Error(started.output)
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    ...(process.getuid?.() === 0 ? ['--no-sandbox'] : []),
-    '--disable-gpu',
-    '--disable-background-networking',
-  ],
-})
+const browser = await chromium.launch(browserOptions)
 try {
   mkdirSync(folder, { recursive: true })
   const read = async <T>(path: string) => (await (await fetch(`${place.url}/api/${path}`)).json()) as T

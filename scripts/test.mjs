@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { ensureDebian, ensurePackages, root } from './install.mjs'
 
 await ensurePackages()
-ensureDebian('postgresql', 'chromium')
+ensureDebian('postgresql', 'chromium-headless-shell')
 
 const bin = (name) => join(root, 'node_modules', '.bin', name)
 const results = join(root, 'test-results')
