@@ -1,10 +1,10 @@
 import type { Claim } from '@even-watt/contract'
-import { decides, sayFigure, type Figure } from '../figures'
-import { notShown, notTested, undecided, type Evidence, type Judge, judge } from '../findings'
+import { decides, say, sayFigure, type Figure } from '../figures'
+import { judge, notShown, notTested, undecided, type Evidence, type Judge, type Verdict } from '../findings'
 import { halfWidth, methodSource, rangeFor, rectangular, specificationSource } from '../meters'
 import { scopeOf, type Analysis } from '../trials'
 import { claimValue, sayClaim } from '../units'
-import { sweepsOf, type PortPoint, type PortSweep } from './sweep'
+import { sweepsOf, toleranceOf, type PortPoint, type PortSweep } from './sweep'
 
 const named = (port: string) => port.toLowerCase().replace(/[^a-z0-9]/g, '')
 
@@ -59,6 +59,23 @@ function figureOf(
   }
 }
 
+/** Amps within which a port left its volts at what is promised: loads come in steps. */
+const aboutThere = 0.02
+
+/** A at which a port gives what is promised of it; of a promise of volts, at whatever it is loaded with. */
+const ampsPromised = ({ unit, portVolts }: Claim, wanted: number, { asked }: PortSweep): number =>
+  unit === 'V' ? Infinity : unit === 'A' ? wanted : wanted / (portVolts ?? asked)
+
+/** What a port did past the most that it carried: whether it let go by itself at no more than these amps. */
+function letsGo(
+  { leftAt, leadMayTake, reading: { cutoff } }: PortSweep,
+  amps: number,
+): 'yes' | 'no' | 'not known' {
+  const under = (at: number | undefined) => at !== undefined && at <= amps * (1 + aboutThere)
+  if (under(cutoff) && amps < Infinity) return 'yes'
+  return under(leftAt) ? (leadMayTake ? 'not known' : 'yes') : 'no'
+}
+
 /** A port: censored like any power; folding back under the promise decides it, a cable that caps it does not. */
 export const judgePort: Judge = (evidence: Evidence) => {
   const { claim, analysis } = evidence
@@ -67,22 +84,23 @@ export const judgePort: Judge = (evidence: Evidence) => {
   if (!sweeps.length) return notTested(`${what} was not loaded.`)
   const unit = claim.unit === 'A' || claim.unit === 'V' ? claim.unit : 'W'
   const wanted = claimValue(claim)
-  const tried = sweeps
+  const [best] = sweeps
     .flatMap((sweep) =>
       sweep.carried ? [{ sweep, figure: figureOf(sweep, sweep.carried, unit, analysis) }] : [],
     )
-    .sort((a, b) => b.figure.x.value - a.figure.x.value)
-  const [best] = tried
-  if (!best)
-    return {
-      outcome: 'not met',
-      sentence: `${what} left its volts at once. ${sweeps[0]?.sentence ?? ''}`.trim(),
-    }
+    .sort(
+      (a, b) => Number(decides(b.figure)) - Number(decides(a.figure)) || b.figure.x.value - a.figure.x.value,
+    )
+  if (!best) return nothingCarried(evidence, sweeps, unit, what)
   const { sweep, figure } = best
   if (!decides(figure)) return undecided(figure)
   if (unit === 'V')
     return {
-      outcome: judge({ ...figure.x, value: figure.x.value - wanted }, 'within ±', wanted * 0.05),
+      outcome: judge(
+        { ...figure.x, value: figure.x.value - wanted },
+        'within ±',
+        wanted * toleranceOf(wanted),
+      ),
       figure,
       sentence: sweep.sentence,
     }
@@ -93,20 +111,20 @@ export const judgePort: Judge = (evidence: Evidence) => {
       figure,
       sentence: `${sayFigure(figure)} within tolerance against ${sayClaim(claim)}. ${sweep.sentence}`,
     }
-  if (sweep.foldsAt !== undefined || sweep.reading.cutoff !== undefined) {
-    const capped =
-      sweep.reading.cable !== undefined &&
-      sweep.reading.cable <= (sweep.foldsAt ?? sweep.reading.cutoff ?? 0) * 1.05
-    if (capped)
-      return notShown(
-        evidence,
-        'meter',
-        `Partly shown: the cable carries only ${sweep.reading.cable} A. ${sweep.sentence}`,
-        'A cable that is made for more would show it.',
-        figure,
-      )
+  const { cable, cutoff } = sweep.reading
+  const letGo = letsGo(sweep, ampsPromised(claim, wanted, sweep))
+  const end = sweep.foldsAt ?? cutoff
+  if (cable !== undefined && end !== undefined && cable <= end * 1.05)
+    return notShown(
+      evidence,
+      'meter',
+      `Partly shown: the cable carries only ${say(cable, 'A')}. ${sweep.sentence}`,
+      'A cable that is made for more would show it.',
+      figure,
+    )
+  if (letGo === 'yes')
     return { outcome, figure, sentence: `${sweep.sentence} Promised is ${sayClaim(claim)}.` }
-  }
+  if (letGo === 'not known') return leadNotKnown(evidence, sweep, figure)
   if (sweep.cableLimits)
     return notShown(
       evidence,
@@ -115,11 +133,49 @@ export const judgePort: Judge = (evidence: Evidence) => {
       'A shorter or thicker cable would show it.',
       figure,
     )
-  return notShown(
+  return notTried(evidence, sweep, figure)
+}
+
+const notTried = (evidence: Evidence, { sentence, carried }: PortSweep, figure: Figure): Verdict =>
+  notShown(
     evidence,
     'load',
-    `It was loaded with ${sayFigure(figure)} at most. ${sweep.sentence}`,
-    `A load of ${sayClaim(claim)} would show it.`,
+    `${carried ? `It carried ${sayFigure(figure)}; nothing between that and what is promised was tried.` : 'Nothing at what is promised was tried.'} ${sentence}`,
+    `A load of ${sayClaim(evidence.claim)} would show it.`,
     figure,
   )
+
+/** No reading at all was within tolerance. */
+function nothingCarried(
+  evidence: Evidence,
+  sweeps: readonly PortSweep[],
+  unit: 'A' | 'W' | 'V',
+  what: string,
+): Verdict {
+  const read = sweeps.flatMap((sweep) => {
+    const [point] = sweep.points
+    return point ? [{ sweep, figure: figureOf(sweep, point, unit, evidence.analysis) }] : []
+  })
+  const counting = read.filter(({ figure }) => decides(figure))
+  const wanted = claimValue(evidence.claim)
+  const went = counting.map((one) => ({
+    ...one,
+    letGo: letsGo(one.sweep, ampsPromised(evidence.claim, wanted, one.sweep)),
+  }))
+  const itself = went.find(({ letGo }) => letGo === 'yes')
+  if (itself)
+    return { outcome: 'not met', sentence: `${what} left its volts at once. ${itself.sweep.sentence}` }
+  const unknown = went.find(({ letGo }) => letGo === 'not known')
+  if (unknown) return leadNotKnown(evidence, unknown.sweep, unknown.figure)
+  if (went[0]) return notTried(evidence, went[0].sweep, went[0].figure)
+  return read[0] ? undecided(read[0].figure) : notTested(`${what} was not loaded.`)
 }
+
+const leadNotKnown = (evidence: Evidence, sweep: PortSweep, figure: Figure): Verdict =>
+  notShown(
+    evidence,
+    'meter',
+    sweep.sentence,
+    'Note the resistance of the lead, or 0 where it was read at the port itself.',
+    figure,
+  )

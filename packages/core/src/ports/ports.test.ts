@@ -32,7 +32,7 @@ const sweep = (pairs: readonly (readonly [number, number])[], more: Partial<Load
     ...more,
   })
 const said = (made: EntryOf<'port'>) => sweepOf({ entry: made, reading: made.reading as Load })
-const look = (entries: readonly EntryOf<'port'>[], patch: Partial<Claim> = {}) =>
+const look = (entries: readonly EntryOf<'port'>[], patch: Partial<Claim> = {}, on = rig) =>
   viewTrial(
     trialOf([
       revisionOf({
@@ -48,7 +48,7 @@ const look = (entries: readonly EntryOf<'port'>[], patch: Partial<Claim> = {}) =
             ...patch,
           },
         ]),
-        rig,
+        rig: on,
         meters: [meter],
       }),
     ]),
@@ -157,35 +157,95 @@ describe('the promise of a port', () => {
     )
     expect(notice(look([thin]).analyses[0] ?? ({} as never)).some(({ number }) => number === 37)).toBe(true)
   })
+  it('is not broken by a lead of which nothing is known: only what no lead takes is the port’s', () => {
+    const drooping = [
+      [0, 5.1],
+      [1, 4.9],
+      [2, 4.7],
+    ] as const
+    const amps = { value: 2.4, unit: 'A' } as const
+    const of = (more: Partial<Load>, patch: Partial<Claim> = amps) =>
+      outcome([sweep(drooping, { volts: 5, ...more })], patch)
+    expect(of({})).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
+    expect(of({})?.sentence).toContain('what the lead takes is not known')
+    expect(of({})?.wouldShow).toContain('Note the resistance of the lead')
+    expect(of({ lead: 0 })?.outcome).toBe('not met')
+    expect(of({ lead: 0.2 })).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
+    expect(of({}, { value: 0.9, unit: 'A' })?.outcome).toBe('met')
+    // Cutting off needs no volts.
+    expect(of({ cutoff: 2.1 })?.outcome).toBe('not met')
+    // One reading, as most have: the same, and no word of what it would carry to.
+    const once = (more: Partial<Load>) => outcome([sweep([[2.4, 4.7]], { volts: 5, ...more })], amps)
+    expect(once({})?.sentence).toContain(
+      ' USB-C was loaded: its volts are too low where they were read, and what the lead takes is not known.',
+    )
+    expect(once({ lead: 0 })?.outcome).toBe('not met')
+  })
+  it('is not broken by what lies past it, where nothing between was tried', () => {
+    const coarse = sweep(
+      [
+        [0, 5.1],
+        [2, 5],
+        [3.5, 3.9],
+      ],
+      { volts: 5, lead: 0 },
+    )
+    const promised = (value: number) => outcome([coarse], { value, unit: 'A' })
+    expect(promised(1.9)?.outcome).toBe('met')
+    expect(promised(3)).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+    expect(promised(3.5)?.outcome).toBe('not met')
+    const cutAt = (cutoff: number) =>
+      outcome(
+        [
+          sweep(
+            [
+              [0, 5.1],
+              [2, 5],
+            ],
+            { volts: 5, cutoff },
+          ),
+        ],
+        { value: 3, unit: 'A' },
+      )?.outcome
+    expect([cutAt(3.2), cutAt(2.5)]).toEqual(['not shown', 'not met'])
+  })
+  it('is judged by what counts, whatever an unnamed meter read besides', () => {
+    const unnamed = sweep([[2.6, 19.9]], { volts: 20, meter: uuid(77) })
+    const named = sweep([[2.4, 19.9]], { volts: 20 })
+    const told = look([unnamed, named], { value: 45 }, rigOf()).findings[0]?.standing
+    expect(told).toMatchObject({ outcome: 'met', figure: { grade: 'measured' } })
+    expect(look([unnamed], { value: 45 }, rigOf()).findings[0]?.standing.outcome).toBe('not tested')
+  })
+  it('of a port that holds 5 V to its limit is never broken under that, nor met over it', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 5, noNaN: true }),
+        fc.double({ min: 0, max: 0.3, noNaN: true }),
+        fc.boolean(),
+        fc.uniqueArray(fc.integer({ min: 1, max: 60 }), { minLength: 1, maxLength: 12 }),
+        fc.integer({ min: 5, max: 55 }),
+        (limit, lead, known, tenths, promise) => {
+          const loads = tenths.map((x) => x / 10).filter((amps) => amps <= limit)
+          fc.pre(loads.length > 0)
+          const pairs = loads.map((amps) => [amps, 5 - lead * amps] as const)
+          const cutoff = tenths.some((x) => x / 10 > limit) ? { cutoff: limit } : {}
+          const made = sweep(pairs, { volts: 5, ...(known ? { lead } : {}), ...cutoff })
+          const value = promise / 10
+          const told = outcome([made], { value, unit: 'A' })?.outcome
+          if (value <= 0.97 * limit) expect(told).not.toMatch(/^not met/)
+          if (value > 1.03 * limit) expect(told).not.toMatch(/^met/)
+        },
+      ),
+    )
+  })
   it('is of its own port and volts only', () => {
     expect(outcome([sweep(folding, { volts: 20, port: 'USB-A' })])?.outcome).toBe('not tested')
     expect(outcome([sweep(folding, { volts: 20 })], { portVolts: 9 })?.outcome).toBe('not tested')
     expect(outcome([sweep(folding, { volts: 20, port: 'usb c' })])?.outcome).toBe('not met')
   })
   it('is decided by no meter that nobody named', () => {
-    const unnamed = sweep(folding, { volts: 20 })
-    const reading: Load = { ...(unnamed.reading as Load) }
-    delete reading.meter
-    const view = viewTrial(
-      trialOf([
-        revisionOf({
-          unit: stationOf([
-            {
-              id: uuid(30),
-              quantity: 'port',
-              comparator: 'at least',
-              value: 10,
-              unit: 'W',
-              readWhere: 'label',
-            },
-          ]),
-          rig: rigOf(),
-          meters: [meter],
-        }),
-      ]),
-      [{ ...unnamed, reading }],
-    )
-    expect(view.findings[0]?.standing.outcome).toBe('not tested')
+    const unnamed = sweep(folding, { volts: 20, meter: uuid(77) })
+    expect(look([unnamed], { value: 10 }, rigOf()).findings[0]?.standing.outcome).toBe('not tested')
   })
 })
 

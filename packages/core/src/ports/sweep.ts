@@ -34,6 +34,10 @@ export interface PortSweep {
   readonly asked: number
   /** A past which its volts leave their tolerance, or fall while amps no longer rise; absent: it held to the last. */
   readonly foldsAt: number | undefined
+  /** A at which that was first seen. */
+  readonly leftAt: number | undefined
+  /** Whether a lead of which nothing is known may be what took its volts out of their tolerance. */
+  readonly leadMayTake: boolean
   /** The most that it gave within tolerance. */
   readonly carried: PortPoint | undefined
   /** V of the lead at the fold-back, or at the most amps; undefined: the lead is not known. */
@@ -45,6 +49,9 @@ export interface PortSweep {
 
 /** Amps that no longer rise: less than this share over the point before. */
 const noLongerRises = 0.01
+
+/** Ω that a lead of which nothing is known may have; volts that fall more steeply are let go by the port. */
+const thinLead = 0.5
 
 /** What a port does under rising load (docs/method/ports.md). Points are taken by rising amps, in whatever order they came. */
 export function sweepOf({ entry, reading }: PortEntry<'load'>): PortSweep {
@@ -59,8 +66,11 @@ export function sweepOf({ entry, reading }: PortEntry<'load'>): PortSweep {
     .sort((a, b) => a.amps - b.amps || b.volts - a.volts)
   const asked = reading.volts ?? points[0]?.volts ?? 0
   const least = asked * (1 - toleranceOf(asked))
-  const foldsAt = foldBack(points, ({ atPort }) => atPort, least)
+  const fold = foldBack(points, ({ atPort }) => atPort, least)
   const atEnd = foldBack(points, ({ volts }) => volts, least)
+  const foldsAt = fold?.at
+  const leadMayTake =
+    lead === undefined && fold !== undefined && !fold.stuck && slopeInto(points, fold.left, asked) <= thinLead
   const carried = points
     .filter(({ amps, atPort }) => atPort >= least && (foldsAt === undefined || amps <= foldsAt))
     .at(-1)
@@ -73,26 +83,41 @@ export function sweepOf({ entry, reading }: PortEntry<'load'>): PortSweep {
     points,
     asked,
     foldsAt,
+    leftAt: fold && (points[fold.left]?.amps ?? 0),
+    leadMayTake,
     carried,
     leadDrop,
     cableLimits,
-    sentence: sentenceOf(reading, { foldsAt, carried, leadDrop, cableLimits, asked }),
+    sentence: sentenceOf(reading, { foldsAt, leadMayTake, carried, leadDrop, cableLimits, asked }),
   }
 }
 
-/** The last amps before volts leave their tolerance, or fall while amps no longer rise. */
+/** Ω by which volts fall from the point before, or from what was asked for, to a point. */
+function slopeInto(points: readonly PortPoint[], index: number, asked: number): number {
+  const [before, here] = [points[index - 1] ?? { amps: 0, volts: asked }, points[index]]
+  return here ? (before.volts - here.volts) / (here.amps - before.amps) : NaN
+}
+
+interface Fold {
+  /** The last amps before it, the point at which it was seen, and whether amps no longer rose there. */
+  readonly at: number
+  readonly left: number
+  readonly stuck: boolean
+}
+
+/** Where volts leave their tolerance, or fall while amps no longer rise. */
 function foldBack(
   points: readonly PortPoint[],
   volts: (point: PortPoint) => number,
   least: number,
-): number | undefined {
+): Fold | undefined {
   for (const [i, point] of points.entries()) {
     const before = points[i - 1]
     const stuck =
       before !== undefined &&
       point.amps <= before.amps * (1 + noLongerRises) &&
       volts(point) < volts(before) * (1 - toleranceOf(volts(before)))
-    if (volts(point) < least || stuck) return before?.amps ?? 0
+    if (volts(point) < least || stuck) return { at: before?.amps ?? 0, left: i, stuck }
   }
   return undefined
 }
@@ -101,11 +126,12 @@ function sentenceOf(
   { port, cutoff, returned, charge, beside }: PortOf<'load'>,
   {
     foldsAt,
+    leadMayTake,
     carried,
     leadDrop,
     cableLimits,
     asked,
-  }: Pick<PortSweep, 'foldsAt' | 'carried' | 'leadDrop' | 'cableLimits' | 'asked'>,
+  }: Pick<PortSweep, 'foldsAt' | 'leadMayTake' | 'carried' | 'leadDrop' | 'cableLimits' | 'asked'>,
 ): string {
   const at = charge === undefined ? '' : ` at ${say(100 * charge, '%', 2)} charge`
   const with_ = beside ? ` beside ${beside}` : ''
@@ -113,10 +139,13 @@ function sentenceOf(
   const most = carried
     ? `${say(carried.amps, 'A', 2)} at ${say(carried.atPort, 'V')} (${say(carried.watts, 'W')})`
     : 'nothing'
-  const folds =
-    foldsAt === undefined
-      ? `${port} holds ${volts} to ${most}${at}${with_}`
-      : `${port} folds back at ${say(foldsAt, 'A', 2)}${at}${with_}`
+  const where = `${at}${with_}`
+  const held = carried ? `holds ${volts} to ${most}${where}; past that` : `was loaded${where}:`
+  const folds = leadMayTake
+    ? `${port} ${held} its volts are too low where they were read, and what the lead takes is not known`
+    : foldsAt === undefined
+      ? `${port} holds ${volts} to ${most}${where}`
+      : `${port} folds back at ${say(foldsAt, 'A', 2)}${where}`
   const cable =
     leadDrop === undefined || leadDrop < 0.01
       ? ''
