@@ -17,6 +17,8 @@ export interface Charge {
   readonly most: number | undefined
   readonly from: number | undefined
   readonly to: number | undefined
+  /** Whether it began empty: as noted, by its gauge, or since the log before ran it down to its end. */
+  readonly fromEmpty: boolean
   /** What its gauge says went into the store, over what was taken, 0 to 1: by its label’s Wh, an estimate. */
   readonly conversion: number | undefined
   /** Delivered Wh of a run-down beside it, over what was taken. */
@@ -27,6 +29,8 @@ export interface Charge {
 /** Share of its most under which an input counts as done, and under which it tapers. */
 const done = 0.05
 const taperUnder = 0.9
+/** Share of charge under which it counts as empty. */
+const empty = 0.05
 /** Share of charge that a gauge must gain for its steps not to tell too much. */
 const leastGain = 0.2
 
@@ -61,7 +65,10 @@ export function chargesOf(analysis: Analysis): Charge[] {
         label && label.unit !== 'Ah' && gained !== undefined && isFigure(taken)
           ? (gained * claimValue(label)) / taken.x.value
           : undefined
-      const roundTrip = roundTripOf(log, taken, analysis)
+      const fromEmpty = from === undefined ? ranDownBefore(log, analysis) : from <= empty
+      const roundTrip = fromEmpty
+        ? roundTripOf(log, taken, analysis)
+        : { missing: 'It was not charged from empty, as far as is noted.' }
       return {
         log,
         taken,
@@ -70,6 +77,7 @@ export function chargesOf(analysis: Analysis): Charge[] {
         most,
         from,
         to,
+        fromEmpty,
         conversion,
         roundTrip,
         sentence: sentenceOf({ taken, full, tapers, most, from, to, conversion, roundTrip }),
@@ -83,6 +91,15 @@ function fallsFrom(points: readonly { at: number; value: number }[], level: numb
   return last >= 0 && last < points.length - 1 ? points[last + 1]?.at : undefined
 }
 
+/** Whether the last that was done with its store before a charge was to run it down to its end. */
+function ranDownBefore(log: Log, { logs }: Analysis): boolean {
+  const at = (one: Log) => Date.parse(one.entry.at)
+  const before = logs
+    .filter((one) => at(one) < at(log) && ['run-down', 'charge'].includes(one.entry.reading.what))
+    .sort((a, b) => at(b) - at(a))[0]
+  return before?.entry.reading.what === 'run-down' && ranEmpty(before)
+}
+
 /** Wh out over Wh in: of a charge from empty to full, and a run-down next to it that went to its end. */
 function roundTripOf(log: Log, taken: Derived, { logs }: Analysis): Derived {
   const at = (one: Log) => Date.parse(one.entry.at)
@@ -91,8 +108,6 @@ function roundTripOf(log: Log, taken: Derived, { logs }: Analysis): Derived {
       (one) => one.entry.reading.what === 'run-down' && ranEmpty(one) && isFigure(one.energies.E_C.figure),
     )
     .sort((a, b) => Math.abs(at(a) - at(log)) - Math.abs(at(b) - at(log)))[0]
-  const { charge = undefined } = log.entry.reading
-  if (charge !== undefined && charge > 0.05) return { missing: 'It was not charged from empty.' }
   if (!beside) return { missing: 'No run-down to its end stands beside this charge.' }
   return whenKnown([beside.energies.E_C.figure, taken], ([out, into]) =>
     derive('round trip', '%', 'Wh out / Wh in', [out, into], divide(out.x, into.x)),
@@ -108,7 +123,7 @@ function sentenceOf({
   to,
   conversion,
   roundTrip,
-}: Omit<Charge, 'log' | 'sentence'>): string {
+}: Omit<Charge, 'log' | 'fromEmpty' | 'sentence'>): string {
   const minutes = (s: number) => sayDuration(60 * Math.round(s / 60))
   const share = (x: number | undefined) => (x === undefined ? undefined : say(100 * x, '%', 2))
   const range =

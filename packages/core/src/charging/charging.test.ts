@@ -149,7 +149,13 @@ describe('a charge', () => {
     expect(look(entries, time).finding?.outcome).toBe('not met')
     expect(look(entries, { ...time, value: 5 }).finding?.outcome).toBe('met')
     const half = logEntry({ what: 'charge', source: 'wall', charge: 0.5 })
-    expect(look([half, ...entries.slice(1)], time).finding?.outcome).toBe('not shown')
+    const from = (began: EntryOf<'log'>) => [began, ...entries.slice(1)]
+    // Too long even from half is too long from empty; soon enough from half says nothing of that.
+    expect(look(from(half), time).finding).toMatchObject({
+      outcome: 'not met',
+      sentence: 'Even from 50 % it was full after 4 h 10 min only, against ≤ 4 h.',
+    })
+    expect(look(from(half), { ...time, value: 5 }).finding?.outcome).toBe('not shown')
     expect(isFigure(chargesOf(look(entries).analysis)[0]?.roundTrip ?? { missing: '' })).toBe(false)
     const run = logEntry({ what: 'run-down', watts: 300 }, 2)
     const both = [
@@ -160,6 +166,35 @@ describe('a charge', () => {
     ]
     const trip = chargesOf(look(both).analysis)[0]?.roundTrip
     expect(trip && isFigure(trip) && trip.x.value).toBeCloseTo(600 / 860, 1)
+  })
+  it('is from empty only where that is noted, seen or was just done', () => {
+    const time = { quantity: 'charge time', comparator: 'at most', value: 5, unit: 'h' } as const
+    const began = logEntry({ what: 'charge', source: 'wall' }, 5)
+    const charged = [
+      began,
+      ...Array.from({ length: 28 }, (_, i) => checkIn(began, i * 10, { P_wall: watts(i * 10) })),
+    ]
+    expect(look(charged, time).finding?.outcome).toBe('not shown')
+    expect(look(charged, time).finding?.sentence).toContain('how full it was before is not noted')
+    const emptied = (n: number, ended: 'BMS' | 'by hand') => {
+      const run = logEntry({ what: 'run-down', watts: 300 }, n)
+      return [run, checkIn(run, 0, { P_C: 300 }), checkIn(run, 120, { P_C: 300 }, { ended })]
+    }
+    const after = (...before: readonly Entry[]) => look([...before, ...charged], time)
+    expect(after(...emptied(2, 'BMS')).finding?.outcome).toBe('met')
+    expect(isFigure(chargesOf(after(...emptied(2, 'BMS')).analysis)[0]?.roundTrip ?? { missing: '' })).toBe(
+      true,
+    )
+    // Stopped by hand, afterwards, or with another charge between: nobody knows.
+    for (const before of [
+      emptied(2, 'by hand'),
+      emptied(6, 'BMS'),
+      [...emptied(2, 'BMS'), logEntry({ what: 'charge', source: 'solar' }, 3)],
+    ]) {
+      expect(after(...before).finding?.outcome).toBe('not shown')
+      const last = chargesOf(after(...before).analysis).at(-1)
+      expect(isFigure(last?.roundTrip ?? { missing: '' })).toBe(false)
+    }
   })
   it('says by its gauge what reached the store, where a label says what that holds', () => {
     const [charge] = chargesOf(look(entries, { quantity: 'energy', value: 800, unit: 'Wh' }).analysis)

@@ -1,5 +1,5 @@
 import { judge, judgeFigure, notShown, notTested, type Judge } from '../findings'
-import { decides, formatNumber, sayDuration, type Figure } from '../figures'
+import { decides, formatNumber, say, sayDuration, type Figure } from '../figures'
 import { halfWidth, methodSource, rectangular, specificationSource, uncertain } from '../meters'
 import { quantityData, rangeOf } from '../evidence'
 import { scopeOf, type Analysis } from '../trials'
@@ -104,7 +104,7 @@ export const judgeChargeTime: Judge = (evidence) => {
   )
   const timed = charges
     .filter(({ full }) => full !== undefined)
-    .sort((a, b) => (a.from ?? 1) - (b.from ?? 1))[0]
+    .sort((a, b) => Number(b.fromEmpty) - Number(a.fromEmpty) || (a.from ?? 1) - (b.from ?? 1))[0]
   if (timed?.full === undefined) {
     const running = charges.at(-1)
     return running
@@ -116,13 +116,6 @@ export const judgeChargeTime: Judge = (evidence) => {
         )
       : notTested('A charge from empty to full was not timed.')
   }
-  if (timed.from !== undefined && timed.from > 0.05)
-    return notShown(
-      evidence,
-      'supply',
-      `It was charged from ${Math.round(100 * timed.from)} %, not from empty.`,
-      'Run it down first.',
-    )
   const figure: Figure = {
     symbol: 't',
     unit: 'h',
@@ -139,9 +132,25 @@ export const judgeChargeTime: Judge = (evidence) => {
       entries: [timed.log.entry.id],
     },
   }
-  return {
-    outcome: judge(figure.x, claim.comparator, claimValue(claim) / 3600),
+  const outcome = judge(figure.x, claim.comparator, claimValue(claim) / 3600)
+  const time = `full after ${sayDuration(60 * Math.round(timed.full / 60))}`
+  if (timed.fromEmpty)
+    return { outcome, figure, sentence: `From empty it was ${time} against ${sayClaim(claim)}.` }
+  const from = timed.from === undefined ? undefined : say(100 * timed.from, '%', 2)
+  // What began fuller is full sooner: too long even so is too long from empty.
+  if (claim.comparator === 'at most' && outcome.startsWith('not met'))
+    return {
+      outcome,
+      figure,
+      sentence: `Even from ${from ?? 'a charge that nobody noted'} it was ${time} only, against ${sayClaim(claim)}.`,
+    }
+  return notShown(
+    evidence,
+    'supply',
+    from === undefined
+      ? `It was ${time}; how full it was before is not noted.`
+      : `It was charged from ${from}, not from empty.`,
+    from === undefined ? 'Note how full it is at the beginning, or run it down first.' : 'Run it down first.',
     figure,
-    sentence: `From empty it was full after ${sayDuration(60 * Math.round(timed.full / 60))} against ${sayClaim(claim)}.`,
-  }
+  )
 }
