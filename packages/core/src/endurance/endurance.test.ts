@@ -1,4 +1,4 @@
-import type { Claim, EntryOf, Entry, Revision } from '@even-watt/contract'
+import type { Claim, EntryOf, Entry, LimitOf, Revision } from '@even-watt/contract'
 import fc from 'fast-check'
 import { seeded } from '../../../bench/src/random'
 import {
@@ -177,6 +177,31 @@ describe('the promise of energy', () => {
         outcome: 'not shown',
         limiter: 'time',
       })
+  })
+  it('is not failed by a store of which nobody knows that it was full; the best of repeats counts', () => {
+    const { full: _, ...unsaid } = slow.reading
+    const from = (more: Partial<EntryOf<'log'>['reading']>) =>
+      runDown({ ...slow, reading: { ...unsaid, ...more } })
+    const promises: Partial<Claim>[] = [
+      { means: 'at the outlet' },
+      { quantity: 'run time', value: 3.5, unit: 'h', load: 300 },
+    ]
+    for (const promise of promises) {
+      for (const full of [{}, { full: 'not full' }, { full: 'not known' }, { charge: 0.9 }] as const)
+        expect(verdict(from(full), promise)).toMatchObject({ outcome: 'not shown', limiter: 'supply' })
+      for (const full of [{ full: 'its gauge said 100 %' }, { charge: 1 }] as const)
+        expect(verdict(from(full), promise)?.outcome).toBe('not met')
+      // Less than full, it may still give what was promised.
+      const half = promise.unit === 'h' ? { value: 2 } : { value: 600 }
+      expect(verdict(from({ full: 'not full' }), { ...promise, ...half })?.outcome).toBe('met')
+    }
+    const again = logEntry({ what: 'run-down', watts: 300, full: 'charger said full' }, 2)
+    const both = [...runDown(), ...runDown(again, 300, 3.8)]
+    expect(verdict(both, { quantity: 'run time', value: 3.5, unit: 'h', load: 300 })?.outcome).toBe('met')
+    // A lighter load that ended early from a store that was not full says nothing of a heavier one.
+    expect(verdict(from({}), { quantity: 'run time', value: 4, unit: 'h', load: 400 })?.outcome).toBe(
+      'not tested',
+    )
   })
   it('is not decided by watts that nobody read', () => {
     const unread = [slow, checkIn(slow, 0, {}, { charge: 1 }), checkIn(slow, 180, {}, { ended: 'BMS' })]
@@ -443,6 +468,52 @@ describe('fan and derating', () => {
         ]),
       ),
     ).toBeUndefined()
+  })
+})
+
+describe('how long it works over its rated power', () => {
+  const promise = claim({ quantity: 'overload time', value: 60, unit: 's', load: 1800 })
+  let tried = 0
+  const raised = (watts: number, lasted: number, ended: LimitOf<'overload'>['ended']): Entry => ({
+    id: uuid(950 + ++tried),
+    revision: 1,
+    at: new Date(Date.UTC(2026, 3, 14, 8, tried)).toISOString(),
+    kind: 'limit',
+    reading: { test: 'overload', how: 'raised', load: 'heaters', watts, lasted, ended },
+  })
+  const told = (entries: readonly Entry[], patch: Partial<Claim> = {}) =>
+    look(entries, {
+      unit: stationOf([{ ...promise, ...patch }]),
+      rig: rigOf({ assignments: [{ quantity: 'P_C', meter: meter.id }] }),
+    }).view.findings[0]?.standing
+  it('is met by as much for as long, or more for longer', () => {
+    expect(told([raised(1850, 60, 'stopped by hand')])?.outcome).toBe('met')
+    expect(told([raised(1900, 90, 'overload')])?.outcome).toBe('met')
+  })
+  it('is not met where it gives up at it too soon', () => {
+    expect(told([raised(1800, 20, 'overload')])).toMatchObject({ outcome: 'not met' })
+    expect(told([raised(1790, 20, 'heat')])?.sentence).toContain('by heat after 20 s of 1 min')
+    // A trial that was stopped by hand does not hide the one that gave up.
+    expect(told([raised(1810, 30, 'stopped by hand'), raised(1805, 20, 'overload')])?.outcome).toBe('not met')
+  })
+  it('is not broken by what it was never promised for: far more watts, a fuse, a weak supply, the tester', () => {
+    expect(told([raised(2600, 1, 'overload')])?.outcome).toBe('not shown')
+    expect(told([raised(1800, 20, 'fuse')])).toMatchObject({ outcome: 'not shown', limiter: 'protection' })
+    expect(told([raised(1800, 20, 'low input')])).toMatchObject({ outcome: 'not shown', limiter: 'supply' })
+    expect(told([raised(1800, 20, 'stopped by hand')])).toMatchObject({
+      outcome: 'not shown',
+      limiter: 'time',
+    })
+    const light = told([raised(1200, 300, 'stopped by hand')])
+    expect(light).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+    expect(light?.wouldShow).toBe('Loads of 1800 W in all would show it.')
+  })
+  it('is not tested without a load, promised or tried', () => {
+    expect(told([])?.outcome).toBe('not tested')
+    const { load: _, ...unsaid } = promise
+    expect(
+      look([raised(1850, 60, 'carried')], { unit: stationOf([unsaid]) }).view.findings[0]?.standing.outcome,
+    ).toBe('not tested')
   })
 })
 

@@ -19,7 +19,7 @@ import {
   type Judge,
   type Verdict,
 } from '../findings'
-import { allAttempts } from '../limits/attempt'
+import { isMotor, judgePower } from '../limits'
 import { methodSource, rectangular, uncertain } from '../meters'
 import { scopeOf } from '../trials'
 import { claimValue, sayClaim } from '../units'
@@ -65,14 +65,7 @@ export const judgeEnergy: Judge = (evidence) => {
       'A run-down to its cutoff would show it.',
       figure,
     )
-  if (short && best.log.entry.reading.full === 'not full')
-    return notShown(
-      evidence,
-      'supply',
-      `It was not full: it gave ${sayFigure(figure)}.`,
-      'Fill it first.',
-      figure,
-    )
+  if (short && !wasFull(best)) return perhapsNotFull(evidence, best, `It gave ${sayFigure(figure)}`, figure)
   if (short && claim.means === undefined && claim.unit !== 'Ah') {
     const share = (100 * figure.x.value) / claimValue(claim)
     return notShown(
@@ -84,6 +77,25 @@ export const judgeEnergy: Judge = (evidence) => {
     )
   }
   return { ...verdict, sentence: `${verdict.sentence}${beside}` }
+}
+
+/** Whether it is noted that it was full before, or its gauge said so. */
+const wasFull = ({ log }: RunDown): boolean => {
+  const { full, charge } = log.entry.reading
+  return (full !== undefined && full !== 'not full' && full !== 'not known') || (charge ?? 0) >= 0.99
+}
+
+/** Short of a promise, from a store of which nobody knows that it was full: that is not the unit’s. */
+function perhapsNotFull(evidence: Evidence, { log }: RunDown, what: string, figure: Figure): Verdict {
+  return log.entry.reading.full === 'not full'
+    ? notShown(evidence, 'supply', `${what}, and was not full before.`, 'Fill it first.', figure)
+    : notShown(
+        evidence,
+        'supply',
+        `${what}; whether it was full before is not noted.`,
+        'Note at its beginning what full meant, or fill it and run it down again.',
+        figure,
+      )
 }
 
 function withoutEnergy(evidence: Evidence, tried: readonly RunDown[]): Verdict {
@@ -132,14 +144,16 @@ export const judgeRunTime: Judge = (evidence) => {
       },
     }
   }
-  const near = tried.find(
-    (one) => Math.abs(one.watts / load - 1) <= atLoad && (one.complete || one.ran >= wanted),
-  )
+  const [near] = tried
+    .filter((one) => Math.abs(one.watts / load - 1) <= atLoad && (one.complete || one.ran >= wanted))
+    .sort((a, b) => Number(decides(b.delivered)) - Number(decides(a.delivered)) || b.ran - a.ran)
   const said = (one: RunDown & { watts: number }) =>
     `${sayDuration(60 * Math.round(one.ran / 60))} at ${sayLoad(one.watts)} W`
   if (near) {
     const figure = figureOf(near)
     if (!decides(figure)) return undecided(figure)
+    if (figure.x.value < wanted / 3600 && !wasFull(near))
+      return perhapsNotFull(evidence, near, `It ran ${said(near)}`, figure)
     return {
       outcome: judge(figure.x, claim.comparator, wanted / 3600),
       figure,
@@ -154,7 +168,7 @@ export const judgeRunTime: Judge = (evidence) => {
       sentence: `It ran ${said(harder)}, more than ${sayClaim(claim)}.`,
     }
   const easier = tried.find(
-    (one) => decides(one.delivered) && one.watts < load && one.complete && one.ran < wanted,
+    (one) => decides(one.delivered) && one.watts < load && one.complete && one.ran < wanted && wasFull(one),
   )
   if (easier)
     return {
@@ -186,33 +200,15 @@ export const judgeCase: Judge = (evidence) => {
   return judgeFigure(evidence, figure, 'Its case')
 }
 
-/** How long it works over its rated power. */
+/** How long it works over its rated power: a power promise for a time, by the same rules (docs/method/findings.md). */
 export const judgeOverloadTime: Judge = (evidence) => {
   const { claim } = evidence
-  if (claim.load === undefined) return notTested('The operating time names no load over the rated power.')
-  const { load } = claim
-  const wanted = claimValue(claim)
-  const held = allAttempts({ ...evidence, claim: { ...claim, unit: 'W' } })
-    .filter(({ power, held: s }) => s !== undefined && decides(power) && power.x.value >= load * (1 - atLoad))
-    .sort((a, b) => (b.held ?? 0) - (a.held ?? 0))[0]
-  if (!held) return notTested(`It was not loaded with ${plain(load)} W for a measured time.`)
-  const seconds = held.held ?? 0
-  const said = `${sayFigure(held.power)} was held for ${sayDuration(seconds)}`
-  if (seconds >= wanted)
-    return { outcome: 'met', figure: held.power, sentence: `${said} against ${sayClaim(claim)}.` }
-  if (held.end === 'tripped' && held.alarm !== 'low voltage' && !held.opened)
-    return {
-      outcome: 'not met',
-      figure: held.power,
-      sentence: `${said}, then it gave up, against ${sayClaim(claim)}.`,
-    }
-  return notShown(
-    evidence,
-    held.alarm === 'low voltage' ? 'supply' : 'time',
-    `${said}.`,
-    `Hold it for ${sayDuration(wanted)}.`,
-    held.power,
-  )
+  return claim.load === undefined
+    ? notTested('The operating time names no load over the rated power.')
+    : judgePower(
+        { evidence, wanted: claim.load, hold: claimValue(claim), shortEnough: false, timed: true },
+        ({ step }) => !isMotor(step),
+      )
 }
 
 /** Noise by the loudest reading that decides, with silent loads. */

@@ -1,4 +1,4 @@
-import { decides, isFigure, sayDuration, sayFigure } from '../figures'
+import { decides, isFigure, say, sayDuration, sayFigure } from '../figures'
 import { judge, notShown, notTested, undecided, type Evidence, type Judge, type Verdict } from '../findings'
 import { expanded } from '../meters'
 import { claimValue, sayClaim } from '../units'
@@ -174,7 +174,7 @@ function whyNotShown(attempts: readonly Attempt[], reached: readonly Attempt[], 
     evidence,
     'load',
     `The highest step was ${sayFigure(highest.power)}${time}${gone ? ', longer than is asked' : ''}.`,
-    `Loads of ${sayClaim(claim)} in all would show it.`,
+    `Loads of ${claim.load === undefined ? sayClaim(claim) : say(claim.load, 'W')} in all would show it.`,
     highest.power,
   )
 }

@@ -72,7 +72,7 @@ export const judgeRecovery: Judge = (evidence) => {
     )
   const verdict = judgeFigure(
     evidence,
-    slowest ?? { missing: 'no overload was timed until it came back.' },
+    slowest ?? { missing: 'No overload was timed until it came back.' },
     'Its recovery',
   )
   const once = `Once it came back ${byHand?.reading.comeback === 'not at all' ? 'not at all' : `only ${byHand?.reading.comeback ?? ''}`}.`
@@ -93,7 +93,7 @@ export const judgeOverloadTrip: Judge = (evidence) => {
     claim.unit === '%' ? { ...claim, value: (claim.value / 100) * (rated ?? 0), unit: 'W' as const } : claim
   const verdict = judgeFigure(
     { ...evidence, claim: asked },
-    lowest ?? { missing: 'nothing was raised until it gave up by overload.' },
+    lowest ?? { missing: 'Nothing was raised until it gave up by overload.' },
     'Where it gave up by overload',
   )
   return lowest && claim.unit === '%'
