@@ -1,7 +1,7 @@
 import { useId } from 'react'
 import { api } from '../api/api'
 import { fanStates, NoiseReading } from '@even-watt/contract'
-import { noisesOf, readingsOf, recordedOf, type Analysis } from '@even-watt/core'
+import { noisesOf, readingsOf, recordedOf, say, type Analysis } from '@even-watt/core'
 import { VerdictLines } from '../findings/VerdictLines'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { CaptureForm } from '../trials/CaptureForm'
@@ -43,7 +43,7 @@ export function NoiseList({
       beside={(entry) => <Strip subject={{ about: entry }} of="this reading" />}
       lines={recordedOf(analysis.record, 'noise').map(({ id, reading }) => ({
         entry: id,
-        sentence: said.get(id) ?? `${reading.level} dB(A)`,
+        sentence: said.get(id) ?? say(reading.level, 'dB(A)'),
         note: reading.note,
         why: view.record.struckWhy.get(id),
       }))}

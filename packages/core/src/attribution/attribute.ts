@@ -48,7 +48,7 @@ function bankCurrent(step: StepFigures, rig: Rig): Derived {
     'I_bank',
     'A',
     { value: Math.max(0, I.x.value - given), sources: I.x.sources },
-    `I − ${given} A of the ${rig.support.name}`,
+    `I − ${say(given, 'A')} of the ${rig.support.name}`,
   )
 }
 

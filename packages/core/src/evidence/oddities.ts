@@ -156,7 +156,7 @@ export const noticeNotZeroed = eachReading((entry, revision) => {
       if (!(idle && (value < -half || other))) return []
       const odd = other
         ? `${meter.name} reads ${plain(value)} A, ${other.meter.name} ${plain(other.value)} A.`
-        : `${meter.name} reads ${value} A, less than nothing.`
+        : `${meter.name} reads ${plain(value)} A, less than nothing.`
       return [
         {
           key: meter.id,

@@ -1,7 +1,7 @@
 import type { EntryOf } from '@even-watt/contract'
 import { judgeFigure, notShown, notTested, type Judge } from '../findings'
 import { methodSource, rectangular, uncertain } from '../meters'
-import { decides, sayFigure, type Figure } from '../figures'
+import { decides, say, sayFigure, type Figure } from '../figures'
 import { scopeOf, type RevisionRecord } from '../trials'
 import { claimedValue, sayClaim } from '../units'
 import { overloadsOf, testsOf } from './overload'
@@ -99,7 +99,7 @@ export const judgeOverloadTrip: Judge = (evidence) => {
   return lowest && claim.unit === '%'
     ? {
         ...verdict,
-        sentence: `It gave up by overload at ${sayFigure(lowest)} against ${sayClaim(claim)} of ${rated ?? 0} W.`,
+        sentence: `It gave up by overload at ${sayFigure(lowest)} against ${sayClaim(claim)} of ${say(rated ?? 0, 'W')}.`,
       }
     : verdict
 }

@@ -1,3 +1,4 @@
+import { say } from '../figures'
 import type { LoadKind } from '@even-watt/contract'
 import { parseMeasure } from '../entry'
 
@@ -47,7 +48,7 @@ export function quickLoad(line: string, usualVolts: number): Quick {
     if (!(parsed.value > 0) || parsed.value > mostWatts) {
       return {
         ok: false,
-        why: `Watts: above 0 and up to ${mostWatts}; ${parsed.value} W is no plug-in load.`,
+        why: `Watts: above 0 and up to ${mostWatts}; ${say(parsed.value, 'W')} is no plug-in load.`,
       }
     }
     settings.push({ name: numbers.length > 1 ? String(i + 1) : '', watts: parsed.value })

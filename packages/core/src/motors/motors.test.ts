@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { lockedRotor, otherEquipment, predictedInrush, startIn, trendsOf } from '.'
 import { meterOf, motorEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../../test/makers'
 import { claimOf } from '../../test/verdicts'
+import { notice } from '../notice'
 import { viewTrial } from '../view'
 
 const step = 0.01
@@ -177,6 +178,38 @@ describe('several attempts at one machine', () => {
     )
     const [one, two] = entries
     if (one && two) expect(of([one, { ...two, reading: { ...two.reading, baseLoad: 300 } }])).toEqual([])
+  })
+})
+
+describe('what is odd about starts', () => {
+  const odd = (entries: readonly EntryOf<'motors'>[], on = rigOf()) => {
+    const [analysis] = viewTrial(trialOf([revisionOf({ rig: on })]), entries).analyses
+    return analysis ? notice(analysis).filter(({ number }) => [15, 23, 25].includes(number)) : []
+  }
+  const two = (a: Partial<EntryOf<'motors'>['reading']>, b: Partial<EntryOf<'motors'>['reading']>) =>
+    odd([motorEntry({ number: 1, ...a }), motorEntry({ number: 2, outcome: 'stalled', ...b })])
+  it('is two changes between attempts that ended differently, each named; never one', () => {
+    expect(two({}, { state: 'wet', leg: 'L2' })[0]?.odd).toBe(
+      'Attempt 2 ended differently from attempt 1, but its state and the leg had changed.',
+    )
+    expect(two({ assist: 2, bankBefore: 26.6 }, { baseLoad: 300, bankBefore: 26.2 })[0]?.odd).toContain(
+      'the base load and the soft starter and the bank',
+    )
+    for (const one of [{ state: 'wet' }, { baseLoad: 300 }, { assist: 2 }, { leg: 'L1' as const }])
+      expect(two({}, one)).toEqual([])
+    // Within 1 % the bank is the same; alike ends need no cause; another machine is another matter.
+    expect(two({ bankBefore: 26.6 }, { state: 'wet', bankBefore: 26.5 })).toEqual([])
+    expect(two({}, { state: 'wet', leg: 'L2', outcome: 'started' })).toEqual([])
+    expect(two({}, { state: 'wet', leg: 'L2', load: 'mill' })).toEqual([])
+  })
+  it('is a bank that surely holds too little for a surge, but not under a base load', () => {
+    const low = odd([motorEntry({ bankBefore: 25.95 })])
+    expect(low.map(({ number, odd: said }) => [number, said])).toEqual([
+      [15, 'Attempt 1 began with the bank at 25.95 V: too low for a surge test.'],
+    ])
+    expect(odd([motorEntry({ bankBefore: 26.0 })])).toEqual([])
+    expect(odd([motorEntry({ bankBefore: 25.95, baseLoad: 300 })])).toEqual([])
+    expect(odd([motorEntry({})])).toEqual([])
   })
 })
 

@@ -32,7 +32,7 @@ export const noticeBankLow: Notice = ({ analysis }) => {
     return [
       {
         number: 15,
-        odd: `Attempt ${reading.number} began with the bank at ${reading.bankBefore} V: too low for a surge test.`,
+        odd: `Attempt ${reading.number} began with the bank at ${say(reading.bankBefore, 'V', 4)}: too low for a surge test.`,
         why: `Below ${say(least, 'V')} it holds less than the ${surgeAbove * 100} % that surge tests want, and sags more.`,
         todo: 'Recharge and repeat it, or say that the low bank was meant.',
         at: { revision: number, entry: id },

@@ -1,4 +1,4 @@
-import { isFigure, say, sayFigure } from '../figures'
+import { isFigure, plain, say, sayFigure } from '../figures'
 import { efficiencyAt, hasFit } from '../ladder'
 import { alarmVoltage } from '../limits'
 import type { Notice, OddityContext } from '../oddities'
@@ -59,7 +59,7 @@ export const noticeNextAlarm: Notice = (context) => {
   return [
     {
       number: 12,
-      odd: `At ${say(next, 'W')} this supply would ${isFigure(V_B) ? `stand at ${sayFigure(V_B)}` : 'not deliver at all'}, and the alarm comes at ${alarm} V.`,
+      odd: `At ${say(next, 'W')} this supply would ${isFigure(V_B) ? `stand at ${sayFigure(V_B)}` : 'not deliver at all'}, and the alarm comes at ${plain(alarm)} V.`,
       why: `It carries at most ${say(reach?.toAlarm.outputPower ?? highest, 'W')}: the unit would be blamed for the supply.`,
       todo: 'Stiffen the supply first, or stop the ladder here.',
       at: { revision: analysis.record.revision.number, part: 'rig' },

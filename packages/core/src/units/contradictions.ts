@@ -1,3 +1,4 @@
+import { plain } from '../figures'
 import type { Claim, Unit } from '@even-watt/contract'
 import type { Notice, Oddity } from '../oddities'
 import { claimOf, claimValue, sayClaim } from './claims'
@@ -70,7 +71,7 @@ function idleTwice(unit: Unit): Contradiction[] {
     ? [
         {
           of: amps,
-          odd: `Idle draw is ${sayClaim(watts)} and ${sayClaim(amps)}, which are not the same at ${inputVoltage} V.`,
+          odd: `Idle draw is ${sayClaim(watts)} and ${sayClaim(amps)}, which are not the same at ${plain(inputVoltage)} V.`,
         },
       ]
     : []

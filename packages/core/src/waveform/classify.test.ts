@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { captured, clipped, harmonic, sampled, sine, stepped, type Shape } from '../../test/waves'
+import { captured, clipped, harmonic, sampled, seenIn, sine, stepped, type Shape } from '../../test/waves'
+import { reasonsFor } from '.'
 
 /** Noise that follows from its seed. */
 const noise = (seed: number) => (i: number) => {
@@ -51,5 +52,44 @@ describe('the class of a wave', () => {
     expect(shapeOf(0)).toBe('flat-topped')
     expect(shapeOf(180)).toBe('peaked')
     expect(shapeOf(90)).toBe('notched')
+  })
+})
+
+describe('why a wave is of its class', () => {
+  const why = (shape: Shape) => {
+    const { channel, wave } = seenIn(shape)
+    return [wave.class, reasonsFor(wave, { ...channel, crest: channel.max / channel.rms }).join(' ')]
+  }
+  it('is said with the figures that tell it, beside their limits', () => {
+    expect(why(sine(230))).toEqual(['sine', expect.stringMatching(/^THD 0(\.0+)? % is under 5 %\.$/)])
+    // A third of 8 % that takes away at the peak, and one that adds there.
+    expect(why(harmonic([1, 230, 0], [3, 18.4, 0]))).toEqual([
+      'distorted sine',
+      'THD 8.0 % is 5 % or more. Its third and fifth harmonics take away at the peak: it is flat-topped.',
+    ])
+    expect(why(harmonic([1, 230, 0], [3, 18.4, 180]))[1]).toContain('add at the peak: it is peaked.')
+    expect(why(harmonic([1, 230, 0], [11, 18.4, 0]))[1]).toContain('it is notched.')
+    // A plateau of 0.7 of each half cycle dwells at zero for the other 0.3.
+    const [steps, whySteps = ''] = why(stepped(320, 0.7))
+    expect(steps).toBe('stepped')
+    const [, dwell, plateau] = /for ([\d.]+) % of the time.*for ([\d.]+) % of each/.exec(whySteps) ?? []
+    expect(Math.abs(Number(dwell) - 30)).toBeLessThanOrEqual(2)
+    expect(Math.abs(Number(plateau) - 70)).toBeLessThanOrEqual(2)
+    expect(why(stepped(230, 1))).toEqual([
+      'square',
+      expect.stringMatching(/under 3 %\. Its crest factor is 1\.00: under 1\.1\.$/),
+    ])
+    // The mean of a half wave is 2/π of its RMS: (1/π) / (1/2).
+    expect(why((turn) => Math.max(0, sine(325)(turn)))).toEqual([
+      'half-wave',
+      expect.stringContaining('Its mean is 63.7 % of its RMS'),
+    ])
+    // Neither bent nor stepped nor square.
+    expect(why(harmonic([1, 230, 0], [3, 230, 90], [5, 180, 20]))).toEqual([
+      'unknown',
+      expect.stringMatching(
+        /^THD 1\d\d.* %, dwell .* neither a sine that was bent, nor stepped, nor square\.$/,
+      ),
+    ])
   })
 })

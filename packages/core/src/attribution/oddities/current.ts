@@ -1,5 +1,5 @@
 import type { Rig } from '@even-watt/contract'
-import { formatNumber, isFigure, plain, say, sayFigure } from '../../figures'
+import { formatNumber, isFigure, plain, say, sayDuration, sayFigure } from '../../figures'
 import type { Notice, Oddity } from '../../oddities'
 import { cables, weakestLinks } from '../../rigs'
 
@@ -34,7 +34,7 @@ export const noticeProtection: Notice = ({ analysis }) => {
     return [
       {
         number: 23,
-        odd: `${sayFigure(I)} flowed for ${held} s through the ${over.name}, rated ${say(over.continuous ?? 0, 'A')}.`,
+        odd: `${sayFigure(I)} flowed for ${sayDuration(held)} through the ${over.name}, rated ${say(over.continuous ?? 0, 'A')}.`,
         ...(protective.includes(over.kind) ? shouldHaveOpened : tooMuchForIt),
         at: { revision: number, step: step.step.id, quantity: 'I', ...(entry ? { entry } : {}) },
       },

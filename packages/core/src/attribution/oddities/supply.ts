@@ -1,4 +1,4 @@
-import { sayFigure } from '../../figures'
+import { plain, sayFigure } from '../../figures'
 import type { Notice } from '../../oddities'
 import { warming } from '../../rigs'
 
@@ -29,7 +29,7 @@ export const noticeEqualWatts: Notice = ({ analysis }) => {
       return [
         {
           number: 20,
-          odd: `${first.what} and ${second.what} were loaded with equal watts, at ${I_a} A and ${I_b} A.`,
+          odd: `${first.what} and ${second.what} were loaded with equal watts, at ${plain(I_a)} A and ${plain(I_b)} A.`,
           why: 'The weaker one sags, so draws more current, so sags more: its sag overstates the difference.',
           todo: 'Compare their resistance at 10 s.',
           at: { revision: analysis.record.revision.number, part: 'rig' },
