@@ -25,6 +25,8 @@ export interface ModeDraw {
   readonly entry: EntryOf<'mode'>
   readonly mode: ModeOf<'draw'>['mode']
   readonly watts: Derived
+  /** Over enough cycles of a search, or over the hours that it stood. */
+  readonly overCycles: boolean
   readonly how: string
   readonly sentence: string
 }
@@ -115,13 +117,14 @@ function told(
   how: string,
 ): ModeDraw {
   const over = hours === undefined ? '' : ` over ${plain(hours)} h`
+  const overCycles = cycles === undefined ? hours !== undefined : cycles >= fewestCycles
   const few =
-    mode === 'search' && cycles !== undefined && cycles < fewestCycles
-      ? ` Its mean is of ${cycles} cycles; ${fewestCycles} are needed.`
+    mode === 'search' && !overCycles
+      ? ` ${cycles === undefined ? 'Over how many cycles is not noted' : `Its mean is of ${cycles} cycles`}; ${fewestCycles} are needed.`
       : ''
   const day = isFigure(watts) ? ` A day takes ${say(24 * watts.x.value, 'Wh')}.` : ''
   const sentence = isFigure(watts)
     ? `${mode.charAt(0).toUpperCase()}${mode.slice(1)} draws ${sayFigure(watts)}, ${how}${over}.${day}${few}`
     : `${mode.charAt(0).toUpperCase()}${mode.slice(1)}: ${watts.missing}`
-  return { entry, mode, watts, how, sentence }
+  return { entry, mode, watts, overCycles, how, sentence }
 }

@@ -36,8 +36,7 @@ export const judgeModeDraw: Judge = (evidence) => {
   if (!best || !isFigure(best.watts)) return notTested(`What ${claim.mode} draws was not read.`)
   if (claim.unit === 'A')
     return notShown(evidence, 'meter', best.sentence, 'It is promised in amps: read them.', best.watts)
-  const cycles = best.entry.reading.test === 'draw' ? best.entry.reading.cycles : undefined
-  if (claim.mode === 'search' && cycles !== undefined && cycles < fewestCycles)
+  if (claim.mode === 'search' && !best.overCycles)
     return notShown(evidence, 'time', best.sentence, `Take the mean over ${fewestCycles} cycles.`, best.watts)
   return judgeFigure(evidence, best.watts, `What ${claim.mode} draws`)
 }

@@ -48,6 +48,11 @@ describe('what a mode draws', () => {
     expect(
       look([draw({ values: valuesOf({ V_B: 26, I: 2 }), cycles: 3 })], { value: 60 }).finding,
     ).toMatchObject({ outcome: 'not shown', limiter: 'time' })
+    // One glance at a draw that comes and goes says nothing of its mean; watt-hours over hours do.
+    const glance = look([draw({ values: valuesOf({ V_B: 26, I: 0.05 }) })], { value: 60 })
+    expect(glance.finding).toMatchObject({ outcome: 'not shown', limiter: 'time' })
+    expect(glance.finding?.sentence).toContain('Over how many cycles is not noted; 10 are needed.')
+    expect(look([draw({ hours: 10, refilled: 100 })], { value: 60 }).finding?.outcome).toBe('met')
   })
   it('from a refill holds the losses of charging within their bounds', () => {
     const [one] = modeDraws(look([draw({ hours: 10, refilled: 100 })]).analysis)
