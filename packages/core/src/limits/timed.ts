@@ -1,9 +1,10 @@
 import type { EntryOf } from '@even-watt/contract'
-import { judgeFigure, notShown, notTested, type Judge } from '../findings'
+import { judge, judgeFigure, notShown, notTested, type Judge } from '../findings'
 import { methodSource, rectangular, uncertain } from '../meters'
 import { decides, say, sayFigure, type Figure } from '../figures'
 import { scopeOf, type RevisionRecord } from '../trials'
-import { claimedValue, sayClaim } from '../units'
+import { claimedValue, claimValue, sayClaim } from '../units'
+import { allAttempts, isMotor } from './attempt'
 import { overloadsOf, testsOf } from './overload'
 import { capturedSoftStart } from './softStart'
 
@@ -79,29 +80,45 @@ export const judgeRecovery: Judge = (evidence) => {
   return byHand ? { ...verdict, sentence: `${verdict.sentence} ${once}` } : verdict
 }
 
-/** Watts at which the unit itself gave up by overload; a promise in % is of its continuous power. */
+/**
+ * Watts at which the unit itself gave up by overload; a promise in % is of its continuous power. Loads come in steps: it lies
+ * between the most that was carried and the least at which it gave up, unless the watts were ramped (docs/method/limits.md).
+ */
 export const judgeOverloadTrip: Judge = (evidence) => {
   const { analysis, claim } = evidence
-  const tripped = overloadsOf(analysis).flatMap(({ reading, step }) =>
-    reading.ended === 'overload' && decides(step.P_C) ? [step.P_C] : [],
-  )
-  const lowest = tripped.sort((a, b) => a.x.value - b.x.value)[0]
   const rated = claimedValue(analysis.record.revision.unit, 'continuous power')
   if (claim.unit === '%' && rated === undefined)
     return notTested('The overload trip is promised in % of its continuous power, which it does not promise.')
   const asked =
     claim.unit === '%' ? { ...claim, value: (claim.value / 100) * (rated ?? 0), unit: 'W' as const } : claim
-  const verdict = judgeFigure(
-    { ...evidence, claim: asked },
-    lowest ?? { missing: 'Nothing was raised until it gave up by overload.' },
-    'Where it gave up by overload',
-  )
-  return lowest && claim.unit === '%'
-    ? {
-        ...verdict,
-        sentence: `It gave up by overload at ${sayFigure(lowest)} against ${sayClaim(claim)} of ${say(rated ?? 0, 'W')}.`,
-      }
-    : verdict
+  const [lowest] = overloadsOf(analysis)
+    .flatMap(({ reading, step: { P_C } }) =>
+      reading.ended === 'overload' && decides(P_C) ? [{ at: P_C, ramped: reading.how === 'ramp' }] : [],
+    )
+    .sort((a, b) => a.at.x.value - b.at.x.value)
+  if (!lowest)
+    return notTested('The overload trip was not tested: nothing was raised until it gave up by overload.')
+  const [most] = allAttempts({ ...evidence, claim: asked })
+    .filter(({ carried, power, step }) => carried && decides(power) && !isMotor(step))
+    .map(({ power }) => power)
+    .filter(({ x }) => x.value < lowest.at.x.value)
+    .sort((a, b) => b.x.value - a.x.value)
+  const against = `${sayClaim(claim)}${claim.unit === '%' ? ` of ${say(rated ?? 0, 'W')}` : ''}`
+  const sentence = `It gave up by overload at ${sayFigure(lowest.at)}${most ? ` and carried ${sayFigure(most)}` : ''}, against ${against}.`
+  const wanted = claimValue(asked)
+  const past = (figure: Figure | undefined) => figure !== undefined && figure.x.value >= wanted
+  // What it carried shows that it gives up no earlier; where it gave up, that it does so no later.
+  const shows = asked.comparator === 'within ±' || past(lowest.at) === past(most) || lowest.ramped
+  if (!shows)
+    return notShown(
+      evidence,
+      'load',
+      sentence,
+      `Raise it in small steps through ${say(wanted, 'W')}.`,
+      lowest.at,
+    )
+  const figure = most && past(most) && !lowest.ramped ? most : lowest.at
+  return { outcome: judge(figure.x, asked.comparator, wanted), figure, sentence }
 }
 
 /** Checks that are of the ground-fault button, whatever a tester calls it. */
