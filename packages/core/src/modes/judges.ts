@@ -33,10 +33,10 @@ export const judgeModeDraw: Judge = (evidence) => {
   if (claim.mode === undefined) return notTested('The draw names no mode: say which it is promised of.')
   const draws = modeDraws(analysis).filter(({ mode, watts }) => mode === claim.mode && isFigure(watts))
   const best = draws.findLast(({ watts }) => decides(watts)) ?? draws.at(-1)
-  if (!best || !isFigure(best.watts)) return notTested(`What ${claim.mode} draws was not read.`)
+  if (!best || !isFigure(best.watts)) return notTested(`Its draw in mode “${claim.mode}” was not read.`)
   if (claim.unit === 'A')
     return notShown(evidence, 'meter', best.sentence, 'It is promised in amps: read them.', best.watts)
   if (claim.mode === 'search' && !best.overCycles)
     return notShown(evidence, 'time', best.sentence, `Take the mean over ${fewestCycles} cycles.`, best.watts)
-  return judgeFigure(evidence, best.watts, `What ${claim.mode} draws`)
+  return judgeFigure(evidence, best.watts, `Its draw in mode “${claim.mode}”`)
 }
