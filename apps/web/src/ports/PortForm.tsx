@@ -57,7 +57,7 @@ export function PortForm({ test }: { readonly test: PortTest }) {
       {test === 'load' && (
         <p className="text-quiet mt-1 max-w-prose">
           Type a pair a line, or paste two columns. With the ohms of its lead the port and the cable are told
-          apart.
+          apart; 0 is read at the port itself. Without them a slow fall of its volts decides nothing.
         </p>
       )}
     </CaptureForm>

@@ -32,7 +32,9 @@ export const judgeModeDraw: Judge = (evidence) => {
   const { claim, analysis } = evidence
   if (claim.mode === undefined) return notTested('The draw names no mode: say which it is promised of.')
   const draws = modeDraws(analysis).filter(({ mode, watts }) => mode === claim.mode && isFigure(watts))
-  const best = draws.findLast(({ watts }) => decides(watts)) ?? draws.at(-1)
+  const deciding = draws.filter(({ watts }) => decides(watts))
+  const mean = claim.mode === 'search' ? deciding.findLast(({ overCycles }) => overCycles) : undefined
+  const best = mean ?? deciding.at(-1) ?? draws.at(-1)
   if (!best || !isFigure(best.watts)) return notTested(`Its draw in mode “${claim.mode}” was not read.`)
   if (claim.unit === 'A')
     return notShown(evidence, 'meter', best.sentence, 'It is promised in amps: read them.', best.watts)

@@ -53,6 +53,11 @@ describe('what a mode draws', () => {
     expect(glance.finding).toMatchObject({ outcome: 'not shown', limiter: 'time' })
     expect(glance.finding?.sentence).toContain('Over how many cycles is not noted; 10 are needed.')
     expect(look([draw({ hours: 10, refilled: 100 })], { value: 60 }).finding?.outcome).toBe('met')
+    const both = [
+      draw({ values: valuesOf({ V_B: 26, I: 2 }), cycles: 12 }),
+      draw({ values: valuesOf({ V_B: 26, I: 3 }) }),
+    ]
+    expect(look(both, { value: 70 }).finding).toMatchObject({ outcome: 'met', figure: { x: { value: 52 } } })
   })
   it('from a refill holds the losses of charging within their bounds', () => {
     const [one] = modeDraws(look([draw({ hours: 10, refilled: 100 })]).analysis)
