@@ -29,7 +29,7 @@ const typeStep = async (page: Page) => {
 
 const shotsOf = (ottrel: string, pellam: string, varnock: string, corrick: string): Shot[] => [
   { name: 'bench', path: '/' },
-  { name: 'ladder-day', path: `/trials/${ottrel}/ladder?rig=1`, whole: true },
+  { name: 'ladder-day', path: `/trials/${ottrel}/ladder?rig=1` },
   { name: 'ladder-night', path: `/trials/${ottrel}/ladder`, theme: 'night' },
   {
     name: 'wave',
