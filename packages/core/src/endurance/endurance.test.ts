@@ -186,7 +186,13 @@ describe('the promise of energy', () => {
       { quantity: 'run time', value: 3.5, unit: 'h', load: 300 },
     ]
     for (const promise of promises) {
-      for (const full of [{}, { full: 'not full' }, { full: 'not known' }, { charge: 0.9 }] as const)
+      for (const full of [
+        {},
+        { full: 'not full' },
+        { full: 'not known' },
+        { charge: 0.9 },
+        { full: 'not full', charge: 1 },
+      ] as const)
         expect(verdict(from(full), promise)).toMatchObject({ outcome: 'not shown', limiter: 'supply' })
       for (const full of [{ full: 'its gauge said 100 %' }, { charge: 1 }] as const)
         expect(verdict(from(full), promise)?.outcome).toBe('not met')

@@ -82,7 +82,7 @@ export const judgeEnergy: Judge = (evidence) => {
 /** Whether it is noted that it was full before, or its gauge said so. */
 const wasFull = ({ log }: RunDown): boolean => {
   const { full, charge } = log.entry.reading
-  return (full !== undefined && full !== 'not full' && full !== 'not known') || (charge ?? 0) >= 0.99
+  return full === undefined || full === 'not known' ? (charge ?? 0) >= 0.99 : full !== 'not full'
 }
 
 /** Short of a promise, from a store of which nobody knows that it was full: that is not the unit’s. */

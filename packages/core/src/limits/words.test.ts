@@ -26,6 +26,14 @@ function said(reading: LimitReading, climbed = false): string {
   return sayTest(entryOf(reading), analysis)
 }
 
+const overload = {
+  test: 'overload',
+  how: 'raised',
+  load: 'heaters',
+  watts: 1850,
+  ended: 'overload',
+} as const
+
 describe('a test of limits in words', () => {
   it('is one or more whole sentences, whatever was noted of it', () => {
     for (const reading of limitReadings) {
@@ -40,13 +48,6 @@ describe('a test of limits in words', () => {
   })
 
   it('says how an overload was loaded, what ended it and how it came back', () => {
-    const overload = {
-      test: 'overload',
-      how: 'raised',
-      load: 'heaters',
-      watts: 1850,
-      ended: 'overload',
-    } as const
     expect(said(overload)).toBe('Raised to 1850 W (heaters), then it gave up by overload.')
     expect(
       said({ ...overload, lasted: 12, alarmAt: 1700, comeback: 'by itself', comebackAfter: 30, leg: 'L2' }),
@@ -60,13 +61,6 @@ describe('a test of limits in words', () => {
   })
 
   it('says whether the base step came back, by a meter that was hung; without one only what it read', () => {
-    const overload = {
-      test: 'overload',
-      how: 'raised',
-      load: 'heaters',
-      watts: 1850,
-      ended: 'overload',
-    } as const
     expect(said({ ...overload, baseBefore: 230.9, baseAfter: 230.8 })).toContain('as before')
     expect(said({ ...overload, baseBefore: 230.9, baseAfter: 221 })).toContain(
       '-9.9 V from before: it is not as it was'.replace('-', '−'),
