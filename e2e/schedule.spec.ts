@@ -254,6 +254,7 @@ test('what was written on paper is typed back in the same order', async ({ page 
   await page.reload()
   await expect(page.getByLabel('sieve shaker, peak')).toHaveValue('3.4')
   await page.getByRole('button', { name: 'Take over sieve shaker' }).click()
+  await expect(page.getByText('● taken over')).toHaveCount(2)
   await page.goto(`${demoUrl()}/trials/${trial}/motors`)
   await expect(page.getByRole('row', { name: /sieve shaker/ })).toContainText('started')
   await page.goto(`${demoUrl()}/trials/${trial}/no-load`)
