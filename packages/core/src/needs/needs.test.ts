@@ -90,6 +90,27 @@ describe('a tested unit for a need', () => {
     expect(fromBank).toEqual({ missing: expect.stringMatching(/known from .* to .* only/) as string })
   })
 
+  it('keeps, under its lightest step, between what it draws idle and what it keeps there', () => {
+    const idleWatts = 26.4 * 0.394
+    const least = lossAt(unitFit, unitFit.low).value
+    const halfway = unitFit.low / 2
+    expect(ask([line(halfway, 24)]).fromBank).toBeCloseTo(24 * (halfway + (idleWatts + least) / 2), 6)
+    // It goes on from the curve without a jump, and never under idle.
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: unitFit.low, noNaN: true }), (watts) => {
+        const kept = (ask([line(watts, 24)]).fromBank as number) / 24 - watts
+        expect(kept).toBeGreaterThanOrEqual(Math.min(idleWatts, least) - 1e-9)
+        expect(kept).toBeLessThanOrEqual(Math.max(idleWatts, least) + 1e-9)
+      }),
+    )
+    const noIdle = viewTrial(trialOf([revisionOf()]), cleanLadder()).analyses[0]
+    if (!noIdle) throw new Error('no analysis')
+    const light = [line(halfway, 24)]
+    expect(unitForNeed(needOf(light), light, noIdle, mains).fromBank).toEqual({
+      missing: expect.stringMatching(/known from/) as string,
+    })
+  })
+
   it('asks about every machine that starts harder than it runs, beside all else', () => {
     const { starts, verdict } = ask([line(300, 4), line(200, 1, { name: 'pump', inrush: 6 })])
     expect(starts.map(({ name, found }) => [name, found.answer])).toEqual([['pump', 'not shown']])

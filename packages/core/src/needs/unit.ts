@@ -1,7 +1,7 @@
 import type { Load } from '@even-watt/contract'
 import { deliveredCurve, runDownsOf } from '../endurance'
 import { decides, isFigure, plain, say } from '../figures'
-import { efficiencyAt, hasFit, lossAt, reachesOutside } from '../ladder'
+import { efficiencyAt, hasFit, lossAt, reachesOutside, type LossFit } from '../ladder'
 import { holdsOf, startGround, willItStart, type StartAnswer, type StartGround } from '../limits'
 import type { Analysis } from '../trials'
 import type { OwnNeed, NeedLine } from './need'
@@ -125,28 +125,32 @@ function efficiencyAtPeak({ peak }: OwnNeed, { ladder: { unitFit } }: Analysis):
     : undefined
 }
 
-/** Over the day's parts: what reaches the outlet and what the unit keeps; idle where nothing runs. */
+/** Over the day’s parts: what reaches the outlet and what the unit keeps. */
 function fromBank({ parts }: OwnNeed, analysis: Analysis): UnitForNeed['fromBank'] {
   const { unitFit } = analysis.ladder
   const idle = analysis.noLoad.on.P_idle
-  const loaded = parts.filter(({ watts }) => watts > 0)
-  if (!loaded.length) return { missing: 'Nothing runs.' }
+  if (!parts.some(({ watts }) => watts > 0)) return { missing: 'Nothing runs.' }
   if (!hasFit(unitFit))
     return { missing: 'Its losses are not known: three steps or more that follow one curve are needed.' }
-  if (
-    reachesOutside(
-      unitFit,
-      loaded.map(({ watts }) => watts),
-    )
-  )
-    return {
-      missing: `Its losses are known from ${say(unitFit.low, 'W')} to ${say(unitFit.high, 'W')} only.`,
-    }
   if (parts.some(({ watts, hours }) => watts === 0 && hours > 0) && !isFigure(idle))
     return { missing: 'Its idle draw was not read.' }
-  return parts.reduce(
-    (sum, { watts, hours }) =>
-      sum + hours * (watts > 0 ? watts + lossAt(unitFit, watts).value : isFigure(idle) ? idle.x.value : 0),
-    0,
-  )
+  let sum = 0
+  for (const { watts, hours } of parts) {
+    const kept = keptAt(watts, unitFit, isFigure(idle) ? idle.x.value : undefined)
+    if (kept !== undefined) sum += hours * (watts + kept)
+    else if (hours > 0)
+      return {
+        missing: `Its losses are known from ${say(unitFit.low, 'W')} to ${say(unitFit.high, 'W')} only.`,
+      }
+  }
+  return sum
+}
+
+/** W that a unit keeps at a load; under its lightest step straight between what it drew with nothing connected and there. */
+function keptAt(watts: number, fit: LossFit, idle: number | undefined): number | undefined {
+  if (watts === 0) return idle
+  if (!reachesOutside(fit, [watts])) return lossAt(fit, watts).value
+  return watts < fit.low && idle !== undefined
+    ? idle + (lossAt(fit, fit.low).value - idle) * (watts / fit.low)
+    : undefined
 }
