@@ -34,11 +34,11 @@ async function checks(...list) {
 function tests(words, command, args, count) {
   console.log(`\n— ${words}`)
   const { status } = spawnSync(command, args, { ...inRoot, stdio: 'inherit' })
-  const counted = count() ?? { passed: 0, failed: 0 }
-  passed += counted.passed
-  failed += counted.failed
-  // A runner that fails without a failed test still fails.
-  if (counted.failed === 0 && status !== 0) failed += 1
+  const counted = count()
+  passed += counted?.passed ?? 0
+  failed += counted?.failed ?? 0
+  // A runner that fails without a failed test still fails, and so does one that reports nothing.
+  if (!counted || (counted.failed === 0 && status !== 0)) failed += 1
 }
 
 const report = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined)

@@ -1,17 +1,9 @@
 import type { Claim, EntryOf, Temperature } from '@even-watt/contract'
-import { ladderEntry, noLoadEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../test/makers'
+import { ladderEntry, noLoadEntry, revisionOf, rigOf, trialOf, unitOf } from '../test/makers'
+import { claimOf } from '../test/verdicts'
 import { sayWarmth, warmthOf } from './rigs'
 import { viewTrial } from './view'
 
-const claimOf = (patch: Partial<Claim>): Claim => ({
-  id: uuid(30),
-  quantity: 'continuous power',
-  comparator: 'at least',
-  value: 1400,
-  unit: 'W',
-  readWhere: 'label',
-  ...patch,
-})
 const findingOf = (patch: Partial<Claim>, entries: Parameters<typeof viewTrial>[1]) => {
   const unit = unitOf({ claims: [claimOf(patch)] })
   const finding = viewTrial(trialOf([revisionOf({ unit })]), entries).findings[0]?.standing

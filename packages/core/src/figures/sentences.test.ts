@@ -1,6 +1,7 @@
-import type { Claim, Temperature } from '@even-watt/contract'
+import type { Temperature } from '@even-watt/contract'
 import fc from 'fast-check'
 import { cableOf, noLoadEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../../test/makers'
+import { claimOf as claim } from '../../test/verdicts'
 import { describeElement, sayWarmth, warmthOf } from '../rigs'
 import { sayClaim } from '../units'
 import { viewTrial } from '../view'
@@ -9,15 +10,6 @@ import { uncertain } from '../meters'
 
 const american: Writing = { ...usualWriting, length: 'ft', temperature: '°F', gauge: 'AWG', mass: 'lb' }
 const comma: Writing = { ...usualWriting, decimal: ',' }
-const claim = (patch: Partial<Claim>): Claim => ({
-  id: uuid(1),
-  quantity: 'continuous power',
-  comparator: 'at least',
-  value: 1400,
-  unit: 'W',
-  readWhere: 'label',
-  ...patch,
-})
 
 describe('sentences of the method, written as the bench reads them', () => {
   afterEach(() => writeIn(usualWriting))

@@ -10,21 +10,12 @@ import {
   uuid,
   valuesOf,
 } from '../../test/makers'
+import { claimOf } from '../../test/verdicts'
 import { sayDuration } from '../figures'
 import { uncertain } from '../meters'
 import { claimValue, sayClaim } from '../units'
 import { viewTrial } from '../view'
 import { judge } from '.'
-
-const claimOf = (patch: Partial<Claim>): Claim => ({
-  id: uuid(30),
-  quantity: 'continuous power',
-  comparator: 'at least',
-  value: 1400,
-  unit: 'W',
-  readWhere: 'label',
-  ...patch,
-})
 
 type Entries = Parameters<typeof viewTrial>[1]
 

@@ -1,18 +1,10 @@
 import type { Claim, Entry, EntryOf } from '@even-watt/contract'
-import { checkIn, logEntry, revisionOf, stationOf, trialOf, unitOf, uuid } from '../../test/makers'
+import { checkIn, logEntry, revisionOf, stationOf, trialOf, unitOf } from '../../test/makers'
+import { claimOf as claim } from '../../test/verdicts'
 import { isFigure } from '../figures'
 import { viewTrial } from '../view'
 import { holdsOf } from './holds'
 
-const claim = (patch: Partial<Claim> = {}): Claim => ({
-  id: uuid(30),
-  quantity: 'continuous power',
-  comparator: 'at least',
-  value: 1400,
-  unit: 'W',
-  readWhere: 'label',
-  ...patch,
-})
 const look = (entries: readonly Entry[], patch: Partial<Claim> = {}, station = false) => {
   const unit = station ? stationOf([claim(patch)]) : unitOf({ claims: [claim(patch)] })
   const view = viewTrial(trialOf([revisionOf({ unit })]), entries)

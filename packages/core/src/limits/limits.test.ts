@@ -1,4 +1,3 @@
-import type { Claim } from '@even-watt/contract'
 import {
   bankOf,
   cableOf,
@@ -10,17 +9,9 @@ import {
   unitOf,
   uuid,
 } from '../../test/makers'
+import { claimOf as claim } from '../../test/verdicts'
 import { viewTrial } from '../view'
 
-const claim = (patch: Partial<Claim>): Claim => ({
-  id: uuid(30),
-  quantity: 'continuous power',
-  comparator: 'at least',
-  value: 1400,
-  unit: 'W',
-  readWhere: 'label',
-  ...patch,
-})
 const alarm = claim({
   id: uuid(31),
   quantity: 'alarm voltage',

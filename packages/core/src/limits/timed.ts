@@ -110,12 +110,8 @@ export const judgeOverloadTrip: Judge = (evidence) => {
   // What it carried shows that it gives up no earlier; where it gave up, that it does so no later.
   const shows = asked.comparator === 'within ±' || past(lowest.at) === past(most) || lowest.ramped
   if (!shows)
-    return notShown(
-      evidence,
-      'load',
-      sentence,
-      `Raise it in small steps through ${say(wanted, 'W')}.`,
-      lowest.at,
+    return notTested(
+      `The overload trip was not tested closely enough. ${sentence} Raise it in small steps through ${say(wanted, 'W')}.`,
     )
   const figure = most && past(most) && !lowest.ramped ? most : lowest.at
   return { outcome: judge(figure.x, asked.comparator, wanted), figure, sentence }

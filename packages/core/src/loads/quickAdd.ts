@@ -1,6 +1,6 @@
-import { say } from '../figures'
 import type { LoadKind } from '@even-watt/contract'
 import { parseMeasure } from '../entry'
+import { say } from '../figures'
 
 interface QuickLoad {
   readonly name: string

@@ -212,4 +212,4 @@ export const storedBy =
   (x: number): number =>
     (x - zero) * factor
 
-const meanIn = ({ min, max, factor }: LogColumn) => ((min + max) / 2) * factor
+const meanIn = (column: LogColumn) => storedBy(column)((column.min + column.max) / 2)

@@ -16,6 +16,7 @@ import {
   uuid,
   valuesOf,
 } from '../../test/makers'
+import { claimOf as claim } from '../../test/verdicts'
 import { slipOf } from '../ladder'
 import { viewTrial } from '../view'
 import { keptWhy } from '.'
@@ -23,16 +24,6 @@ import { keptWhy } from '.'
 type Revision = Parameters<typeof revisionOf>[0]
 const odd = (entries: Parameters<typeof viewTrial>[1], revision: Revision = {}) =>
   (viewTrial(trialOf([revisionOf(revision)]), entries).oddities[0] ?? []).map((oddity) => oddity.number)
-
-const claim = (patch: Partial<Claim>): Claim => ({
-  id: uuid(30),
-  quantity: 'continuous power',
-  comparator: 'at least',
-  value: 1400,
-  unit: 'W',
-  readWhere: 'label',
-  ...patch,
-})
 
 const good = { V_A: 25.92, V_B: 25.61, I: 41.3, V_C: 230, I_C: 4.2, P_C: 964, PF: 0.99 }
 const with_ = (patch: Partial<Record<Quantity, number>>) => [ladderEntry({ ...good, ...patch })]

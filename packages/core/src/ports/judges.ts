@@ -136,14 +136,28 @@ export const judgePort: Judge = (evidence: Evidence) => {
   return notTried(evidence, sweep, figure)
 }
 
-const notTried = (evidence: Evidence, { sentence, carried }: PortSweep, figure: Figure): Verdict =>
-  notShown(
-    evidence,
-    'load',
-    `${carried ? `It carried ${sayFigure(figure)}; nothing between that and what is promised was tried.` : 'Nothing at what is promised was tried.'} ${sentence}`,
-    `A load of ${sayClaim(evidence.claim)} would show it.`,
+/** What is promised was not tried: the loads ended first, or went past it in one step. */
+function notTried(
+  evidence: Evidence,
+  { sentence, carried, leftAt, reading }: PortSweep,
+  figure: Figure,
+): Verdict {
+  const wouldShow = `A load of ${sayClaim(evidence.claim)} would show it.`
+  if (leftAt === undefined && reading.cutoff === undefined)
+    return notShown(
+      evidence,
+      'load',
+      `It was loaded with ${sayFigure(figure)} at most. ${sentence}`,
+      wouldShow,
+      figure,
+    )
+  const most = carried ? ` It carried ${sayFigure(figure)}.` : ''
+  return {
+    outcome: 'not tested',
     figure,
-  )
+    sentence: `It was not loaded closely enough.${most} ${sentence} ${wouldShow}`,
+  }
+}
 
 /** No reading at all was within tolerance. */
 function nothingCarried(

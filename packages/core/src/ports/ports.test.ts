@@ -192,7 +192,10 @@ describe('the promise of a port', () => {
     )
     const promised = (value: number) => outcome([coarse], { value, unit: 'A' })
     expect(promised(1.9)?.outcome).toBe('met')
-    expect(promised(3)).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+    expect(promised(3)).toMatchObject({ outcome: 'not tested' })
+    expect(promised(3)?.sentence).toMatch(
+      /^It was not loaded closely enough\. It carried 2\.000 ± .* A load of 3 A/,
+    )
     expect(promised(3.5)?.outcome).toBe('not met')
     const cutAt = (cutoff: number) =>
       outcome(
@@ -207,7 +210,7 @@ describe('the promise of a port', () => {
         ],
         { value: 3, unit: 'A' },
       )?.outcome
-    expect([cutAt(3.2), cutAt(2.5)]).toEqual(['not shown', 'not met'])
+    expect([cutAt(3.2), cutAt(2.5)]).toEqual(['not tested', 'not met'])
   })
   it('is judged by what counts, whatever an unnamed meter read besides', () => {
     const unnamed = sweep([[2.6, 19.9]], { volts: 20, meter: uuid(77) })

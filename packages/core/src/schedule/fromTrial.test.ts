@@ -1,5 +1,6 @@
-import type { Claim, EntryOf, LadderPlanned, StoredLoad } from '@even-watt/contract'
+import type { EntryOf, LadderPlanned, StoredLoad } from '@even-watt/contract'
 import { cleanLadder, revisionOf, rigOf, trialOf, unitOf, uuid } from '../../test/makers'
+import { claimOf as claim } from '../../test/verdicts'
 import { viewTrial } from '../view'
 import {
   chargerOf,
@@ -10,16 +11,6 @@ import {
   usualKinds,
   usualSchedule,
 } from '.'
-
-const claim = (patch: Partial<Claim>): Claim => ({
-  id: uuid(30),
-  quantity: 'continuous power',
-  comparator: 'at least',
-  value: 1400,
-  unit: 'W',
-  readWhere: 'label',
-  ...patch,
-})
 
 const load = (n: number, patch: Partial<StoredLoad> = {}): StoredLoad => ({
   id: uuid(n),

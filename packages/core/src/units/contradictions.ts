@@ -1,5 +1,5 @@
-import { plain } from '../figures'
 import type { Claim, Unit } from '@even-watt/contract'
+import { plain } from '../figures'
 import type { Notice, Oddity } from '../oddities'
 import { claimOf, claimValue, sayClaim } from './claims'
 
