@@ -112,8 +112,15 @@ test('the rules move what they must and say so; what the tester fixes stays fixe
   await length.press('Tab')
   await expect(page.getByText(/^Length: minutes above 0/)).toBeVisible()
   await expect(length).toHaveValue('minus two')
+  // What is half typed below stays while a block is kept above.
+  const charge = page.getByLabel('State of charge')
+  await charge.fill('140')
+  const kept = page.waitForResponse(
+    (answer) => answer.request().method() === 'PUT' && answer.url().includes(trial),
+  )
   await length.fill('45')
   await length.press('Tab')
+  expect((await kept).ok()).toBe(true)
   await expect(page.getByRole('row', { name: 'Ladder' })).toContainText('45 min')
   const from = page.getByLabel('findings, not before')
   await from.fill('99:00')
@@ -121,8 +128,7 @@ test('the rules move what they must and say so; what the tester fixes stays fixe
   await expect(page.getByText(/^Not before: a time of day/)).toBeVisible()
 
   // A bank in percent that cannot be.
-  const charge = page.getByLabel('State of charge')
-  await charge.fill('140')
+  await expect(charge).toHaveValue('140')
   await page.getByRole('button', { name: 'Use these' }).click()
   await expect(page.getByText('State of charge: from 0 to 100 %.')).toBeVisible()
   await expect(charge).toHaveValue('140')

@@ -3,6 +3,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { freePort } from '../../apps/server/src/cluster/cluster'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 
@@ -11,6 +12,8 @@ export class Installation {
   private child: ChildProcess | undefined
   /** Any that is free at the first start; the same at later ones, so that pages stay where they are. */
   port = 0
+  /** One above `port` may be the near end of another walk’s connection, for a minute after its close too. */
+  private lanPort = 0
   private constructor(readonly folder: string) {}
 
   /** A new one on a copy of the prepared data, which hold the demo; or on nothing at all. */
@@ -33,9 +36,16 @@ export class Installation {
 
   /** Resolves with all that was printed: when it is up, or when it ended. */
   async start(...args: string[]): Promise<{ output: string; code: number | null }> {
+    this.lanPort ||= await freePort()
     const child = spawn('node', [join(root, 'scripts/start.mjs'), ...args], {
       cwd: root,
-      env: { ...process.env, EVEN_WATT_DATA: this.folder, PORT: String(this.port), LOG_LEVEL: 'error' },
+      env: {
+        ...process.env,
+        EVEN_WATT_DATA: this.folder,
+        PORT: String(this.port),
+        LAN_PORT: String(this.lanPort),
+        LOG_LEVEL: 'error',
+      },
       stdio: ['ignore', 'pipe', 'pipe'],
     })
     let output = ''

@@ -1,10 +1,10 @@
 import type { LanState } from '@even-watt/contract'
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import request from 'supertest'
 import { createApp } from '../src/app'
+import { freePort } from '../src/cluster/cluster'
 import { door } from '../src/lan/door'
 import { Lan } from '../src/lan/lan'
 import { hasPassphrase, isPassphrase, keepPassphrase, makePassphrase } from '../src/lan/passphrase'
@@ -98,13 +98,6 @@ describe('the door of the local network', () => {
 describe('the local network', () => {
   const folder = mkdtempSync(join(tmpdir(), 'even-watt-lan-'))
   afterAll(() => rmSync(folder, { recursive: true, force: true }))
-  const freePort = () =>
-    new Promise<number>((resolve) => {
-      const server = createServer().listen(0, () => {
-        const address = server.address()
-        server.close(() => resolve(typeof address === 'object' && address ? address.port : 0))
-      })
-    })
 
   it('is opened over TLS, keeps its certificate to itself, and shuts out whom the tester shuts out', async () => {
     const port = await freePort()

@@ -83,10 +83,15 @@ interface Props {
   readonly onSave: (schedule: Schedule) => void
 }
 
-/** When, how full, and how long a step takes. */
+/** When, how full, and how long a step takes. A block that is moved meanwhile takes nothing away that was typed here. */
 export function ScheduleForm({ schedule, onSave }: Props) {
+  const stands = typedFrom(schedule)
+  return <Fields key={JSON.stringify(stands)} stands={stands} schedule={schedule} onSave={onSave} />
+}
+
+function Fields({ stands, schedule, onSave }: Props & { readonly stands: Record<Field, string> }) {
   const { register, handleSubmit, formState } = useForm<Record<Field, string>, unknown, Schedule>({
-    defaultValues: typedFrom(schedule),
+    defaultValues: stands,
     reValidateMode: 'onSubmit',
     resolver: contractResolver(Schedule, (form: Record<Field, string>, report) =>
       contentOf(form, schedule, report),

@@ -127,7 +127,7 @@ function Laid({ state }: { state: ScheduleState }) {
       </div>
       <details className="no-print" open={log.length === 0}>
         <summary className="font-semibold">Hours, bank and times</summary>
-        <ScheduleForm key={trial.version} schedule={schedule} onSave={keep} />
+        <ScheduleForm schedule={schedule} onSave={keep} />
       </details>
       <p className="text-quiet mt-2">
         Drag a block in the picture, or move its row with <span className="kbd">Alt</span>{' '}
