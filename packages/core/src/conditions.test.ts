@@ -61,6 +61,26 @@ describe('the conditions that a promise is stated for', () => {
     expect(findingOf({ room: 40 }, [trip]).outcome).toBe('not met')
   })
 
+  it('never call one missed in a warmer room than stated', () => {
+    const trip = (celsius?: number) =>
+      step(25.6, 1200, {
+        end: 'tripped',
+        alarm: 'overload',
+        ...(celsius === undefined ? {} : { temperatures: room(celsius) }),
+      })
+    const hot = findingOf({ room: 25 }, [trip(38)])
+    expect(hot).toMatchObject({
+      outcome: 'not shown',
+      wouldShow: 'Repeat it in a room of 25 °C, and record that.',
+    })
+    expect(hot.sentence).toContain('a room of 25 °C, and the room had 38.0 °C')
+    expect(findingOf({ room: 25 }, [trip(26.5)]).outcome).toBe('not met')
+    expect(findingOf({ room: 25 }, [trip()]).outcome).toBe('not met')
+    expect(findingOf({}, [trip(38)]).outcome).toBe('not met')
+    // What was carried where it was warmer was carried.
+    expect(findingOf({ room: 25 }, [step(25.6, 1432, { temperatures: room(38) })]).outcome).toBe('met')
+  })
+
   it('are said to be absent where the label states none, with what it was', () => {
     const found = findingOf({}, [step(25.6, 1432, { temperatures: room(21) }), step(25.9, 700)])
     expect(found.conditions).toBe(

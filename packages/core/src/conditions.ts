@@ -52,7 +52,8 @@ const dependent: readonly ClaimQuantity[] = [
 
 /**
  * A verdict beside the conditions that its claim is stated for: met in a cooler room than stated, or in one that nobody
- * measured, is not shown; what the label leaves out is said, with what the readings were taken at.
+ * measured, is not shown, and neither is missed in a warmer one; what the label leaves out is said, with what the readings
+ * were taken at.
  */
 export function underItsConditions(
   verdict: Verdict,
@@ -62,16 +63,9 @@ export function underItsConditions(
 ): Verdict {
   const voltsSaid = claim.volts ? sayVolts(claim.volts, all, counted) : ''
   const room = roomsOf(verdict, counted)
-  // The coolest of what decides: one warm reading elsewhere does not warm the others.
-  const coolest = room.length ? Math.min(...room) : undefined
   const sentence = [verdict.sentence, voltsSaid].filter(Boolean).join(' ')
-  if (
-    claim.room !== undefined &&
-    verdict.outcome.startsWith('met') &&
-    !((coolest ?? -Infinity) >= claim.room - roomBy)
-  ) {
-    const was =
-      coolest === undefined ? 'how warm the room was is not recorded' : `the room had ${say(coolest, '°C')}`
+  const was = claim.room === undefined ? undefined : anotherRoom(verdict, claim.room, room)
+  if (claim.room !== undefined && was !== undefined) {
     const wouldShow = `Repeat it in a room of ${sayTemperature(claim.room, 1)}, and record that.`
     return {
       ...verdict,
@@ -81,6 +75,18 @@ export function underItsConditions(
     }
   }
   return { ...verdict, sentence, ...unstated(verdict, claim, counted, room) }
+}
+
+/** What the room was, where it was easier than stated for what was met, or harder for what was missed. */
+function anotherRoom({ outcome }: Verdict, stated: number, room: readonly number[]): string | undefined {
+  // The coolest of what shows it, the warmest of what breaks it: one reading elsewhere says nothing of the others.
+  const [coolest, warmest] = [Math.min(...room), Math.max(...room)]
+  if (outcome.startsWith('met')) {
+    if (!room.length) return 'how warm the room was is not recorded'
+    if (coolest < stated - roomBy) return `the room had ${say(coolest, '°C')}`
+  }
+  if (outcome.startsWith('not met') && warmest > stated + roomBy) return `the room had ${say(warmest, '°C')}`
+  return undefined
 }
 
 /** What was left out for its volts. */
@@ -116,13 +122,22 @@ function unstated(
 const sayRange = (from: number, to: number): string =>
   from === to ? say(from, 'V') : `${say(from, '')} to ${say(to, 'V')}`
 
-/** °C of the room in each reading behind a verdict that has it. */
-const roomsOf = ({ figure }: Verdict, { record }: Analysis): number[] =>
-  conditioned
+/** °C of the room in each reading and in each log behind a verdict. */
+function roomsOf({ figure }: Verdict, { record, logs }: Analysis): number[] {
+  const behind = new Set(figure?.working.entries)
+  const inReadings = conditioned
     .flatMap((kind) => record.standing.get(kind) ?? [])
     .flatMap((entry) =>
-      (entry.kind === 'ladder' || entry.kind === 'no load') && figure?.working.entries.includes(entry.id)
+      (entry.kind === 'ladder' || entry.kind === 'no load') && behind.has(entry.id)
         ? (entry.reading.temperatures ?? []).filter(({ place }) => place === 'room')
         : [],
     )
     .map(({ celsius }) => celsius)
+  const inLogs = logs
+    .filter(({ entry, series }) =>
+      [entry.id, ...series.flatMap(({ entries }) => entries)].some((id) => behind.has(id)),
+    )
+    .flatMap(({ series }) => series.filter(({ quantity }) => quantity === 'T_room'))
+    .flatMap(({ points }) => points.map(({ value }) => value))
+  return [...inReadings, ...inLogs]
+}

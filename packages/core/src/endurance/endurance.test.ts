@@ -422,6 +422,18 @@ describe('where heat settles', () => {
     expect(long.view.findings[0]?.standing.outcome).toBe('not met')
     expect(look([hold, felt(0), felt(5)], { unit }).view.findings[0]?.standing.outcome).toBe('not shown')
   })
+  it('is held against a promise for a room by what the log says of the room', () => {
+    const told = (value: number, room: number) =>
+      look([hold, ...[0, 5, 10, 15, 20, 25, 30, 40].map((m) => felt(m))], {
+        unit: stationOf([
+          claim({ quantity: 'case temperature', comparator: 'at most', value, unit: '°C', room }),
+        ]),
+      }).view.findings[0]?.standing
+    expect(told(80, 23)?.outcome).toBe('met')
+    expect(told(80, 40)?.sentence).toContain('a room of 40 °C, and the room had 22.0 °C')
+    expect(told(60, 20)?.outcome).toBe('not met')
+    expect(told(60, 15)?.sentence).toContain('a room of 15 °C, and the room had 22.0 °C')
+  })
 })
 
 describe('fan and derating', () => {
@@ -537,18 +549,55 @@ describe('noise', () => {
       ),
     )
   })
-  it('of a load that is not silent decides nothing', () => {
-    const noise = (silent: boolean): EntryOf<'noise'> => ({
-      id: uuid(900),
+  const at1m = { level: 52, background: 40, distance: 1, fan: 'on' } as const
+  const read = (...readings: EntryOf<'noise'>['reading'][]): EntryOf<'noise'>[] =>
+    readings.map((reading, i) => ({
+      id: uuid(900 + i),
       revision: 1,
-      at: '2026-04-14T09:00:00.000Z',
+      at: `2026-04-14T09:0${i}:00.000Z`,
       kind: 'noise',
-      reading: { level: 52, background: 40, distance: 1, silent },
-    })
-    const unit = stationOf([claim({ quantity: 'noise', comparator: 'at most', value: 45, unit: 'dB(A)' })])
-    expect(look([noise(true)], { unit }).view.findings[0]?.standing.outcome).toBe('not met')
-    expect(look([noise(false)], { unit }).view.findings[0]?.standing.outcome).toBe('not tested')
-    expect(noisesOf(look([noise(true)]).analysis)[0]?.sentence).toContain('51.7 dB(A) at 1 m')
+      reading,
+    }))
+  const told = (value: number, readings: EntryOf<'noise'>['reading'][], patch: Partial<Claim> = {}) =>
+    look(read(...readings), {
+      unit: stationOf([
+        claim({ quantity: 'noise', comparator: 'at most', value, unit: 'dB(A)', ...patch }),
+        claim({ quantity: 'continuous power', value: 1500, unit: 'W' }),
+      ]),
+    }).view.findings[0]?.standing
+  it('of a load that is not silent decides nothing', () => {
+    expect(told(45, [{ ...at1m, silent: true }])?.outcome).toBe('not met')
+    expect(told(45, [{ ...at1m, silent: false }])?.outcome).toBe('not tested')
+    expect(noisesOf(look(read(at1m)).analysis)[0]?.sentence).toContain('51.7 dB(A) at 1 m')
+  })
+  it('breaks no promise by what was read nearer than 1 m, and shows none by what was read farther', () => {
+    const [near, far] = [0.3, 3].map((distance) => ({ ...at1m, distance }))
+    expect(near && told(45, [near])?.sentence).toContain('at 0.3 m; a level is promised for 1 m')
+    expect(near && told(60, [near])?.outcome).toBe('met')
+    expect(far && told(60, [far])).toMatchObject({ outcome: 'not shown', wouldShow: 'Read it at 1 m.' })
+    expect(far && told(45, [far])?.outcome).toBe('not met')
+    // Both ways at once: the one at 1 m tells.
+    expect(near && told(55, [{ ...near, level: 60 }, at1m])?.outcome).toBe('met')
+  })
+  it('breaks none by a room that nobody read, but may still be under it with the room', () => {
+    const open = { level: 52, distance: 1, fan: 'on' } as const
+    expect(told(45, [open])?.wouldShow).toBe('Read the background with the unit off, and note it.')
+    expect(told(60, [open])?.outcome).toBe('met')
+    // One that tells does not outvote a louder one that does not.
+    expect(told(50, [open, { ...at1m, level: 48 }])?.outcome).toBe('not shown')
+  })
+  it('shows none by a silent fan at no load', () => {
+    const idle = { level: 35, background: 25, distance: 1 } as const
+    for (const quiet of [idle, { ...idle, fan: 'off', watts: 100 } as const])
+      expect(told(45, [quiet])?.wouldShow).toContain('with its fan running, or at its rated load')
+    expect(told(45, [{ ...idle, fan: 'off', watts: 1450 }])?.outcome).toBe('met')
+    // Promised at a load: at that, not over it, and not without.
+    const at = (watts: number, level: number) => told(45, [{ ...at1m, level, watts }], { load: 600 })
+    expect(at(590, 44)?.outcome).toBe('met')
+    expect(at(590, 52)?.outcome).toBe('not met')
+    expect(at(100, 44)?.sentence).toContain('no note says that it carried 600 W')
+    expect(at(1400, 52)?.sentence).toContain('with more than 600 W on it')
+    expect(told(45, [at1m], { load: 600 })?.sentence).toContain('no note says that it carried 600 W')
   })
   it('is drawn over the time of a log: what was read meanwhile, and told from the room', () => {
     const hold = logEntry({ what: 'rated hold', watts: 1400 })
