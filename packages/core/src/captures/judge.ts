@@ -1,6 +1,6 @@
 import type { WaveClass } from '@even-watt/contract'
 import { judgeFigure, notShown, notTested, type Judge } from '../findings'
-import { worstDistortion } from '../ladder'
+import { distortionOf, shortOfAll, worstDistortion } from '../ladder'
 import type { SeenWave } from './seen'
 
 const named = ({ volts: { wave } }: SeenWave): WaveClass => wave?.class ?? 'unknown'
@@ -36,14 +36,13 @@ export const judgeWave: Judge = (evidence) => {
     : seen.length
       ? ` Captured at ${places(seen)}: a sine.`
       : ''
-  const loaded =
-    seen.some(({ step }) => step !== undefined) || analysis.ladder.steps.some(({ read }) => 'x' in read.THD)
-  if (verdict.outcome.startsWith('met') && !loaded)
+  const short = verdict.outcome.startsWith('met') ? shortOfAll(evidence, distortionOf) : undefined
+  if (short)
     return notShown(
       evidence,
       'load',
-      `${verdict.sentence}${said}`,
-      'It was seen at no load only: capture it at the step nearest to rated.',
+      `${verdict.sentence}${said} ${short.why}`,
+      'Capture it at the step nearest to rated.',
       figure,
     )
   return { ...verdict, sentence: `${verdict.sentence}${said}` }

@@ -198,17 +198,10 @@ describe('the other claims', () => {
     expect(finding.sentence).toContain('the rest of the input range is not shown')
   })
 
-  it('judge voltage, frequency and distortion, and say what would test the rest', () => {
+  it('judge frequency wherever it was read, and say what would test the rest', () => {
     expect(
       findingOf({ quantity: 'frequency', comparator: 'within ±', value: 0.5, unit: 'Hz' }, [noLoad]).outcome,
     ).toBe('met')
-    expect(
-      findingOf({ quantity: 'output voltage', comparator: 'within ±', value: 5, unit: '%' }, [noLoad])
-        .outcome,
-    ).toBe('met')
-    expect(findingOf({ quantity: 'THD', comparator: 'at most', value: 3, unit: '%' }, [noLoad]).outcome).toBe(
-      'met',
-    )
     expect(findingOf({ quantity: 'alarm voltage', value: 21.6, unit: 'V' }, [noLoad])).toMatchObject({
       outcome: 'not tested',
     })

@@ -1,3 +1,4 @@
 export * from './finding'
+export * from './fullLoad'
 export * from './judgeFigure'
 export * from './outcome'

@@ -1,21 +1,21 @@
 import { decides, plain, say, sayLength, type Figure } from '../../figures'
 import {
   judgeFigure,
+  nearlyAll,
   notShown,
   notTested,
+  promisedLoad,
   undecided,
   type Evidence,
   type Judge,
   type Verdict,
 } from '../../findings'
-import { claimValue, ratedPower } from '../../units'
+import { claimValue } from '../../units'
 import { noisesOf, type Noise } from '../noise'
 
 /** m that a promise of dB(A) is for (docs/method/endurance.md); a tape held by hand is right within a tenth. */
 const promisedAt = 1
 const byHand = 0.1
-/** Share of the load it is promised at, or of the rated watts, from which it is as loud as it is meant to be. */
-const nearlyAll = 0.9
 
 interface Heard {
   readonly noise: Noise
@@ -92,11 +92,10 @@ function whatIsMissing(one: Heard, evidence: Evidence): { why: string; would: st
 const perhapsOver = ({ noise }: Heard, { claim }: Evidence): boolean =>
   claim.load !== undefined && (noise.entry.reading.watts ?? Infinity) > claim.load * 1.05
 
-function atItsLoudest({ noise }: Heard, { claim, analysis }: Evidence): boolean {
-  const { fan, watts } = noise.entry.reading
-  const full = claim.load ?? ratedPower(analysis.record.revision.unit)
-  const loaded = watts !== undefined && full !== undefined && watts >= full * nearlyAll
-  return loaded || (claim.load === undefined && (fan === 'on' || fan === 'speed'))
+function atItsLoudest({ noise }: Heard, evidence: Evidence): boolean {
+  const { fan, watts = 0 } = noise.entry.reading
+  const loaded = watts >= (promisedLoad(evidence) ?? Infinity) * nearlyAll
+  return loaded || (evidence.claim.load === undefined && (fan === 'on' || fan === 'speed'))
 }
 
 const said = ({ noise, level }: Heard) =>

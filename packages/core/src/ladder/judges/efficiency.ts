@@ -1,8 +1,10 @@
 import { decides, derive, isFigure, say, sayFigure, type Figure } from '../../figures'
 import {
   judge,
+  nearlyAll,
   notShown,
   notTested,
+  promisedLoad,
   undecided,
   type Evidence,
   type Judge,
@@ -46,6 +48,9 @@ export const judgeEfficiency: Judge = (evidence) => {
         ? undecided(figure)
         : notTested('Efficiency was not tested: no step has both input and output power.'))
     )
+  const beyond = peak || !verdict.outcome.startsWith('not met') ? undefined : bestElsewhere(evidence)
+  if (beyond)
+    return notShown(evidence, 'load', `${verdict.sentence} ${beyond.why}`, beyond.would, verdict.figure)
   return hasFit(fit)
     ? { ...verdict, sentence: `${verdict.sentence} ${sayRange(fit, claimValue(claim), sayClaim(claim))}` }
     : verdict
@@ -55,6 +60,31 @@ export const judgeEfficiency: Judge = (evidence) => {
     const outcome = judge(x.x, claim.comparator, claimValue(claim))
     return { outcome, figure: x, sentence: `${what} is ${sayFigure(x)} against ${sayClaim(claim)}.` }
   }
+}
+
+/** Share of the rated watts under which no unit is at its best. */
+const lightest = 0.1
+
+/**
+ * Why it may be better than at any step, where no peak was seen: a single step tells no peak, and the best at an end of the
+ * ladder is one only where the ladder ends with what it is rated for.
+ */
+function bestElsewhere(evidence: Evidence): { readonly why: string; readonly would: string } | undefined {
+  const steps = evidence.analysis.ladder.steps.flatMap(({ carried, P_C, eta_unit: eta }) =>
+    carried && isFigure(P_C) && decides(eta) ? [{ watts: P_C.x.value, eta: eta.x.value }] : [],
+  )
+  const byWatts = steps.sort((a, b) => a.watts - b.watts)
+  const [first, last] = [byWatts[0], byWatts.at(-1)]
+  const top = byWatts.reduce((most, one) => (most && most.eta >= one.eta ? most : one), first)
+  if (!first || !last || !top) return undefined
+  const rated = promisedLoad(evidence)
+  const would = `Steps from a tenth to all of ${rated === undefined ? 'its rated load' : say(rated, 'W')} would show it.`
+  if (byWatts.length < 3) return { why: 'So few steps do not tell where it is at its best.', would }
+  if (top === last && last.watts < (rated ?? Infinity) * nearlyAll)
+    return { why: 'That was the heaviest step, and with more it may be better.', would }
+  if (top === first && first.watts > (rated ?? 0) * lightest)
+    return { why: 'That was the lightest step, and with less it may be better.', would }
+  return undefined
 }
 
 /** η_unit ≥ η_system: with its leads it may show a promise, but a miss needs to know what the leads take. */
