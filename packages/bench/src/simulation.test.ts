@@ -101,7 +101,7 @@ describe.each([
       const apartBy = (key: string, truthApart: number, kind: (typeof kinds)[number]) => {
         const common = commonErrors(list)
         const [x, y] = [base, other].map((of) => {
-          const figure = of && criterion(key).of(of, hours)
+          const figure = of && criterion(key).of(of, hours, list)
           return figure && of && isFigure(figure) ? common(of, figure.x) : undefined
         })
         if (x && y) held[kind].count(differenceOf(y, x).x, truthApart)

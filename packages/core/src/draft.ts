@@ -43,8 +43,8 @@ export function draftAnswer(
 
 /** What the owner’s hours cost; without hours, what it draws for nothing. */
 function ownerSentence(analysis: Analysis, trial: Owner): string[] {
-  const of = (key: string) =>
-    criteria.find((one) => one.key === key)?.of({ analysis, trial, findings: [], name: '' }, trial.duty)
+  const own = { analysis, trial, findings: [], name: '' }
+  const of = (key: string) => criteria.find((one) => one.key === key)?.of(own, trial.duty, [own])
   const [lost, eta, idle] = ['day', 'duty', 'idle'].map(of)
   if (lost && eta && isFigure(lost) && isFigure(eta))
     return [

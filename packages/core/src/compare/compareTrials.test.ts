@@ -11,6 +11,7 @@ import {
   trialOf,
   unitOf,
   uuid,
+  valuesOf,
 } from '../../test/makers'
 import { isFigure } from '../figures'
 import { expanded, specificationSource, uncertain } from '../meters'
@@ -234,6 +235,36 @@ describe('a comparison', () => {
     expect(unlike(bare)).toEqual(
       expect.arrayContaining(['made for', 'volts at the terminals', 'kinds of load']),
     )
+  })
+  it('holds volts and distortion against each other over the loads that all carried', () => {
+    const bent = (loads: readonly number[]) =>
+      cleanLadder(loads, loss(10)).map((step) => {
+        const watts = step.reading.values.find(({ quantity }) => quantity === 'P_C')?.value ?? 0
+        const values = step.reading.values.map((one) =>
+          one.quantity === 'V_C' ? { ...one, value: 230 - watts / 100 } : one,
+        )
+        return {
+          ...step,
+          reading: { ...step.reading, values: [...values, ...valuesOf({ THD: 0.01 + watts / 1e5 })] },
+        }
+      })
+    const light = unit('light', 10, { entries: bent([72, 141, 352]) })
+    const heavy = unit('heavy', 10, { entries: bent([72, 141, 352, 704, 1400]) })
+    const only = (key: string, list: readonly Omit<Compared, 'name'>[]) =>
+      compareTrials(named(list)).rows.find(({ criterion }) => criterion.key === key)?.cells ?? []
+    for (const key of ['volts', 'THD']) {
+      const cells = only(key, [light, heavy])
+      expect(cells[1]?.against?.is).toBe('alike')
+      const [, figure] = cells.map((cell) => cell.figure)
+      expect(figure && isFigure(figure) && figure.working.notes).toEqual([
+        'Over the loads up to 352 W, which all of them carried.',
+      ])
+      // As heavy as each other: all of it counts.
+      const [whole] = only(key, [heavy, unit('heavy too', 10, { entries: bent([1000, 1400]) })])
+      expect(whole && isFigure(whole.figure) && whole.figure.working.notes).toEqual([])
+      const [, none] = only(key, [light, unit('only heavy', 10, { entries: bent([1000, 1400]) })])
+      expect(none && !isFigure(none.figure) && none.figure.missing).toContain('only over 352 W')
+    }
   })
   it('stands with a unit without readings, which has no figure and no verdict', () => {
     const bare = compareTrials(named([base, tested({ unit: { name: 'E' } })]))

@@ -17,7 +17,7 @@ export function compareTrials(list: readonly Compared[]): Comparison {
   const hours = list.find(({ trial }) => trial.duty.length)?.trial.duty ?? []
   const common = commonErrors(list)
   const rows = criteria.map((criterion): CriterionRow => {
-    const figures = list.map((one) => criterion.of(one, hours))
+    const figures = list.map((one) => criterion.of(one, hours, list))
     return {
       criterion,
       cells: figures.map((figure, i) => ({

@@ -3,6 +3,7 @@ import { quantityData } from '../evidence'
 import { isFigure, say } from '../figures'
 import { describeBank } from '../supply'
 import { sharesMeter, type Compared } from './compared'
+import { loadApart } from './criteria'
 
 /** One condition, as it was for each that is compared. */
 export interface Condition {
@@ -16,8 +17,6 @@ export interface Condition {
 /** Input volts whose middles are this share apart are unlike, and rooms so many K apart. */
 const voltsApart = 0.03
 const roomApart = 5
-/** Highest loads this share apart are unlike. */
-const loadApart = 0.1
 
 /** Under what each was read, and where that is unlike. */
 export const conditionsOf = (list: readonly Compared[]): Condition[] => [
@@ -71,7 +70,7 @@ function loads(list: readonly Compared[]): Condition {
     cells: ranges.map((range) => (range ? sayRange(range, 'W') : 'not read')),
     unlike:
       tops.length > 1 && most - Math.min(...tops) > loadApart * most
-        ? 'Loads: unlike. What sags or distorts at a heavy load is not seen at a light one.'
+        ? 'Loads: unlike. What sags or distorts at a heavy load is not seen at a light one: volts and THD are held against each other up to the load that all carried.'
         : undefined,
   }
 }

@@ -1,5 +1,5 @@
 import type { DutyLine } from '@even-watt/contract'
-import { decides, derive, isFigure, type Derived, type Figure } from '../figures'
+import { decides, derive, isFigure, say, type Derived, type Figure } from '../figures'
 import { dutyEfficiency, hasFit, peakOf, reachesOutside, type StepFigures } from '../ladder'
 import { combine, divide, scale, type Uncertain } from '../meters'
 import type { Compared } from './compared'
@@ -10,7 +10,7 @@ export interface Criterion {
   readonly words: string
   /** Absent: it says what was tried, not what the unit could; it is told, and decides nothing. */
   readonly better?: 'more' | 'less'
-  readonly of: (one: Compared, hours: Hours) => Derived
+  readonly of: (one: Compared, hours: Hours, beside: readonly Compared[]) => Derived
 }
 
 /** Hours at each load, W, that all are held against: one owner’s, whoever tested it. */
@@ -31,13 +31,14 @@ export const criteria: readonly Criterion[] = [
     key: 'volts',
     words: 'furthest from its nominal volts',
     better: 'less',
-    of: (one) => furthest(one, ({ regulation }) => regulation, 'No volts under load were measured.'),
+    of: (one, _, beside) =>
+      furthest(one, beside, ({ regulation }) => regulation, 'No volts under load were measured.'),
   },
   {
     key: 'THD',
     words: 'highest THD',
     better: 'less',
-    of: (one) => furthest(one, ({ read }) => read.THD, 'No distortion was measured.'),
+    of: (one, _, beside) => furthest(one, beside, ({ read }) => read.THD, 'No distortion was measured.'),
   },
 ]
 
@@ -125,15 +126,53 @@ function mostCarried({ analysis }: Compared): Derived {
   return most ?? { missing: 'No step was carried with measured watts.' }
 }
 
-/** The largest size of a figure over the steps that were carried, without its sign. */
-function furthest({ analysis }: Compared, of: (step: StepFigures) => Derived, why: string): Derived {
-  const [most] = analysis.ladder.steps
-    .filter(({ carried }) => carried)
-    .map(of)
-    .flatMap((figure) => (decides(figure) ? [figure] : []))
-    .sort((a, b) => Math.abs(b.x.value) - Math.abs(a.x.value))
-  if (!most) return { missing: why }
-  return most.x.value >= 0
-    ? most
-    : derive(most.symbol, most.unit, `|${most.symbol}|`, [most], scale(most.x, -1))
+interface At {
+  readonly figure: Figure
+  readonly watts: number
+}
+
+/** A figure at each step that was carried; one whose watts nobody knows may have been the heaviest. */
+const overSteps = ({ analysis }: Compared, of: (step: StepFigures) => Derived): At[] =>
+  analysis.ladder.steps.flatMap((step) => {
+    const figure = of(step)
+    const watts = isFigure(step.P_C) ? step.P_C.x.value : Infinity
+    return step.carried && decides(figure) ? [{ figure, watts }] : []
+  })
+
+/** Loads that are this share apart are as good as one. */
+export const loadApart = 0.1
+
+/**
+ * The largest size of a figure over the steps that were carried, without its sign. What sags or distorts at a heavy load is
+ * not seen at a light one: beside others it is taken over the loads that all of them carried.
+ */
+function furthest(
+  one: Compared,
+  beside: readonly Compared[],
+  of: (step: StepFigures) => Derived,
+  why: string,
+): Derived {
+  const tops = beside
+    .map((other) => overSteps(other, of).map(({ watts }) => watts))
+    .flatMap((watts) => (watts.length ? [Math.max(...watts)] : []))
+  const upTo = Math.min(...tops) / (1 - loadApart)
+  const own = overSteps(one, of)
+  if (!own.length) return { missing: why }
+  const [most] = own
+    .filter(({ watts }) => watts <= upTo)
+    .sort((a, b) => Math.abs(b.figure.x.value) - Math.abs(a.figure.x.value))
+  if (!most)
+    return { missing: `It was read only over ${say(Math.min(...tops), 'W')}, which others did not carry.` }
+  const { figure } = most
+  const below = figure.x.value < 0
+  const short = own.some(({ watts }) => watts > upTo)
+  if (!below && !short) return figure
+  return derive(
+    figure.symbol,
+    figure.unit,
+    below ? `|${figure.symbol}|` : figure.symbol,
+    [figure],
+    below ? scale(figure.x, -1) : figure.x,
+    short ? [`Over the loads up to ${say(Math.min(...tops), 'W')}, which all of them carried.`] : [],
+  )
 }

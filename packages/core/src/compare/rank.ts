@@ -38,7 +38,7 @@ export function rank(
   if (!weighted.length) return { missing: 'Give at least one criterion a weight above 0.' }
   const known = weighted.flatMap((criterion) => {
     const xs = list.flatMap((one) => {
-      const figure = criterion.of(one, hours)
+      const figure = criterion.of(one, hours, list)
       return decides(figure) ? [common(one, figure.x)] : []
     })
     return xs.length === list.length ? [{ criterion, xs }] : []

@@ -18,7 +18,7 @@ const carried = criteria.find(({ key }) => key === 'carried')
 
 /** Per proven watt (docs/method/compare.md); undefined while nothing was carried with measured watts. */
 export function worthOf(one: Compared): Worth | undefined {
-  const proven = carried?.of(one, [])
+  const proven = carried?.of(one, [], [one])
   if (!proven || !isFigure(proven) || !(proven.x.value > 0)) return undefined
   const { price, mass, size } = one.analysis.record.revision.unit
   const per = (amount: number): Uncertain =>

@@ -1,8 +1,8 @@
 import type { Claim, SuitFigure, Trial } from '@even-watt/contract'
 import { criteria } from '../compare'
-import { heatOf, noisesOf } from '../endurance'
+import { heatOf, judgeNoise } from '../endurance'
 import { decides, derive, isFigure, say, type Derived, type Figure } from '../figures'
-import { notTested, type Verdict } from '../findings'
+import { nearlyAll, notTested, type Judge, type Verdict } from '../findings'
 import { judgeSurge } from '../limits'
 import { combine } from '../meters'
 import type { Analysis } from '../trials'
@@ -33,10 +33,14 @@ export type SuitMeasure = Measure &
 
 const criterion =
   (key: string) =>
-  (asked: SuitAsked): Derived =>
-    criteria.find((one) => one.key === key)?.of({ ...asked, findings: [], name: '' }, asked.trial.duty) ?? {
-      missing: `No such criterion: ${key}.`,
-    }
+  (asked: SuitAsked): Derived => {
+    const one = { ...asked, findings: [], name: '' }
+    return (
+      criteria.find((criterion) => criterion.key === key)?.of(one, asked.trial.duty, [one]) ?? {
+        missing: `No such criterion: ${key}.`,
+      }
+    )
+  }
 
 /** What can be asked, each from the evidence of the trial. */
 export const suitMeasures: Readonly<Record<SuitFigure, SuitMeasure>> = {
@@ -87,8 +91,7 @@ export const suitMeasures: Readonly<Record<SuitFigure, SuitMeasure>> = {
   noise: {
     words: 'loudest beside it',
     unit: 'dB(A)',
-    of: loudest,
-    notYet: withoutFan,
+    judged: noiseJudged,
     todo: 'Read its noise with silent loads, and the room without it.',
   },
   case: {
@@ -99,27 +102,31 @@ export const suitMeasures: Readonly<Record<SuitFigure, SuitMeasure>> = {
   },
 }
 
-/**
- * A second of so many times its rated power, as a promise of it would be judged: what nobody tried is not known, and
- * only a unit that itself gave out is said not to.
- */
-function surgeJudged(times: number, { analysis, trial }: SuitAsked): Verdict {
-  const rated = ratedPower(analysis.record.revision.unit)
-  if (!rated) return notTested('The unit states no continuous power.')
-  const claim: Claim = {
-    id: 'rule',
-    quantity: 'surge power',
-    comparator: 'at least',
-    value: times * rated,
-    unit: 'W',
-    duration: 1,
-    readWhere: 'a rule',
-  }
-  return judgeSurge({ claim, analysis, settings: trial, limiter: undefined })
+/** What a use needs as a promise would be judged: what nobody tried is not known, and only what is the unit's own breaks it. */
+function asPromised(
+  judged: Judge,
+  claim: Pick<Claim, 'quantity' | 'comparator' | 'value' | 'unit' | 'duration'>,
+  { analysis, trial }: SuitAsked,
+): Verdict {
+  const asked = { id: 'rule', readWhere: 'a rule', ...claim }
+  return judged({ claim: asked, analysis, settings: trial, limiter: undefined })
 }
 
-/** Share of its rated power up to which a unit must have been loaded before nothing worse is to be feared. */
-const nearRated = 0.8
+/** A second of so many times its rated power. */
+function surgeJudged(times: number, asked: SuitAsked): Verdict {
+  const rated = ratedPower(asked.analysis.record.revision.unit)
+  if (!rated) return notTested('The unit states no continuous power.')
+  const value = times * rated
+  return asPromised(
+    judgeSurge,
+    { quantity: 'surge power', comparator: 'at least', value, unit: 'W', duration: 1 },
+    asked,
+  )
+}
+
+function noiseJudged(value: number, asked: SuitAsked): Verdict {
+  return asPromised(judgeNoise, { quantity: 'noise', comparator: 'at most', value, unit: 'dB(A)' }, asked)
+}
 
 function loadedLightly({ analysis }: SuitAsked): string | undefined {
   const rated = ratedPower(analysis.record.revision.unit)
@@ -127,16 +134,9 @@ function loadedLightly({ analysis }: SuitAsked): string | undefined {
     0,
     ...analysis.ladder.steps.flatMap(({ carried, P_C }) => (carried && decides(P_C) ? [P_C.x.value] : [])),
   )
-  return rated !== undefined && most < nearRated * rated
+  return rated !== undefined && most < nearlyAll * rated
     ? `It was loaded to ${say(most, 'W', 2)} of ${say(rated, 'W')} only.`
     : undefined
-}
-
-function withoutFan({ analysis }: SuitAsked): string | undefined {
-  const heard = noisesOf(analysis).some(
-    ({ entry, level }) => level && ['on', 'speed'].includes(entry.reading.fan ?? ''),
-  )
-  return heard ? undefined : 'Its fan was not heard to run.'
 }
 
 /** Lowest volts of all starts that succeeded, in % of nominal. */
@@ -154,14 +154,6 @@ function lowestAtStart({ analysis }: SuitAsked): Derived {
   })
   const [lowest] = lows.sort((a, b) => a.x.value - b.x.value)
   return lowest ?? { missing: 'No machine was started with its volts read.' }
-}
-
-const highest = (figures: readonly Figure[]): Figure | undefined =>
-  [...figures].sort((a, b) => b.x.value - a.x.value)[0]
-
-function loudest({ analysis }: SuitAsked): Derived {
-  const levels = noisesOf(analysis).flatMap(({ level }) => (level && decides(level) ? [level] : []))
-  return highest(levels) ?? { missing: 'Its noise was not read, or not told from the room.' }
 }
 
 /** The hottest case of all holds at rated power, carried over to a room of 40 °C. */

@@ -57,7 +57,7 @@ describe('a use', () => {
       expect(found.reasons).toHaveLength(needs.length)
     }
     expect(only(rule({ figure: 'noise', is: 'at most', value: 40 }), bare).reasons[0]).toBe(
-      'loudest beside it: at most 40 dB(A) is needed, and it is not known. Read its noise with silent loads, and the room without it.',
+      'loudest beside it: at most 40 dB(A) is needed. The noise was not read. Read its noise with silent loads, and the room without it.',
     )
   })
   it('is never refused for what nobody tried', () => {
@@ -71,17 +71,20 @@ describe('a use', () => {
     expect(only(volts(20), light)).toMatchObject({ says: 'not known' })
     expect(only(volts(20), light).reasons[0]).toContain('It was loaded to 352 W of 1000 W only.')
     expect(only(volts(20), whole).says).toBe('suits')
-    const noise = (fan: 'on' | 'off', level = 35): Entry => ({
+    const noise = (fan: 'on' | 'off', level = 35, distance = 1): Entry => ({
       id: uuid(901),
       revision: 1,
       at: '2026-03-12T12:00:00.000Z',
       kind: 'noise',
-      reading: { level, background: 20, distance: 1, silent: true, fan },
+      reading: { level, background: 20, distance, silent: true, fan },
     })
     const quiet = rule({ figure: 'noise', is: 'at most', value: 40 })
     expect(only(quiet, asked([noise('off')])).says).toBe('not known')
     expect(only(quiet, asked([noise('on')])).says).toBe('suits')
     expect(only(quiet, asked([noise('off', 60)])).says).toBe('does not suit')
+    // With an ear at its fan nothing is missed, from the next room nothing is shown.
+    expect(only(quiet, asked([noise('on', 50, 0.3)])).says).toBe('not known')
+    expect(only(quiet, asked([noise('on', 35, 4)])).reasons[0]).toMatch(/a level is promised for 1 m/)
   })
   it('asks of machines the lowest volts of those that started', () => {
     const starts = (outcome: 'started' | 'stalled') => asked([motorEntry({ outcome, lowestOutput: 161 })])

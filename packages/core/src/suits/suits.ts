@@ -62,7 +62,7 @@ function answerTo({ figure: key, is, value }: SuitNeed, asked: SuitAsked): Answe
     const standing = standings[outcome] ?? 'open'
     return {
       is: standing,
-      reason: `${words}: ${limit} is needed. ${sentence}${standing === 'open' ? ` ${todo}` : ''}`,
+      reason: `${words}: ${limit} is needed. ${sentence}${outcome === 'not tested' ? ` ${todo}` : ''}`,
     }
   }
   const figure = measure.of(asked)
