@@ -1,12 +1,25 @@
 import type { Claim, EntryOf, Temperature } from '@even-watt/contract'
-import { ladderEntry, noLoadEntry, revisionOf, rigOf, trialOf, unitOf } from '../test/makers'
+import {
+  checkIn,
+  ladderEntry,
+  logEntry,
+  meterOf,
+  noLoadEntry,
+  revisionOf,
+  rigOf,
+  trialOf,
+  unitOf,
+  uuid,
+} from '../test/makers'
 import { claimOf } from '../test/verdicts'
 import { sayWarmth, warmthOf } from './rigs'
 import { viewTrial } from './view'
 
 const findingOf = (patch: Partial<Claim>, entries: Parameters<typeof viewTrial>[1]) => {
   const unit = unitOf({ claims: [claimOf(patch)] })
-  const finding = viewTrial(trialOf([revisionOf({ unit })]), entries).findings[0]?.standing
+  const on = (quantity: 'V_B' | 'P_C') => ({ quantity, meter: meterOf().id })
+  const rig = rigOf({ assignments: [on('V_B'), on('P_C')] })
+  const finding = viewTrial(trialOf([revisionOf({ unit, rig })]), entries).findings[0]?.standing
   if (!finding) throw new Error('no finding')
   return finding
 }
@@ -33,6 +46,44 @@ describe('the conditions that a promise is stated for', () => {
     const trip = step(21, 1200, { end: 'tripped', alarm: 'overload' })
     expect(findingOf({ volts }, [trip]).outcome).toBe('not tested')
     expect(findingOf({}, [trip]).outcome).toBe('not met')
+  })
+
+  it('count an overload and a hold at its volts only, too', () => {
+    const volts = { from: 24, to: 28 }
+    const raised = (inputVolts?: number): EntryOf<'limit'> => ({
+      id: uuid(950),
+      revision: 1,
+      at: '2026-03-12T14:00:00.000Z',
+      kind: 'limit',
+      reading: {
+        test: 'overload',
+        how: 'raised',
+        load: 'heaters',
+        watts: 1200,
+        lasted: 20,
+        ended: 'overload',
+        ...(inputVolts === undefined ? {} : { inputVolts }),
+      },
+    })
+    expect(findingOf({}, [raised(21)]).outcome).toBe('not met')
+    expect(findingOf({ volts }, [raised(25)]).outcome).toBe('not met')
+    for (const elsewhere of [raised(21), raised()])
+      expect(findingOf({ volts }, [elsewhere]).outcome).toBe('not tested')
+    const hold = logEntry({ what: 'rated hold' })
+    const held = (V_B: number) => [
+      hold,
+      ...[0, 10, 20, 30].map((minutes) => checkIn(hold, minutes, { V_B, P_C: 1432, V_C: 230 })),
+    ]
+    expect(findingOf({ volts }, held(25.2)).outcome).toBe('met')
+    expect(findingOf({ volts }, held(22)).outcome).toBe('not tested')
+    // A button that was pressed, and the volts at which it warned, were looked for at whatever volts they were.
+    const warned: EntryOf<'limit'> = {
+      ...raised(),
+      reading: { test: 'threshold', which: 'alarm', V_B: 21 },
+    }
+    expect(findingOf({ volts, quantity: 'alarm voltage', value: 20.5, unit: 'V' }, [warned]).outcome).toMatch(
+      /^met/,
+    )
   })
 
   it('take labels as round: within 2 % of them', () => {

@@ -16,29 +16,51 @@ const sameRange = remembering<RevisionRecord, Analysis>()
  * The evidence that was taken under the input volts a claim is stated for; all of it where none are stated. A reading
  * whose volts at the terminals were not read is not counted: nobody knows what they were (docs/method/findings.md).
  */
-export function underItsVolts({ volts }: Claim, analysis: Analysis): Analysis {
+export function underItsVolts({ volts, quantity }: Claim, analysis: Analysis): Analysis {
   const { record } = analysis
   if (!volts) return analysis
-  return sameRange(record, [volts.from, volts.to], () => {
-    const within = (entry: Entry) => {
-      const read = voltsOf(entry)
-      return read !== undefined && read >= volts.from * (1 - roundedBy) && read <= volts.to * (1 + roundedBy)
+  const carries = ofCarrying.includes(quantity)
+  return sameRange(record, [volts.from, volts.to, carries], () => {
+    const counts = (entry: Entry) => {
+      const at = voltsOf(entry, analysis)
+      return at !== undefined && at >= volts.from * (1 - roundedBy) && at <= volts.to * (1 + roundedBy)
     }
     const standing = new Map(record.standing)
-    for (const kind of conditioned) standing.set(kind, (record.standing.get(kind) ?? []).filter(within))
+    for (const kind of [...readAtVolts, ...(carries ? carriedAtVolts : [])])
+      standing.set(
+        kind,
+        (record.standing.get(kind) ?? []).filter((entry) => !isOverVolts(entry) || counts(entry)),
+      )
     return analyse({ ...record, standing })
   })
 }
 
-const conditioned: readonly ReadingKind[] = ['ladder', 'no load']
+/** Kinds that are read at some input volts, and those that carry a load at them too. */
+const readAtVolts: readonly ReadingKind[] = ['ladder', 'no load']
+const carriedAtVolts: readonly ReadingKind[] = ['limit', 'log']
+/** Promises that an overload and a hold may decide. */
+const ofCarrying: readonly ClaimQuantity[] = ['continuous power', 'surge power', 'overload time']
 
-/** Mean of the volts that a meter read at the terminals; undefined: none did. */
-function voltsOf(entry: Entry): number | undefined {
-  if (entry.kind !== 'ladder' && entry.kind !== 'no load') return undefined
-  const read = entry.reading.values.filter(
-    ({ quantity, grade }) => quantity === 'V_B' && grade === 'measured',
-  )
-  return read.length ? read.reduce((sum, { value }) => sum + value, 0) / read.length : undefined
+/** Of the tests of limits only an overload carries anything; the others look for the volts themselves, or for times. */
+const isOverVolts = (entry: Entry) => entry.kind !== 'limit' || entry.reading.test === 'overload'
+
+/** Volts that a meter read at the terminals, the mean of several; undefined: none did. */
+function voltsOf(entry: Entry, { logs }: Analysis): number | undefined {
+  if (entry.kind === 'limit') return entry.reading.test === 'overload' ? entry.reading.inputVolts : undefined
+  const read =
+    entry.kind === 'log'
+      ? logs
+          .filter((log) => log.entry.id === entry.id)
+          .flatMap(({ series }) =>
+            series.filter(({ quantity, grade }) => quantity === 'V_B' && grade === 'measured'),
+          )
+          .flatMap(({ points }) => points.map(({ value }) => value))
+      : entry.kind === 'ladder' || entry.kind === 'no load'
+        ? entry.reading.values
+            .filter(({ quantity, grade }) => quantity === 'V_B' && grade === 'measured')
+            .map(({ value }) => value)
+        : []
+  return read.length ? read.reduce((sum, value) => sum + value, 0) / read.length : undefined
 }
 
 /** Promises that depend on input volts and on how warm it is. */
@@ -98,13 +120,13 @@ function sayVolts(volts: NonNullable<Claim['volts']>, all: Analysis, counted: An
 function unstated(
   { outcome }: Verdict,
   claim: Claim,
-  { record }: Analysis,
+  counted: Analysis,
   room: readonly number[],
 ): Pick<Verdict, 'conditions'> {
   if (!dependent.includes(claim.quantity) || (outcome.startsWith('not ') && !outcome.startsWith('not met')))
     return {}
   const kind = claim.quantity === 'idle draw' ? 'no load' : 'ladder'
-  const read = (record.standing.get(kind) ?? []).flatMap((entry) => voltsOf(entry) ?? [])
+  const read = (counted.record.standing.get(kind) ?? []).flatMap((entry) => voltsOf(entry, counted) ?? [])
   const absent = [!claim.volts && 'input volts', claim.room === undefined && 'temperature'].filter(Boolean)
   if (!absent.length) return {}
   const at = [
@@ -125,7 +147,7 @@ const sayRange = (from: number, to: number): string =>
 /** °C of the room in each reading and in each log behind a verdict. */
 function roomsOf({ figure }: Verdict, { record, logs }: Analysis): number[] {
   const behind = new Set(figure?.working.entries)
-  const inReadings = conditioned
+  const inReadings = readAtVolts
     .flatMap((kind) => record.standing.get(kind) ?? [])
     .flatMap((entry) =>
       (entry.kind === 'ladder' || entry.kind === 'no load') && behind.has(entry.id)
