@@ -86,10 +86,26 @@ describe('power claims are censored', () => {
   })
 
   it('is not shown when the low-voltage alarm came first', () => {
-    expect(findingOf({}, [step(1100, { alarm: 'low voltage', end: 'alarmed' })])).toMatchObject({
-      outcome: 'not shown',
-      limiter: 'supply',
-    })
+    const warned = (V_B: number, claims: Claim[] = []) =>
+      findingOf(
+        {},
+        [
+          step(1100, {
+            alarm: 'low voltage',
+            end: 'alarmed',
+            values: valuesOf({ V_B, I: 50, P_C: 1100, V_C: 229 }),
+          }),
+        ],
+        { claims },
+      )
+    expect(warned(21.4)).toMatchObject({ outcome: 'not shown', limiter: 'supply' })
+    // With its input well over where it warns, the supply is not to blame; nor is the unit, as long as a dip may have been.
+    const early = warned(24.9)
+    expect(early).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
+    expect(early.sentence).toContain('well over its nominal 24.0 V: it warned too early, or')
+    const alarm = claimOf({ id: uuid(31), quantity: 'alarm voltage', value: 21.6, unit: 'V' })
+    expect(warned(23.4, [alarm]).sentence).toContain('well over the 21.6 V at which it says it warns')
+    expect(warned(22.2, [alarm])).toMatchObject({ limiter: 'supply' })
   })
 
   it('is limited by a joint when one took far more than it should', () => {

@@ -53,7 +53,10 @@ export const tripsOnProtection: Look = ({ step, end, held, alarm, opened }, { re
   }
 }
 
-/** The low-voltage alarm: the supply, or a joint in it without which the alarm would not have come. */
+/**
+ * The low-voltage alarm: the supply, or a joint in it without which the alarm would not have come. With an input that was
+ * read well over where the unit says it warns, neither is at fault as far as anybody can tell.
+ */
 export const alarmsOnSupply: Look = ({ alarm, end, step, power }, analysis) => {
   if (alarm !== 'low voltage' && !(end === 'tripped' && atThreshold(step, analysis))) return undefined
   const { rig, unit } = analysis.record.revision
@@ -67,6 +70,13 @@ export const alarmsOnSupply: Look = ({ alarm, end, step, power }, analysis) => {
       ? 'The low-voltage alarm came'
       : 'It stopped, with its input at the alarm or cutoff,'
   const alarmed = `${what} at ${sayFigure(power)}${at}.`
+  const over = alarm === 'low voltage' ? wellOver(step, analysis) : undefined
+  if (over)
+    return {
+      limiter: 'meter',
+      why: `${alarmed} That is well over ${over}: it warned too early, or its input fell for a moment, or after it was read.`,
+      wouldShow: 'The lowest V_B while it warns, held by a meter or captured, would tell which.',
+    }
   if (
     joint &&
     isFigure(V_B) &&
@@ -85,6 +95,24 @@ export const alarmsOnSupply: Look = ({ alarm, end, step, power }, analysis) => {
     why: `${alarmed} ${attribution.parts.length > 1 ? supplySentence(attribution.parts) : ''}`.trim(),
     wouldShow: stiffEnough(analysis, unit.claims) ?? 'A stiffer bank or shorter leads would show it.',
   }
+}
+
+/** Share over the volts at which a unit says it warns that ripple and sag may hide from a meter. */
+const hidden = 0.05
+
+/** What the input was well over when it warned: where the unit says that it warns, or else its nominal; undefined: neither. */
+function wellOver({ read: { V_B } }: StepFigures, analysis: Analysis): string | undefined {
+  if (!decides(V_B)) return undefined
+  const surely = V_B.x.value - expanded(V_B.x)
+  const threshold = alarmVoltage(analysis)
+  const { inputVoltage } = analysis.record.revision.unit
+  if (threshold !== undefined)
+    return surely > threshold * (1 + hidden)
+      ? `the ${say(threshold, 'V')} at which it says it warns`
+      : undefined
+  return inputVoltage !== undefined && surely > inputVoltage
+    ? `its nominal ${say(inputVoltage, 'V')}`
+    : undefined
 }
 
 /** Whether the input stood at or under the volts at which the unit warns or stops, though no alarm was noted. */

@@ -128,7 +128,7 @@ describe('surge power', () => {
   })
 
   it('is supply-limited when the low-voltage alarm came first', () => {
-    const alarmed = stepOf(2000, { alarm: 'low voltage', end: 'alarmed', held: 2 })
+    const alarmed = stepOf(2000, { alarm: 'low voltage', end: 'alarmed', held: 2, V_B: 21.4 })
     expect(verdictOn(surge, [alarmed], fast)).toMatchObject({ outcome: 'not shown', limiter: 'supply' })
   })
 
