@@ -28,7 +28,10 @@ export function limitedBy(attempts: readonly Attempt[], analysis: Analysis, look
   return undefined
 }
 
-/** Tripped with more current than a fuse, breaker or BMS carries for that long: the rig's protection, not the unit. */
+/**
+ * Tripped with more current than a fuse, breaker or BMS carries for that long: the rig's protection, not the unit, unless the
+ * unit itself said overload or heat. A device that opens takes its input away, so that it may well say low voltage.
+ */
 export const tripsOnProtection: Look = ({ step, end, held, alarm, opened }, { record }) => {
   const I = step.read.I
   if (opened)
@@ -37,7 +40,7 @@ export const tripsOnProtection: Look = ({ step, end, held, alarm, opened }, { re
       why: `The ${opened} opened.`,
       wouldShow: 'Protection and cable for this current would show it.',
     }
-  if (end !== 'tripped' || alarm === 'overload' || !isFigure(I)) return undefined
+  if (end !== 'tripped' || alarm === 'overload' || alarm === 'heat' || !isFigure(I)) return undefined
   const over = weakestLinks(record.revision.rig, I.x.value).find(
     ({ kind, margin, allowed }) =>
       ['fuse', 'breaker', 'BMS'].includes(kind) &&

@@ -73,10 +73,13 @@ describe('continuous power', () => {
     const rig = rigOf({
       positive: [{ id: uuid(51), name: 'fuse', kind: 'fuse', continuous: 30 }, cableOf('positive lead', 52)],
     })
-    expect(verdictOn({}, [stepOf(1300, { end: 'tripped', held: 60 })], { rig })).toMatchObject({
-      outcome: 'not shown',
-      limiter: 'protection',
-    })
+    const tripped = (alarm: 'none' | 'low voltage' | 'heat' | 'overload') =>
+      verdictOn({}, [stepOf(1300, { end: 'tripped', held: 60, alarm })], { rig })
+    // An input that is taken away is low, too.
+    for (const alarm of ['none', 'low voltage'] as const)
+      expect(tripped(alarm)).toMatchObject({ outcome: 'not shown', limiter: 'protection' })
+    // What the unit says of itself is not the fuse.
+    for (const alarm of ['heat', 'overload'] as const) expect(tripped(alarm).outcome).toBe('not met')
   })
 
   it('is not met by a heat trip at rated load, nor by a trip just above it after 5 s', () => {
