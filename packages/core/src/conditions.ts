@@ -1,67 +1,11 @@
-import type { Claim, ClaimQuantity, Entry, ReadingKind } from '@even-watt/contract'
-import { analyse } from './analyse'
+import type { Claim, ClaimQuantity } from '@even-watt/contract'
 import { say, sayTemperature } from './figures'
 import type { Verdict } from './findings'
-import { remembering } from './remember'
-import type { Analysis, RevisionRecord } from './trials'
+import { readAtVolts, sayRange, sayVolts, voltsOf } from './statedVolts'
+import type { Analysis } from './trials'
 
-/** A reading stands at stated volts within this share of them: labels round. */
-const roundedBy = 0.02
 /** A room is as warm as stated within so many K. */
 const roomBy = 2
-
-const sameRange = remembering<RevisionRecord, Analysis>()
-
-/**
- * The evidence that was taken under the input volts a claim is stated for; all of it where none are stated. A reading
- * whose volts at the terminals were not read is not counted: nobody knows what they were (docs/method/findings.md).
- */
-export function underItsVolts({ volts, quantity }: Claim, analysis: Analysis): Analysis {
-  const { record } = analysis
-  if (!volts) return analysis
-  const carries = ofCarrying.includes(quantity)
-  return sameRange(record, [volts.from, volts.to, carries], () => {
-    const counts = (entry: Entry) => {
-      const at = voltsOf(entry, analysis)
-      return at !== undefined && at >= volts.from * (1 - roundedBy) && at <= volts.to * (1 + roundedBy)
-    }
-    const standing = new Map(record.standing)
-    for (const kind of [...readAtVolts, ...(carries ? carriedAtVolts : [])])
-      standing.set(
-        kind,
-        (record.standing.get(kind) ?? []).filter((entry) => !isOverVolts(entry) || counts(entry)),
-      )
-    return analyse({ ...record, standing })
-  })
-}
-
-/** Kinds that are read at some input volts, and those that carry a load at them too. */
-const readAtVolts: readonly ReadingKind[] = ['ladder', 'no load']
-const carriedAtVolts: readonly ReadingKind[] = ['limit', 'log']
-/** Promises that an overload and a hold may decide. */
-const ofCarrying: readonly ClaimQuantity[] = ['continuous power', 'surge power', 'overload time']
-
-/** Of the tests of limits only an overload carries anything; the others look for the volts themselves, or for times. */
-const isOverVolts = (entry: Entry) => entry.kind !== 'limit' || entry.reading.test === 'overload'
-
-/** Volts that a meter read at the terminals, the mean of several; undefined: none did. */
-function voltsOf(entry: Entry, { logs }: Analysis): number | undefined {
-  if (entry.kind === 'limit') return entry.reading.test === 'overload' ? entry.reading.inputVolts : undefined
-  const read =
-    entry.kind === 'log'
-      ? logs
-          .filter((log) => log.entry.id === entry.id)
-          .flatMap(({ series }) =>
-            series.filter(({ quantity, grade }) => quantity === 'V_B' && grade === 'measured'),
-          )
-          .flatMap(({ points }) => points.map(({ value }) => value))
-      : entry.kind === 'ladder' || entry.kind === 'no load'
-        ? entry.reading.values
-            .filter(({ quantity, grade }) => quantity === 'V_B' && grade === 'measured')
-            .map(({ value }) => value)
-        : []
-  return read.length ? read.reduce((sum, value) => sum + value, 0) / read.length : undefined
-}
 
 /** Promises that depend on input volts and on how warm it is. */
 const dependent: readonly ClaimQuantity[] = [
@@ -111,12 +55,6 @@ function anotherRoom({ outcome }: Verdict, stated: number, room: readonly number
   return undefined
 }
 
-/** What was left out for its volts. */
-function sayVolts(volts: NonNullable<Claim['volts']>, all: Analysis, counted: Analysis): string {
-  const [of, n] = [all, counted].map(({ ladder }) => ladder.steps.length)
-  return n === of ? '' : `Stated for ${sayRange(volts.from, volts.to)}: ${n} of ${of} steps were read there.`
-}
-
 function unstated(
   { outcome }: Verdict,
   claim: Claim,
@@ -140,9 +78,6 @@ function unstated(
     conditions: `The promise states no ${absent.join(' and no ')}; this was at ${at.filter(Boolean).join(', ')}.`,
   }
 }
-
-const sayRange = (from: number, to: number): string =>
-  from === to ? say(from, 'V') : `${say(from, '')} to ${say(to, 'V')}`
 
 /** °C of the room in each reading and in each log behind a verdict. */
 function roomsOf({ figure }: Verdict, { record, logs }: Analysis): number[] {

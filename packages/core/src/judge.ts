@@ -1,6 +1,7 @@
 import type { Claim, TrialSettings } from '@even-watt/contract'
-import { underItsConditions, underItsVolts } from './conditions'
+import { underItsConditions } from './conditions'
 import type { Finding } from './findings'
+import { underItsVolts } from './statedVolts'
 import { allOf } from './subjects'
 import type { Analysis } from './trials'
 
