@@ -7,11 +7,12 @@ import {
   noLoadEntry,
   revisionOf,
   rigOf,
+  stationOf,
   trialOf,
   unitOf,
   uuid,
 } from '../test/makers'
-import { claimOf } from '../test/verdicts'
+import { claimOf, verdictOn } from '../test/verdicts'
 import { sayWarmth, warmthOf } from './rigs'
 import { viewTrial } from './view'
 
@@ -138,6 +139,13 @@ describe('the conditions that a promise is stated for', () => {
       'The promise states no input volts and no temperature; this was at 25.6 to 25.9 V at the terminals, 21.0 °C in the room.',
     )
     expect(findingOf({}, [step(undefined, 1432)]).conditions).toContain('at input volts that were not read.')
+    // A power station has none that could be stated.
+    const station = (celsius: readonly Temperature[]) =>
+      verdictOn({}, [step(undefined, 1432, { temperatures: [...celsius] })], {
+        unit: stationOf(),
+      }).conditions
+    expect(station(room(22))).toBe('The promise states no temperature; this was at 22.0 °C in the room.')
+    expect(station([])).toBeUndefined()
     expect(
       findingOf({ volts: { from: 24, to: 28 }, room: 25 }, [step(25.6, 1432, { temperatures: room(25) })])
         .conditions,

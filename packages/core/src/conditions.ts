@@ -3,6 +3,7 @@ import { say, sayTemperature } from './figures'
 import type { Verdict } from './findings'
 import { readAtVolts, sayRange, sayVolts, voltsOf } from './statedVolts'
 import type { Analysis } from './trials'
+import { isStation } from './units'
 
 /** A room is as warm as stated within so many K. */
 const roomBy = 2
@@ -65,12 +66,18 @@ function unstated(
     return {}
   const kind = claim.quantity === 'idle draw' ? 'no load' : 'ladder'
   const read = (counted.record.standing.get(kind) ?? []).flatMap((entry) => voltsOf(entry, counted) ?? [])
-  const absent = [!claim.volts && 'input volts', claim.room === undefined && 'temperature'].filter(Boolean)
-  if (!absent.length) return {}
+  // A power station has its store inside, and no terminals.
+  const station = isStation(counted.record.revision.unit)
+  const absent = [
+    !station && !claim.volts && 'input volts',
+    claim.room === undefined && 'temperature',
+  ].filter(Boolean)
+  if (!absent.length || (station && !room.length)) return {}
   const at = [
-    read.length
-      ? `${sayRange(Math.min(...read), Math.max(...read))} at the terminals`
-      : 'input volts that were not read',
+    !station &&
+      (read.length
+        ? `${sayRange(Math.min(...read), Math.max(...read))} at the terminals`
+        : 'input volts that were not read'),
     room.length &&
       `${[...new Set([Math.min(...room), Math.max(...room)])].map((one) => say(one, '°C')).join(' to ')} in the room`,
   ]
