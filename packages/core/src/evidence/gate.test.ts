@@ -83,6 +83,27 @@ describe('what must not decide', () => {
       expect(verdict.outcome).toBe('not tested')
   })
 
+  it('what cannot be below zero and is, beyond what its meter may be off', () => {
+    const below = { outcome: 'not tested', sentence: expect.stringContaining('it is below zero') as string }
+    expect(watts(-1432, uuid(1))).toMatchObject(below)
+    const distortion = { quantity: 'THD', comparator: 'at most', value: 3, unit: '%' } as const
+    const at = (THD: number) => verdictOn(distortion, [ladderEntry({ V_C: 230, P_C: 1400, THD })])
+    expect(at(-0.01)).toMatchObject(below)
+    // A last digit under nothing is nothing.
+    expect(at(-0.001).outcome).toMatch(met)
+    expect(at(0.01).outcome).toMatch(met)
+  })
+
+  it('an idle draw that flows out of the unit', () => {
+    const claim = { quantity: 'idle draw', comparator: 'at most', value: 11, unit: 'W' } as const
+    const idle = (I: number) => verdictOn(claim, [noLoadEntry({ V_B: 26.4, I })])
+    expect(idle(-0.9)).toMatchObject({
+      outcome: 'not tested',
+      sentence: expect.stringContaining('the clamp is turned round') as string,
+    })
+    expect(idle(0.3).outcome).toMatch(met)
+  })
+
   it('amps on a battery’s own cable beside a charger, or on one battery of several', () => {
     const idle = [noLoadEntry({ V_B: 26.4, I: 0.4 })]
     const claim = { quantity: 'idle draw', comparator: 'at most', value: 11, unit: 'W' } as const

@@ -1,7 +1,8 @@
-import type { Revision, Unit, Value } from '@even-watt/contract'
+import type { Quantity, Revision, Unit, Value } from '@even-watt/contract'
 import { say, type Refusal } from '../figures'
-import { readsOtherCurrent } from './conductor'
+import { halfWidth } from '../meters'
 import type { Doubts } from '../trials'
+import { readsOtherCurrent } from './conductor'
 import { displayError, type DisplayChecks } from './displayCheck'
 import { unfitOnWave } from './fitness'
 import { quantityData } from './quantities'
@@ -13,6 +14,14 @@ export type Gate = (value: Value, entry: string) => Refusal | undefined
 const beyondCheck: Refusal = {
   why: 'the display was not checked against a meter near this value.',
   todo: 'Read it with a meter once, at about this value.',
+}
+
+/** Quantities that may be below zero: a charger sends current the other way, and cold is cold. */
+const signed: ReadonlySet<Quantity> = new Set(['T', 'PF', 'I', 'I_bank', 'P_B', 'Q_B', 'E_B'])
+
+const belowZero: Refusal = {
+  why: 'it is below zero, which it cannot be.',
+  todo: 'Swap the leads of the meter, or turn its clamp round, and read it again.',
 }
 
 const notMeasured: Record<Exclude<Value['grade'], 'measured'>, Refusal> = {
@@ -58,6 +67,7 @@ export function gateOf(
         why: `it is over the range of ${say(range.upTo, unit)}.`,
         todo: 'Use a meter with a higher range.',
       }
+    if (value.value < -halfWidth(range, value.value) && !signed.has(value.quantity)) return belowZero
     const reason = unfit(meter, value)
     if (reason)
       return {

@@ -43,7 +43,7 @@ export function undecided(figure: Figure): Verdict {
   return {
     outcome: 'not tested',
     figure,
-    sentence: `${symbol.charAt(0).toUpperCase()}${symbol.slice(1)} cannot decide: ${why} ${refused?.todo ?? 'A measured value is needed.'}`,
+    sentence: `${symbol.replace(/^[a-z](?=[a-z])/, (first) => first.toUpperCase())} cannot decide: ${why} ${refused?.todo ?? 'A measured value is needed.'}`,
   }
 }
 

@@ -3,7 +3,7 @@ import { lazily } from '../lazily'
 import { exact, type Uncertain } from '../meters'
 import { remembering } from '../remember'
 import { scopeOf, type Analysis } from '../trials'
-import { fitLoss, type LossFit } from './lossFit'
+import { fitLoss, type LossFit, type NoCurve } from './lossFit'
 import { type FanState, type LossPoint, scatterOfLoss } from './lossPoint'
 import { deriveStep, type StepContext, type StepFigures } from './step'
 import { stepsOf, type Step } from './steps'
@@ -16,9 +16,9 @@ export interface LadderAnalysis {
   readonly recorded: readonly Step[]
   readonly steps: readonly StepFigures[]
   /** The unit alone, from B to C. */
-  readonly unitFit: LossFit | { missing: string }
+  readonly unitFit: LossFit | NoCurve
   /** With its leads, from A to C. */
-  readonly systemFit: LossFit | { missing: string }
+  readonly systemFit: LossFit | NoCurve
 }
 
 declare module '../trials/analysis' {

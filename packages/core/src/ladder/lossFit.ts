@@ -26,6 +26,13 @@ export interface LossFit {
   readonly notes: readonly string[]
 }
 
+/** Why there is no curve, and what to do. */
+export interface NoCurve {
+  readonly missing: string
+  /** There are steps enough, and they lie on none: something was misread, or changed along the ladder. */
+  readonly misfit?: true
+}
+
 /** Scatters from which one point of a ladder is worth reading again; at 3 every fiftieth sound ladder would have one. */
 const outlying = 3.5
 
@@ -51,7 +58,7 @@ interface LossResidual {
  * and what is missing or to be repeated. A fan term that is 0 within 2u goes. While a bound is active the band stays
  * that of the free fit, which is the wider one.
  */
-export function fitLoss(points: readonly LossPoint[], name: string): LossFit | { readonly missing: string } {
+export function fitLoss(points: readonly LossPoint[], name: string): LossFit | NoCurve {
   const plan = planOf(points)
   if ('missing' in plan) return plan
   const system = solveLoss(plan, points)
@@ -59,7 +66,7 @@ export function fitLoss(points: readonly LossPoint[], name: string): LossFit | {
     const left = planOf(fewer)
     return 'missing' in left ? undefined : solveLoss(left, fewer)
   })
-  return misfit ? { missing: misfit } : fitOf(system, name)
+  return misfit ? { missing: misfit, misfit: true } : fitOf(system, name)
 }
 
 /** The terms of a solved curve, back in watts per VA, with all that is uncertain about them. */

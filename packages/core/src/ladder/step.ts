@@ -22,6 +22,7 @@ import { apparentPower, outputPower } from './outputWatts'
 import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
 import { channelOf } from '../waveform/kept'
 import { legsOf, type LegsFigures } from './legs'
+import { unlessImpossible } from './plausible'
 import { isCarried, type Step } from './steps'
 import { terminalsOf } from './terminals'
 
@@ -111,6 +112,7 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     whenKnown([P_C, input], ([out, p]) =>
       derive(symbol, '%', `P_C / ${p.symbol}`, [out, p], divide(out.x, together(p.x))),
     )
+  const [eta_unit, eta_system] = [efficiency('η_unit', P_B), efficiency('η_system', P_A)]
   const P_path = ripple
     ? whenKnown([P_A, product], ([a, b]) => derive('P_path', 'W', 'P_A − P_B', [a, b], subtract(a.x, b.x)))
     : whenKnown([drop, read.I], ([v, i]) =>
@@ -134,10 +136,10 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
     R_path: whenKnown([drop, read.I], ([v, i]) =>
       derive('R_path', 'mΩ', '(V_A − V_B) / I', [v, i], divide(v.x, i.x)),
     ),
-    P_loss: loss('P_unit_loss', P_B),
-    P_systemLoss: loss('P_system_loss', P_A),
-    eta_unit: efficiency('η_unit', P_B),
-    eta_system: efficiency('η_system', P_A),
+    P_loss: unlessImpossible(eta_unit, loss('P_unit_loss', P_B)),
+    P_systemLoss: unlessImpossible(eta_system, loss('P_system_loss', P_A)),
+    eta_unit: unlessImpossible(eta_unit, eta_unit),
+    eta_system: unlessImpossible(eta_system, eta_system),
     regulation:
       (legs && worseLeg(legs)) ??
       whenKnown([read.V_C], ([v]) =>

@@ -1,12 +1,12 @@
 import { decides, type Derived } from '../figures'
 import type { LadderAnalysis } from './analysis'
-import type { LossFit } from './lossFit'
+import type { LossFit, NoCurve } from './lossFit'
 import type { StepFigures } from './step'
 
 /** What a ladder tells of: the unit alone, or the unit together with its leads. */
 export interface Told {
   readonly of: 'unit' | 'unit and leads'
-  readonly fit: LossFit | { missing: string }
+  readonly fit: LossFit | NoCurve
   readonly efficiency: (step: StepFigures) => Derived
   readonly loss: (step: StepFigures) => Derived
 }

@@ -79,12 +79,12 @@ function deriveNoLoad(
     spreads,
     where,
   )
-  const loaded = outletLoads(read).length ? { refused: somethingConnected } : {}
+  const loaded = outletLoads(read).length > 0
   const held = meanHeld(readings)
   const I = inputCurrent(read, revision.rig, held)
-  const I_idle: Derived = isFigure(I) ? { ...I, symbol: 'I_idle', ...loaded } : I
+  const I_idle: Derived = isFigure(I) ? asIdle({ ...I, symbol: 'I_idle' }, loaded) : I
   const watts = idlePower(read, I_idle, held, scopeOf(record))
-  const P_idle: Derived = isFigure(watts) ? { ...watts, ...loaded } : watts
+  const P_idle: Derived = isFigure(watts) ? asIdle(watts, loaded) : watts
   return {
     read,
     nominal: nominalAt(revision.unit, read.V_C),
@@ -97,6 +97,21 @@ function deriveNoLoad(
       revision,
     ),
   }
+}
+
+/** A figure of a unit that draws nothing for others, and draws: else it is shown, and decides nothing. */
+function asIdle(figure: Figure, loaded: boolean): Figure {
+  const refused = loaded
+    ? somethingConnected
+    : figure.x.value + expanded(figure.x) < 0
+      ? backwards
+      : undefined
+  return refused ? { ...figure, refused } : figure
+}
+
+const backwards: Refusal = {
+  why: 'current seems to flow out of the unit: something charges the bank, or the clamp is turned round.',
+  todo: 'Take every charger off, turn the clamp, zero it, and read again.',
 }
 
 const somethingConnected: Refusal = {

@@ -31,7 +31,7 @@ export const judgeEfficiency: Judge = (evidence) => {
       isFigure(step.P_C) && Math.abs(step.P_C.x.value - (claim.load ?? 0)) < 0.05 * (claim.load ?? 0)
     const figure = onCurve(analysis, claim.load) ?? best(analysis, 'eta_unit', near)
     return (
-      decide(figure, `Efficiency ${where}`) ??
+      offCurve(evidence, decide(figure, `Efficiency ${where}`)) ??
       byBound(evidence, near, where) ??
       (figure ? undecided(figure) : notTested(`Efficiency ${where} was not tested: no step near it.`))
     )
@@ -40,7 +40,10 @@ export const judgeEfficiency: Judge = (evidence) => {
   const figure = peak
     ? curveFigure('η_peak', analysis, peak.eta, `η at ${say(peak.P.value, 'W')} on the curve`)
     : best(analysis, 'eta_unit')
-  const verdict = decide(figure, peak ? `The peak, near ${say(peak.P.value, 'W')},` : 'The best step')
+  const verdict = offCurve(
+    evidence,
+    decide(figure, peak ? `The peak, near ${say(peak.P.value, 'W')},` : 'The best step'),
+  )
   if (!verdict)
     return (
       byBound(evidence, () => true, 'of the best step') ??
@@ -48,6 +51,7 @@ export const judgeEfficiency: Judge = (evidence) => {
         ? undecided(figure)
         : notTested('Efficiency was not tested: no step has both input and output power.'))
     )
+  if (verdict.outcome === 'not shown') return verdict
   const beyond = peak || !verdict.outcome.startsWith('not met') ? undefined : bestElsewhere(evidence)
   if (beyond)
     return notShown(evidence, 'load', `${verdict.sentence} ${beyond.why}`, beyond.would, verdict.figure)
@@ -60,6 +64,14 @@ export const judgeEfficiency: Judge = (evidence) => {
     const outcome = judge(x.x, claim.comparator, claimValue(claim))
     return { outcome, figure: x, sentence: `${what} is ${sayFigure(x)} against ${sayClaim(claim)}.` }
   }
+}
+
+/** What the best of steps that lie on no curve would show may be what was misread. */
+function offCurve(evidence: Evidence, verdict: Verdict | undefined): Verdict | undefined {
+  const fit = evidence.analysis.ladder.unitFit
+  return verdict?.outcome.startsWith('met') && !hasFit(fit) && fit.misfit
+    ? notShown(evidence, 'meter', verdict.sentence, fit.missing, verdict.figure)
+    : verdict
 }
 
 /** Share of the rated watts under which no unit is at its best. */

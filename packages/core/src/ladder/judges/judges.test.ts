@@ -78,6 +78,20 @@ describe('efficiency without a load, where no peak was seen', () => {
     expect(told(claim, rising).sentence).toContain('the heaviest step, and with more it may be better')
     expect(told(claim, [...rising, at(1450, 0.86)]).outcome).toBe('not met')
   })
+  it('is shown by nothing that cannot be, nor by the best of steps that lie on no curve', () => {
+    const over = told(claim, [at(1000, 1.03)])
+    expect(over.outcome).toBe('not tested')
+    expect(over.sentence).toMatch(/^η_unit cannot decide: no inverter has such an efficiency/)
+    expect(told(claim, [at(1000, -0.93)]).outcome).toBe('not tested')
+    // Within what the meters may be off it is one that there is.
+    expect(told(claim, [at(1000, 0.985)]).outcome).toBe('met')
+    const others = [at(600, 0.85), at(900, 0.84), at(1450, 0.82)]
+    expect(told(claim, [at(300, 1.05), ...others]).outcome).toBe('not shown')
+    const off = told(claim, [at(300, 0.97), ...others])
+    expect(off).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
+    expect(off.sentence).toContain('No curve: the readings miss it by')
+    expect(told({ ...claim, load: 300 }, [at(300, 0.97), ...others])).toMatchObject({ limiter: 'meter' })
+  })
   it('is not missed where it was best at a lightest step that is not light', () => {
     const falling = (from: number) => [at(from, 0.88), at(900, 0.85), at(1450, 0.8)]
     expect(told(claim, falling(600)).sentence).toContain('the lightest step, and with less it may be better')

@@ -1,7 +1,8 @@
 import type { Quantity } from '@even-watt/contract'
 import { formatNumber, isFigure, sayFigure, type Derived, type Figure } from '../../figures'
-import { clearlyOver, exact, multiply, subtract } from '../../meters'
+import { clearlyOver, multiply, subtract } from '../../meters'
 import type { Notice, Oddity } from '../../oddities'
+import { isImpossible } from '../plausible'
 import type { StepFigures } from '../step'
 import { eachStep, placeOfStep } from './eachStep'
 
@@ -23,7 +24,7 @@ const eachPair = (
 /** 1: efficiency over 98 %, or more out than in. */
 export const noticeImpossibleEfficiency = eachPair(
   ([eta, out]) =>
-    exceeds(eta.x, exact(0.98))
+    isImpossible(eta)
       ? {
           number: 1,
           odd: `The efficiency would be ${sayFigure(eta)}${eta.x.value > 1 ? ', more out than in' : ''}.`,
