@@ -1,4 +1,5 @@
 import type { Claim } from '@even-watt/contract'
+import fc from 'fast-check'
 import { noLoadEntry, valuesOf } from '../../../test/makers'
 import { claimOf, stepOf, verdictOn, type Entries } from '../../../test/verdicts'
 
@@ -40,6 +41,27 @@ describe.each(overLoads)('a promise of %s over the loads', (_name, claim) => {
   it('is not held against a rating that nobody states, but against some load', () => {
     expect(verdictOn(claim, [noLoad, out(300, 230, 0.012)]).outcome).toMatch(/^met/)
   })
+})
+
+it('no order of steps, and no further step, takes back a promise that was broken', () => {
+  const any = fc.record({
+    watts: fc.integer({ min: 50, max: 1450 }),
+    V_C: fc.integer({ min: 205, max: 245 }),
+    THD: fc.integer({ min: 0, max: 60 }).map((tenths) => tenths / 1000),
+  })
+  const steps = fc
+    .uniqueArray(any, { minLength: 2, maxLength: 5, selector: ({ watts }) => watts })
+    .map((list) => list.map(({ watts, V_C, THD }) => out(watts, V_C, THD)))
+  fc.assert(
+    fc.property(fc.constantFrom(...overLoads), steps, ([, claim], list) => {
+      const { outcome } = told(claim, list)
+      expect(told(claim, list.toReversed()).outcome).toBe(outcome)
+      const fewer = told(claim, list.slice(1))
+      if (fewer.outcome === 'not met') expect(outcome).toBe('not met')
+      // What is shown by some of them is at most broken by the others, never forgotten.
+      if (fewer.outcome.startsWith('met')) expect(outcome).toMatch(/^(not )?met/)
+    }),
+  )
 })
 
 it('volts and distortion at no load alone show nothing under load', () => {
