@@ -2,7 +2,7 @@ import { decides, isFigure, say, sayDuration, sayFigure } from '../figures'
 import { judge, notShown, notTested, undecided, type Evidence, type Judge, type Verdict } from '../findings'
 import { expanded } from '../meters'
 import { claimValue, sayClaim } from '../units'
-import { allAttempts, isMotor, type Attempt } from './attempt'
+import { allAttempts, isMotor, promisedRegulation, type Attempt } from './attempt'
 import { alarmsOnSupply, limitedBy, stoppedByJoint, tripsOnProtection, type Limit } from './limits'
 
 /** What is asked of an attempt at a power claim. */
@@ -57,7 +57,7 @@ export function judgePower(asked: Asked, counts: (attempt: Attempt) => boolean):
     return {
       outcome: 'not met',
       figure: outside.outOfRegulation,
-      sentence: `It carries ${sayFigure(outside.power)}, but there its output is ${sayFigure(outside.outOfRegulation)} from nominal, outside the regulation it claims.`,
+      sentence: `It carries ${sayFigure(outside.power)}, but there its output is ${sayFigure(outside.outOfRegulation)} ${promisedRegulation(evidence.analysis) === undefined ? 'under what it gives with nothing connected' : 'from nominal, outside the regulation it claims'}.`,
     }
   }
   return whyNotShown(attempts, reached, asked)

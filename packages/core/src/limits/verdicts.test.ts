@@ -8,7 +8,7 @@ import {
   uuid,
   valuesOf,
 } from '../../test/makers'
-import { claimOf, stepOf, verdictOn } from '../../test/verdicts'
+import { claimOf, stepOf, verdictOn, type Entries } from '../../test/verdicts'
 
 const surge = { quantity: 'surge power', value: 2700, duration: 2 } as const
 const alarmAt = claimOf({ id: uuid(31), quantity: 'alarm voltage', value: 21.6, unit: 'V' })
@@ -229,6 +229,23 @@ describe('a motor that was started', () => {
 })
 
 describe('output out of regulation', () => {
+  it('is held against its own volts at no load where it promises none, and not against the label', () => {
+    const at = (V_C: number, more: Entries = []) => {
+      const step = stepOf(1432)
+      const values = valuesOf({ V_B: 25.6, I: 60, P_C: 1432, V_C })
+      return verdictOn({}, [{ ...step, reading: { ...step.reading, values } }, ...more])
+    }
+    const noLoad = (V_C: number) => noLoadEntry({ V_B: 26.4, I: 0.4, V_C })
+    const folded = at(184, [noLoad(231)])
+    expect(folded.outcome).toBe('not met')
+    expect(folded.sentence).toMatch(
+      /its output is 20\.\d+ ± [\d.]+ % under what it gives with nothing connected\./,
+    )
+    expect(at(215, [noLoad(231)]).outcome).toBe('met')
+    // One for another market, and one of which nobody read the volts at no load.
+    expect(at(118, [noLoad(120)]).outcome).toBe('met')
+    expect(at(184).outcome).toBe('met')
+  })
   it('is the unit’s own only where it carried the load without an alarm', () => {
     const regulation = claimOf({
       id: uuid(32),
