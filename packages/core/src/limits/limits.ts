@@ -119,7 +119,7 @@ function wellOver({ read: { V_B } }: StepFigures, analysis: Analysis): string | 
 }
 
 /** Whether the input stood at or under the volts at which the unit warns or stops, though no alarm was noted. */
-function atThreshold({ read: { V_B } }: StepFigures, analysis: Analysis): boolean {
+export function atThreshold({ read: { V_B } }: StepFigures, analysis: Analysis): boolean {
   const { unit } = analysis.record.revision
   const thresholds = [claimedValue(unit, 'alarm voltage'), claimedValue(unit, 'cutoff voltage')]
   return (

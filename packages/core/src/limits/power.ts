@@ -3,7 +3,14 @@ import { judge, notShown, notTested, undecided, type Evidence, type Judge, type 
 import { expanded } from '../meters'
 import { claimValue, sayClaim } from '../units'
 import { allAttempts, isMotor, promisedRegulation, type Attempt } from './attempt'
-import { alarmsOnSupply, limitedBy, stoppedByJoint, tripsOnProtection, type Limit } from './limits'
+import {
+  alarmsOnSupply,
+  atThreshold,
+  limitedBy,
+  stoppedByJoint,
+  tripsOnProtection,
+  type Limit,
+} from './limits'
 
 /** What is asked of an attempt at a power claim. */
 export interface Asked {
@@ -53,13 +60,8 @@ export function judgePower(asked: Asked, counts: (attempt: Attempt) => boolean):
 
   const reached = attempts.filter((attempt) => attempt.power.x.value >= wanted * 0.995)
   const outside = reached.find((attempt) => attempt.carried && attempt.outOfRegulation)
-  if (outside?.outOfRegulation && !evidence.limiter) {
-    return {
-      outcome: 'not met',
-      figure: outside.outOfRegulation,
-      sentence: `It carries ${sayFigure(outside.power)}, but there its output is ${sayFigure(outside.outOfRegulation)} ${promisedRegulation(evidence.analysis) === undefined ? 'under what it gives with nothing connected' : 'from nominal, outside the regulation it claims'}.`,
-    }
-  }
+  if (outside?.outOfRegulation && !evidence.limiter)
+    return outsideRegulation(outside, outside.outOfRegulation, evidence)
   return whyNotShown(attempts, reached, asked)
 }
 
@@ -121,6 +123,25 @@ function failedVerdict(failed: Attempt, { evidence: { claim }, hold }: Asked, ca
     figure: failed.power,
     sentence: `It gave up at ${sayFigure(failed.power)}, ${cause}${time}, against ${sayClaim(claim)}.${before}`,
   }
+}
+
+/** Carried, but at volts that are not those of a carried load: the unit's doing, unless its input stood where it warns. */
+function outsideRegulation({ power, step }: Attempt, off: Figure, evidence: Evidence): Verdict {
+  const { analysis } = evidence
+  const from =
+    promisedRegulation(analysis) === undefined
+      ? 'under what it gives with nothing connected'
+      : 'from nominal, outside the regulation it claims'
+  const sentence = `It carries ${sayFigure(power)}, but there its output is ${sayFigure(off)} ${from}`
+  return atThreshold(step, analysis)
+    ? notShown(
+        evidence,
+        'supply',
+        `${sentence}, and its input was down to where it warns or stops.`,
+        'A stiffer bank or shorter leads would show it.',
+        power,
+      )
+    : { outcome: 'not met', figure: off, sentence: `${sentence}.` }
 }
 
 /** How near an attempt came to the promise, 0 to 1: by its power and by its time. */

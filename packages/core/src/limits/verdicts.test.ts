@@ -242,6 +242,14 @@ describe('output out of regulation', () => {
       /its output is 20\.\d+ ± [\d.]+ % under what it gives with nothing connected\./,
     )
     expect(at(215, [noLoad(231)]).outcome).toBe('met')
+    // Its input was where it warns, though no alarm was noted.
+    const low = stepOf(1432)
+    const values = valuesOf({ V_B: 21.5, I: 70, P_C: 1432, V_C: 184 })
+    expect(
+      verdictOn({}, [{ ...low, reading: { ...low.reading, values } }, noLoad(231)], {
+        unit: { claims: [alarmAt] },
+      }),
+    ).toMatchObject({ outcome: 'not shown', limiter: 'supply' })
     // One for another market, and one of which nobody read the volts at no load.
     expect(at(118, [noLoad(120)]).outcome).toBe('met')
     expect(at(184).outcome).toBe('met')
