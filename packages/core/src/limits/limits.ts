@@ -1,11 +1,11 @@
 import type { Limiter } from '@even-watt/contract'
 import { attributeStep, type LostPart } from '../attribution'
 import { decides, formatNumber, isFigure, say, sayFigure, type Figure } from '../figures'
-import { efficiencyAt, hasFit, type StepFigures } from '../ladder'
+import { atThreshold, efficiencyAt, hasFit, type StepFigures } from '../ladder'
 import { expanded } from '../meters'
 import { weakestLinks } from '../rigs'
 import type { Analysis } from '../trials'
-import { claimedValue, claimValue } from '../units'
+import { claimValue } from '../units'
 import type { Attempt } from './attempt'
 
 /** What ended a test before the claim could be shown, found in the readings themselves (docs/method/findings.md). */
@@ -61,7 +61,8 @@ export const tripsOnProtection: Look = ({ step, end, held, alarm, opened }, { re
  * read well over where the unit says it warns, neither is at fault as far as anybody can tell.
  */
 export const alarmsOnSupply: Look = ({ alarm, end, step, power }, analysis) => {
-  if (alarm !== 'low voltage' && !(end === 'tripped' && atThreshold(step, analysis))) return undefined
+  if (alarm !== 'low voltage' && !(end === 'tripped' && atThreshold(step, analysis.record.revision.unit)))
+    return undefined
   const { rig, unit } = analysis.record.revision
   const attribution = attributeStep(step, analysis.supply, rig)
   const threshold = alarmVoltage(analysis)
@@ -116,15 +117,6 @@ function wellOver({ read: { V_B } }: StepFigures, analysis: Analysis): string | 
   return inputVoltage !== undefined && surely > inputVoltage
     ? `its nominal ${say(inputVoltage, 'V')}`
     : undefined
-}
-
-/** Whether the input stood at or under the volts at which the unit warns or stops, though no alarm was noted. */
-export function atThreshold({ read: { V_B } }: StepFigures, analysis: Analysis): boolean {
-  const { unit } = analysis.record.revision
-  const thresholds = [claimedValue(unit, 'alarm voltage'), claimedValue(unit, 'cutoff voltage')]
-  return (
-    decides(V_B) && thresholds.some((volts) => volts !== undefined && V_B.x.value <= volts + expanded(V_B.x))
-  )
 }
 
 /** A joint stopped a test only where it takes this share of all the volts missing: not one that only tips a tired bank. */

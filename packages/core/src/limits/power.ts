@@ -1,16 +1,10 @@
-import { decides, isFigure, say, sayDuration, sayFigure } from '../figures'
+import { decides, isFigure, say, sayDuration, sayFigure, type Figure } from '../figures'
 import { judge, notShown, notTested, undecided, type Evidence, type Judge, type Verdict } from '../findings'
+import { atThreshold } from '../ladder'
 import { expanded } from '../meters'
 import { claimValue, sayClaim } from '../units'
 import { allAttempts, isMotor, promisedRegulation, type Attempt } from './attempt'
-import {
-  alarmsOnSupply,
-  atThreshold,
-  limitedBy,
-  stoppedByJoint,
-  tripsOnProtection,
-  type Limit,
-} from './limits'
+import { alarmsOnSupply, limitedBy, stoppedByJoint, tripsOnProtection, type Limit } from './limits'
 
 /** What is asked of an attempt at a power claim. */
 export interface Asked {
@@ -133,7 +127,7 @@ function outsideRegulation({ power, step }: Attempt, off: Figure, evidence: Evid
       ? 'under what it gives with nothing connected'
       : 'from nominal, outside the regulation it claims'
   const sentence = `It carries ${sayFigure(power)}, but there its output is ${sayFigure(off)} ${from}`
-  return atThreshold(step, analysis)
+  return atThreshold(step, analysis.record.revision.unit)
     ? notShown(
         evidence,
         'supply',

@@ -1,82 +1,10 @@
-import { decides, derive, isFigure, say, sayFigure, type Derived, type Figure } from '../../figures'
-import {
-  judgeFigure,
-  nearlyAll,
-  notShown,
-  notTested,
-  promisedLoad,
-  type Evidence,
-  type Judge,
-  type Verdict,
-} from '../../findings'
+import { decides, derive, isFigure, say, type Derived, type Figure } from '../../figures'
+import { judgeFigure, notTested, type Evidence, type Judge } from '../../findings'
 import { combine } from '../../meters'
 import type { NoLoadFigures } from '../../noLoad'
 import type { StepFigures } from '../step'
-
-/** A figure, and the step that it was read at; no step: at no load. */
-interface Extreme {
-  readonly figure: Figure
-  readonly at: StepFigures | undefined
-}
-
-/**
- * The figure that is furthest out, by a measure of its value (its size, unless told otherwise), over the steps that were
- * carried, and no load; those that may decide come first.
- */
-function worst(
-  { analysis }: Evidence,
-  of: (step: StepFigures) => Derived,
-  also: readonly Derived[],
-  measure: (x: number) => number = Math.abs,
-): Extreme | undefined {
-  const carried = analysis.ladder.steps.filter((step) => step.carried)
-  const seen = [
-    ...carried.map((at) => ({ figure: of(at), at })),
-    ...also.map((figure) => ({ figure, at: undefined })),
-  ].flatMap(({ figure, at }): Extreme[] => (isFigure(figure) ? [{ figure, at }] : []))
-  const deciding = seen.filter(({ figure }) => decides(figure))
-  return (deciding.length ? deciding : seen).reduce<Extreme | undefined>(
-    (most, one) => (!most || measure(one.figure.x.value) > measure(most.figure.x.value) ? one : most),
-    undefined,
-  )
-}
-
-/** Where it was read, and how far the loads went: a promise over the loads is not shown by the lighter ones alone. */
-function overLoads(
-  evidence: Evidence,
-  { figure, at }: Extreme,
-  of: (step: StepFigures) => Derived,
-  what: string,
-): Verdict {
-  const verdict = judgeFigure(evidence, figure, what)
-  if (verdict.outcome === 'not tested') return verdict
-  const where = at
-    ? `at ${[at.load, isFigure(at.P_C) && sayFigure(at.P_C)].filter(Boolean).join(', ')}`
-    : 'at no load'
-  const sentence = `${verdict.sentence.slice(0, -1)}, ${where}.`
-  const short = verdict.outcome.startsWith('met') ? shortOfAll(evidence, of) : undefined
-  return short
-    ? notShown(evidence, 'load', `${sentence} ${short.why}`, short.would, figure)
-    : { ...verdict, sentence }
-}
-
-/** How far the loads that were read fall short of what a promise is for; undefined: they do not. */
-export function shortOfAll(
-  evidence: Evidence,
-  of: (step: StepFigures) => Derived,
-): { readonly why: string; readonly would: string } | undefined {
-  const all = promisedLoad(evidence)
-  const would = `Read it at ${all === undefined ? 'the largest load there is' : say(all, 'W')}.`
-  const loaded = evidence.analysis.ladder.steps.filter((step) => step.carried && decides(of(step)))
-  if (!loaded.length) return { why: 'It was read at no load only.', would }
-  const most = Math.max(...loaded.flatMap(({ P_C }) => (isFigure(P_C) ? [P_C.x.value] : [])))
-  if (all === undefined || most >= all * nearlyAll) return undefined
-  const why =
-    most > 0
-      ? `The loads that it was read at went up to ${say(most, 'W')} of ${say(all, 'W')}.`
-      : 'How many watts were on is not known.'
-  return { why, would }
-}
+import { worst, type Look } from './extreme'
+import { overLoads } from './overLoads'
 
 /** Deviation from nominal, in % of it or in the quantity's own unit. */
 function deviation(figure: Derived, nominal: number, inPercent: boolean): Derived {
@@ -96,10 +24,9 @@ export const judgeRegulation: Judge = (evidence) => {
   const inPercent = evidence.claim.unit === '%'
   const of = ({ regulation, read, nominal }: StepFigures) =>
     inPercent ? regulation : deviation(read.V_C, nominal, false)
-  const extreme = worst(evidence, of, [])
-  if (!extreme)
+  const verdict = overLoads(evidence, { of }, 'The largest deviation from nominal')
+  if (!verdict)
     return notTested('Regulation was not tested: no output voltage under a load that was carried.')
-  const verdict = overLoads(evidence, extreme, of, 'The largest deviation from nominal')
   const inputs = evidence.analysis.ladder.steps
     .filter(({ carried, read }) => carried && decides(read.V_C))
     .map((step) => step.read.V_B)
@@ -115,45 +42,50 @@ export const judgeRegulation: Judge = (evidence) => {
 
 export const distortionOf = (step: StepFigures) => step.read.THD
 
+const distortion = ({ analysis }: Evidence): Look => ({
+  of: distortionOf,
+  atNoLoad: analysis.noLoad.on.read.THD,
+})
+
 /** The highest distortion that was read under a load that was carried, or at no load. */
-export const worstDistortion = (evidence: Evidence): Figure | undefined => highest(evidence)?.figure
+export const worstDistortion = (evidence: Evidence): Figure | undefined =>
+  worst(evidence, distortion(evidence))?.figure
 
-const highest = (evidence: Evidence) => worst(evidence, distortionOf, [evidence.analysis.noLoad.on.read.THD])
+export const judgeDistortion: Judge = (evidence) =>
+  overLoads(evidence, distortion(evidence), 'The highest THD read') ??
+  notTested('Distortion was not tested: no THD was read.')
 
-export const judgeDistortion: Judge = (evidence) => {
-  const extreme = highest(evidence)
-  return extreme
-    ? overLoads(evidence, extreme, distortionOf, 'The highest THD read')
-    : notTested('Distortion was not tested: no THD was read.')
+/** "Within ±" looks for the largest deviation from nominal, "at least" for the lowest value, "at most" for the highest. */
+function lookAt(
+  { claim, analysis }: Evidence,
+  quantity: 'V_C' | 'f',
+  nominalOf: (at: StepFigures | NoLoadFigures) => number,
+): Look & { readonly which: string } {
+  const within = claim.comparator === 'within ±'
+  const of = (at: StepFigures | NoLoadFigures) =>
+    within ? deviation(at.read[quantity], nominalOf(at), claim.unit === '%') : at.read[quantity]
+  return {
+    of,
+    atNoLoad: of(analysis.noLoad.on),
+    measure: within ? Math.abs : (x) => (claim.comparator === 'at least' ? -x : x),
+    which: within ? 'the largest deviation from nominal' : 'the value furthest out',
+  }
 }
 
-/** "Within ±" is judged by the largest deviation from nominal, "at least" by the lowest value, "at most" by the highest. */
-const judgeOutput =
-  (
-    quantity: 'V_C' | 'f',
-    nominalOf: (at: StepFigures | NoLoadFigures) => number,
-    what: string,
-    judgeExtreme: typeof overLoads,
-  ): Judge =>
-  (evidence) => {
-    const { claim, analysis } = evidence
-    const within = claim.comparator === 'within ±'
-    const of = (at: StepFigures | NoLoadFigures) =>
-      within ? deviation(at.read[quantity], nominalOf(at), claim.unit === '%') : at.read[quantity]
-    const measure = within ? Math.abs : (x: number) => (claim.comparator === 'at least' ? -x : x)
-    const extreme = worst(evidence, of, [of(analysis.noLoad.on)], measure)
-    if (!extreme) return notTested(`${what} was not tested: it was not read.`)
-    const which = within ? 'the largest deviation from nominal' : 'the value furthest out'
-    return judgeExtreme(evidence, extreme, of, `${what}: ${which}`)
-  }
-
-export const judgeOutputVoltage = judgeOutput('V_C', ({ nominal }) => nominal, 'Output voltage', overLoads)
+export const judgeOutputVoltage: Judge = (evidence) => {
+  const look = lookAt(evidence, 'V_C', ({ nominal }) => nominal)
+  return (
+    overLoads(evidence, look, `Output voltage: ${look.which}`) ??
+    notTested('Output voltage was not tested: it was not read.')
+  )
+}
 
 /** A clock keeps its frequency, loaded or not: wherever it was read it decides. */
-export const judgeFrequency: Judge = (evidence) =>
-  judgeOutput(
-    'f',
-    () => evidence.analysis.record.revision.unit.outputFrequency,
-    'Frequency',
-    (asked, { figure }, _of, what) => judgeFigure(asked, figure, what),
-  )(evidence)
+export const judgeFrequency: Judge = (evidence) => {
+  const { outputFrequency } = evidence.analysis.record.revision.unit
+  const look = lookAt(evidence, 'f', () => outputFrequency)
+  const extreme = worst(evidence, look)
+  return extreme
+    ? judgeFigure(evidence, extreme.figure, `Frequency: ${look.which}`)
+    : notTested('Frequency was not tested: it was not read.')
+}

@@ -1,9 +1,9 @@
 import type { Claim } from '@even-watt/contract'
 import fc from 'fast-check'
-import { noLoadEntry, valuesOf } from '../../../test/makers'
+import { noLoadEntry, uuid, valuesOf } from '../../../test/makers'
 import { claimOf, stepOf, verdictOn, type Entries } from '../../../test/verdicts'
 
-const rated = claimOf({ id: '00000000-0000-4000-8000-000000000099', value: 1500 })
+const rated = claimOf({ id: uuid(99), value: 1500 })
 const told = (patch: Partial<Claim>, entries: Entries) =>
   verdictOn(patch, entries, { unit: { claims: [rated] } })
 
@@ -37,6 +37,25 @@ describe.each(overLoads)('a promise of %s over the loads', (_name, claim) => {
     const broken = told(claim, [out(300, 212, 0.05), out(1400, 229, 0.02)])
     expect(broken.outcome).toBe('not met')
     expect(broken.sentence).toMatch(/at 300 W, 300(\.0)? ± [\d.]+ W\./)
+  })
+  it('is not broken with an input down to where the unit warns', () => {
+    const alarm = claimOf({ id: uuid(98), quantity: 'alarm voltage', value: 21.6, unit: 'V' })
+    const step = out(1400, 212, 0.05)
+    const fed = (V_B: number) => ({
+      ...step,
+      reading: {
+        ...step.reading,
+        values: valuesOf({ V_B, I: 65, P_C: 1400, V_C: 212, THD: 0.05 }),
+      },
+    })
+    const lower = fed(21.5)
+    const at = (V_B: number) => verdictOn(claim, [fed(V_B)], { unit: { claims: [rated, alarm] } })
+    expect(at(21.5)).toMatchObject({ outcome: 'not shown', limiter: 'supply' })
+    expect(at(24).outcome).toBe('not met')
+    // What broke it with a sound input is not hidden by what was worse with a low one.
+    const both = verdictOn(claim, [lower, out(700, 216, 0.045)], { unit: { claims: [rated, alarm] } })
+    expect(both.outcome).toBe('not met')
+    expect(both.sentence).toContain('at 700 W')
   })
   it('is not held against a rating that nobody states, but against some load', () => {
     expect(verdictOn(claim, [noLoad, out(300, 230, 0.012)]).outcome).toMatch(/^met/)
