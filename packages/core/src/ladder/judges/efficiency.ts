@@ -23,26 +23,32 @@ import type { StepFigures } from '../step'
  * the terminals were not read, what comes out of the posts bounds it: the unit is no worse than it is with its leads.
  */
 export const judgeEfficiency: Judge = (evidence) => {
+  const { load } = evidence.claim
+  return load === undefined ? atItsBest(evidence) : atLoad(evidence, load)
+}
+
+function atLoad(evidence: Evidence, load: number): Verdict {
+  const where = `at ${say(load, 'W')}`
+  const near = ({ P_C }: StepFigures) => isFigure(P_C) && Math.abs(P_C.x.value - load) < 0.05 * load
+  const figure = onCurve(evidence.analysis, load) ?? best(evidence.analysis, 'eta_unit', near)
+  return (
+    decided(evidence, figure, `Efficiency ${where}`) ??
+    byBound(evidence, near, where) ??
+    (figure ? undecided(figure) : notTested(`Efficiency ${where} was not tested: no step near it.`))
+  )
+}
+
+function atItsBest(evidence: Evidence): Verdict {
   const { claim, analysis } = evidence
   const fit = analysis.ladder.unitFit
-  if (claim.load !== undefined) {
-    const where = `at ${say(claim.load, 'W')}`
-    const near = (step: StepFigures) =>
-      isFigure(step.P_C) && Math.abs(step.P_C.x.value - (claim.load ?? 0)) < 0.05 * (claim.load ?? 0)
-    const figure = onCurve(analysis, claim.load) ?? best(analysis, 'eta_unit', near)
-    return (
-      offCurve(evidence, decide(figure, `Efficiency ${where}`)) ??
-      byBound(evidence, near, where) ??
-      (figure ? undecided(figure) : notTested(`Efficiency ${where} was not tested: no step near it.`))
-    )
-  }
   const peak = hasFit(fit) ? peakOf(fit) : undefined
   const figure = peak
     ? curveFigure('η_peak', analysis, peak.eta, `η at ${say(peak.P.value, 'W')} on the curve`)
     : best(analysis, 'eta_unit')
-  const verdict = offCurve(
+  const verdict = decided(
     evidence,
-    decide(figure, peak ? `The peak, near ${say(peak.P.value, 'W')},` : 'The best step'),
+    figure,
+    peak ? `The peak, near ${say(peak.P.value, 'W')},` : 'The best step',
   )
   if (!verdict)
     return (
@@ -51,27 +57,24 @@ export const judgeEfficiency: Judge = (evidence) => {
         ? undecided(figure)
         : notTested('Efficiency was not tested: no step has both input and output power.'))
     )
-  if (verdict.outcome === 'not shown') return verdict
   const beyond = peak || !verdict.outcome.startsWith('not met') ? undefined : bestElsewhere(evidence)
   if (beyond)
     return notShown(evidence, 'load', `${verdict.sentence} ${beyond.why}`, beyond.would, verdict.figure)
   return hasFit(fit)
     ? { ...verdict, sentence: `${verdict.sentence} ${sayRange(fit, claimValue(claim), sayClaim(claim))}` }
     : verdict
-
-  function decide(x: Figure | undefined, what: string): Verdict | undefined {
-    if (!x || !decides(x)) return undefined
-    const outcome = judge(x.x, claim.comparator, claimValue(claim))
-    return { outcome, figure: x, sentence: `${what} is ${sayFigure(x)} against ${sayClaim(claim)}.` }
-  }
 }
 
-/** What the best of steps that lie on no curve would show may be what was misread. */
-function offCurve(evidence: Evidence, verdict: Verdict | undefined): Verdict | undefined {
-  const fit = evidence.analysis.ladder.unitFit
-  return verdict?.outcome.startsWith('met') && !hasFit(fit) && fit.misfit
-    ? notShown(evidence, 'meter', verdict.sentence, fit.missing, verdict.figure)
-    : verdict
+/** By a figure that may decide. What the best of steps that lie on no curve would show may be what was misread. */
+function decided(evidence: Evidence, figure: Figure | undefined, what: string): Verdict | undefined {
+  if (!figure || !decides(figure)) return undefined
+  const { claim, analysis } = evidence
+  const outcome = judge(figure.x, claim.comparator, claimValue(claim))
+  const sentence = `${what} is ${sayFigure(figure)} against ${sayClaim(claim)}.`
+  const fit = analysis.ladder.unitFit
+  return outcome.startsWith('met') && !hasFit(fit) && fit.misfit
+    ? notShown(evidence, 'meter', sentence, fit.missing, figure)
+    : { outcome, figure, sentence }
 }
 
 /** Share of the rated watts under which no unit is at its best. */
