@@ -1,4 +1,4 @@
-import { grades, type EntryOf, type Value } from '@even-watt/contract'
+import { grades, type EntryOf, type Quantity, type Value } from '@even-watt/contract'
 import fc from 'fast-check'
 import {
   bankOf,
@@ -18,6 +18,7 @@ import { claimOf, stepOf, verdictOn, type Entries } from '../../test/verdicts'
 import { isFigure } from '../figures'
 import { hasFit } from '../ladder'
 import { viewTrial } from '../view'
+import { gateOf } from './gate'
 import { rangesThatHold } from './rangeOf'
 import { setAsideOf } from './setAside'
 
@@ -92,6 +93,14 @@ describe('what must not decide', () => {
     // A last digit under nothing is nothing.
     expect(at(-0.001).outcome).toMatch(met)
     expect(at(0.01).outcome).toMatch(met)
+  })
+
+  it('but not amps that flow back into a panel at night, with all that was logged before', () => {
+    const gate = gateOf(revisionOf({ meters }), 'sine', { readings: new Map(), meters: new Map() }, new Map())
+    const back = (quantity: Quantity) =>
+      gate({ quantity, value: -5, grade: 'measured', meter: uuid(1) }, 'an entry')
+    expect(back('I_in')).toBeUndefined()
+    expect(back('V_C')?.why).toContain('below zero')
   })
 
   it('an idle draw that flows out of the unit', () => {

@@ -16,8 +16,12 @@ const beyondCheck: Refusal = {
   todo: 'Read it with a meter once, at about this value.',
 }
 
-/** Quantities that may be below zero: a charger sends current the other way, and cold is cold. */
-const signed: ReadonlySet<Quantity> = new Set(['T', 'PF', 'I', 'I_bank', 'P_B', 'Q_B', 'E_B'])
+/** Quantities that may be below zero: current and what follows from it may flow the other way, and cold is cold. */
+const signed: ReadonlySet<Quantity> = new Set([
+  ...(['T', 'PF', 'I', 'I_bank', 'P_B', 'Q_B', 'E_B'] as const),
+  // A panel takes some at night.
+  ...(['I_in', 'P_in', 'E_in'] as const),
+])
 
 const belowZero: Refusal = {
   why: 'it is below zero, which it cannot be.',
