@@ -422,6 +422,43 @@ describe('where heat settles', () => {
     expect(long.view.findings[0]?.standing.outcome).toBe('not met')
     expect(look([hold, felt(0), felt(5)], { unit }).view.findings[0]?.standing.outcome).toBe('not shown')
   })
+  it('is shown by a hold of its rated load, whatever lighter ones did, and broken by none over it', () => {
+    const heldAt = (n: number, watts: number, rise: number) => {
+      const log = logEntry({ what: 'rated hold', watts }, n)
+      return [
+        log,
+        ...[0, 5, 10, 15, 20, 25, 30, 40].map((minutes) =>
+          checkIn(
+            log,
+            minutes,
+            { P_C: watts },
+            {
+              temperatures: [
+                { place: 'case', celsius: 22 + rise * (1 - Math.exp(-minutes / 14)) },
+                { place: 'room', celsius: 22 },
+              ],
+            },
+          ),
+        ),
+      ]
+    }
+    const told = (...entries: Entry[]) =>
+      look(entries, {
+        unit: stationOf([
+          claim({ quantity: 'case temperature', comparator: 'at most', value: 65, unit: '°C' }),
+          claim({ id: uuid(99), quantity: 'continuous power', value: 1400, unit: 'W' }),
+        ]),
+      }).view.findings[0]?.standing
+    const light = heldAt(1, 300, 30)
+    expect(told(...light)).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+    expect(told(...light)?.sentence).toContain('That was with 300 W of 1400 W.')
+    expect(told(...heldAt(2, 1380, 25))?.outcome).toBe('met')
+    expect(told(...light, ...heldAt(2, 1380, 25))?.outcome).toBe('met')
+    expect(told(...heldAt(3, 1800, 60))).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+    expect(told(...heldAt(3, 1800, 60), ...heldAt(2, 1380, 25))?.outcome).toBe('met')
+    expect(told(...heldAt(2, 1380, 60))?.outcome).toBe('not met')
+    expect(told(...heldAt(1, 300, 60))?.outcome).toBe('not met')
+  })
   it('is held against a promise for a room by what the log says of the room', () => {
     const told = (value: number, room: number) =>
       look([hold, ...[0, 5, 10, 15, 20, 25, 30, 40].map((m) => felt(m))], {
@@ -591,6 +628,8 @@ describe('noise', () => {
     for (const quiet of [idle, { ...idle, fan: 'off', watts: 100 } as const])
       expect(told(45, [quiet])?.wouldShow).toContain('with its fan running, or at its rated load')
     expect(told(45, [{ ...idle, fan: 'off', watts: 1450 }])?.outcome).toBe('met')
+    // So near it is quiet all the same: what is missing is the fan.
+    expect(told(45, [{ ...idle, distance: 0.3 }])?.wouldShow).toContain('with its fan running')
     // Promised at a load: at that, not over it, and not without.
     const at = (watts: number, level: number) => told(45, [{ ...at1m, level, watts }], { load: 600 })
     expect(at(590, 44)?.outcome).toBe('met')

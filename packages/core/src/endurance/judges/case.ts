@@ -5,6 +5,7 @@ import {
   notShown,
   notTested,
   promisedLoad,
+  tooMuch,
   type Evidence,
   type Judge,
 } from '../../findings'
@@ -18,8 +19,7 @@ interface Felt {
   readonly watts: number | undefined
 }
 
-/** Share over what it is promised at, or rated for, from which a hold says nothing against it. */
-const tooMuch = 1.05
+const valueOf = ({ heat }: Felt) => settledOrHottest(heat).x.value
 
 /**
  * Case temperature: where it would settle; reached is only its least. With nearly all that it is rated for it shows the
@@ -30,20 +30,23 @@ export const judgeCase: Judge = (evidence) => {
   const felt = analysis.logs
     .flatMap((log) => heatOf(log, analysis).map((heat): Felt => ({ heat, watts: meanWatts(log) })))
     .filter(({ heat }) => heat.place === 'case')
-    .sort((a, b) => settledOrHottest(b.heat).x.value - settledOrHottest(a.heat).x.value)
-  const full = promisedLoad(evidence) ?? Infinity
-  const hottest = felt.find(({ watts = 0 }) => watts <= full * tooMuch) ?? felt[0]
-  if (!hottest) return notTested('The case was not felt over a hold: note its temperature at check-ins.')
-  const { heat, watts } = hottest
+    .sort((a, b) => valueOf(b) - valueOf(a))
+  const promised = claimValue(claim)
+  const full = promisedLoad(evidence)
+  const over = ({ watts = 0 }: Felt) => full !== undefined && watts > full * tooMuch
+  const loaded = ({ watts = 0 }: Felt) => full === undefined || watts >= full * nearlyAll
+  const told =
+    felt.find((one) => valueOf(one) > promised && !over(one)) ??
+    felt.find((one) => valueOf(one) <= promised && loaded(one)) ??
+    felt[0]
+  if (!told) return notTested('The case was not felt over a hold: note its temperature at check-ins.')
+  const { heat, watts } = told
   const figure = settledOrHottest(heat)
-  if (!heat.settles && figure.x.value < claimValue(claim))
+  if (!heat.settles && figure.x.value < promised)
     return notShown(evidence, 'time', heat.sentence, 'Hold it for longer, until it settles.', figure)
   const verdict = judgeFigure(evidence, figure, 'Its case')
-  const met = verdict.outcome.startsWith('met')
-  const unlike =
-    (met && full !== Infinity && (watts ?? 0) < full * nearlyAll) ||
-    (verdict.outcome.startsWith('not met') && watts !== undefined && watts > full * tooMuch)
-  return unlike ? anotherLoad(evidence, verdict.sentence, watts, full, figure) : verdict
+  const unlike = verdict.outcome.startsWith('met') ? !loaded(told) : over(told)
+  return full !== undefined && unlike ? anotherLoad(evidence, verdict.sentence, watts, full, figure) : verdict
 }
 
 function anotherLoad(

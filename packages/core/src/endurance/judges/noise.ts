@@ -5,6 +5,7 @@ import {
   notShown,
   notTested,
   promisedLoad,
+  tooMuch,
   undecided,
   type Evidence,
   type Judge,
@@ -65,14 +66,14 @@ function ofHeard(heard: readonly Heard[], evidence: Evidence): Verdict {
   if (shown) return decided(shown, evidence)
   const [first] = [...quiet, ...heard]
   if (!first) return notTested('The noise was not read.')
-  const { why, would } = whatIsMissing(first, evidence)
+  const { why, would } = whatIsMissing(first, first.level.x.value <= promised, evidence)
   return notShown(evidence, 'meter', `It was ${said(first)}${why}`, would, first.level)
 }
 
-function whatIsMissing(one: Heard, evidence: Evidence): { why: string; would: string } {
+function whatIsMissing(one: Heard, quiet: boolean, evidence: Evidence): { why: string; would: string } {
   const { load } = evidence.claim
   const there = sayLength(promisedAt)
-  if (nearer(one) || farther(one))
+  if (quiet ? farther(one) : nearer(one))
     return { why: `; a level is promised for ${there}.`, would: `Read it at ${there}.` }
   if (load !== undefined)
     return {
@@ -90,7 +91,7 @@ function whatIsMissing(one: Heard, evidence: Evidence): { why: string; would: st
 
 /** With more than the load that the promise is for, or for all that is noted. */
 const perhapsOver = ({ noise }: Heard, { claim }: Evidence): boolean =>
-  claim.load !== undefined && (noise.entry.reading.watts ?? Infinity) > claim.load * 1.05
+  claim.load !== undefined && (noise.entry.reading.watts ?? Infinity) > claim.load * tooMuch
 
 function atItsLoudest({ noise }: Heard, evidence: Evidence): boolean {
   const { fan, watts = 0 } = noise.entry.reading
