@@ -39,6 +39,57 @@ test('a trial and a unit that are not there are said so', async ({ page }) => {
   await expect(page.getByText('This unit is not here any more.')).toBeVisible()
 })
 
+test('what is ticked or chosen stands at once, whatever older look at the trial comes back', async ({
+  page,
+}) => {
+  const trial = await freshTrial(page, 'Ticked and chosen')
+  // As on a slow machine: the next frame is long in coming.
+  await page.addInitScript(() => {
+    window.requestAnimationFrame = (draw) => window.setTimeout(() => draw(performance.now()), 300)
+  })
+  await page.goto(`${demoUrl()}/trials/${trial}/report`)
+  await page.getByText('Compose it').click()
+  const part = page.getByRole('list', { name: 'Parts of the report' }).getByRole('checkbox').first()
+  const after = await part.evaluate(async (box: HTMLInputElement) => {
+    const { port1, port2 } = new MessageChannel()
+    const next = new Promise((resolve) => (port1.onmessage = resolve))
+    box.click()
+    port2.postMessage('as soon as the click is done with')
+    await next
+    return box.checked
+  })
+  expect(after).toBe(false)
+  await expect(page.getByText('Saved.', { exact: true })).toBeVisible()
+
+  await page.goto(`${demoUrl()}/trials/${trial}/findings`)
+  const time = page.getByLabel(/continuous.+ without a time means/)
+  await expect(time).toHaveValue('600')
+  const gate = () => {
+    let open = () => undefined as void
+    return { shut: new Promise<void>((resolve) => (open = resolve)), open: () => open() }
+  }
+  const [look, save] = [gate(), gate()]
+  await page.route(`**/api/trials/${trial}`, async (route) => {
+    const isLook = route.request().method() === 'GET'
+    const response = isLook ? await route.fetch() : undefined
+    await (isLook ? look : save).shut
+    await route.fulfill({ response: response ?? (await route.fetch()) })
+  })
+  const looked = page.waitForRequest(`**/api/trials/${trial}`)
+  await page.evaluate(() => window.dispatchEvent(new Event('focus')))
+  await looked
+  await time.selectOption('180')
+  const cameBack = page.waitForResponse(`**/api/trials/${trial}`)
+  look.open()
+  await cameBack
+  await page.waitForTimeout(200)
+  await expect(page.getByText('Saved.', { exact: true })).toBeHidden()
+  await expect(time).toHaveValue('180')
+  save.open()
+  await expect(page.getByText('Saved.', { exact: true })).toBeVisible()
+  await expect(time).toHaveValue('180')
+})
+
 test('a new trial says at every stage what to do first', async ({ page }) => {
   const trial = await freshTrial(page, 'Nothing yet')
   const expectOn = async (stage: string, words: string | RegExp) => {

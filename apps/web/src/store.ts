@@ -8,6 +8,8 @@ export const store = configureStore({
   reducer: { [api.reducerPath]: api.reducer, outbox: outboxSlice.reducer },
   middleware: (defaults) =>
     defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
+  // By the next frame a box that was ticked would have gone back to what the store said before.
+  enhancers: (defaults) => defaults({ autoBatch: { type: 'tick' } }),
 })
 setupListeners(store.dispatch)
 

@@ -38,6 +38,7 @@ import type {
 } from '@even-watt/contract'
 import { keepEntries } from '../offline/keepEntries'
 import { followTrial } from './following'
+import { lastSaves, standing } from './savedLast'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 
 export interface Edit<Content> {
@@ -220,6 +221,7 @@ export const api = createApi({
     }),
     trial: build.query<Trial, string>({
       query: (id) => `/trials/${id}`,
+      transformResponse: (given: Trial) => standing(given, lastSaves.get(given.id)),
       providesTags: (_result, _error, id) => [{ type: 'trial', id }],
     }),
     /** A whole trial at once, not followed: for looking at several beside each other. */

@@ -2,21 +2,15 @@ import { TrialSettings, type Problem, type Trial } from '@even-watt/contract'
 import { useState } from 'react'
 import { parse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
+import { lastSaves } from '../api/savedLast'
 import { store, useAppDispatch } from '../store'
 import { answer } from '../ui/answers'
-import { standing, type SavedLast } from './savedLast'
 import { useTrial } from './useTrial'
 
 type Patch = Partial<TrialSettings>
 
 /** What may be edited of a trial, without the rest of it. */
 const settingsOf = (trial: TrialSettings): TrialSettings => parse(TrialSettings, trial)
-
-/** Saves of one trial: each goes after the one before, on top of what that made. */
-interface Line extends SavedLast {
-  readonly done: Promise<unknown>
-}
-const lines = new Map<string, Line>()
 
 /**
  * Saves a change to what may be edited of a trial. It stands on screen at once, so that the next key builds on it; a
@@ -36,30 +30,30 @@ export function useSaveSettings(): {
   // What saves may have waited for a search meanwhile: it builds on what stands now, not on what stood when it began.
   const current = () => api.endpoints.trial.select(trial.id)(store.getState()).data ?? trial
   const save = async (patch: Patch | ((now: TrialSettings) => Patch)) => {
-    const before = lines.get(trial.id)
-    const now = standing(current(), before)
+    const before = lastSaves.get(trial.id)
+    const now = current()
     const settings = settingsOf({ ...now, ...(typeof patch === 'function' ? patch(now) : patch) })
     show(settings)
     const sent = (async () => {
       await before?.done.catch(() => undefined)
-      const editedFrom = Math.max(now.version, lines.get(trial.id)?.version ?? 0)
+      const editedFrom = Math.max(now.version, lastSaves.get(trial.id)?.version ?? 0)
       return send({ id: trial.id, editedFrom, settings }).unwrap()
     })()
-    lines.set(trial.id, { done: sent, pending: true, version: before?.version ?? 0, wanted: settings })
+    lastSaves.set(trial.id, { done: sent, pending: true, version: before?.version ?? 0, wanted: settings })
     try {
       const { version } = await sent
-      const last = lines.get(trial.id)
+      const last = lastSaves.get(trial.id)
       if (!last) return true
       // What came back may be one change behind, and what is shown older still.
       const pending = last.done !== sent
-      lines.set(trial.id, { ...last, pending, version })
+      lastSaves.set(trial.id, { ...last, pending, version })
       show({ ...last.wanted, version })
       if (pending) return true
       setProblem(undefined)
       answer('Saved.')
       return true
     } catch (error) {
-      if (lines.get(trial.id)?.done === sent) lines.delete(trial.id)
+      if (lastSaves.get(trial.id)?.done === sent) lastSaves.delete(trial.id)
       dispatch(api.util.invalidateTags([{ type: 'trial', id: trial.id }]))
       setProblem(problemOf(error))
       return false
