@@ -7,9 +7,11 @@ export function Ways() {
   const [on, setOn] = useState(() => ({ sound: wants('sound'), notification: wants('notification') }))
   const [why, setWhy] = useState<string>()
   const change = async (way: Way, wanted: boolean) => {
+    const show = (is: boolean) => setOn((before) => ({ ...before, [way]: is }))
+    show(wanted)
     const refused = await want(way, wanted)
     setWhy(refused)
-    if (refused === undefined) setOn((before) => ({ ...before, [way]: wanted }))
+    if (refused !== undefined) show(false)
   }
   return (
     <>
