@@ -1,3 +1,4 @@
+import type { Trial } from '@even-watt/contract'
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { captureStep, demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
@@ -22,6 +23,12 @@ test('a report is composed by keys: own words, order, short form; nothing chosen
   await expect(article.getByText('Read this first.')).toBeVisible()
   await page.getByLabel('Method', { exact: true }).click()
   await expect(article.getByRole('heading', { name: 'Method' })).toHaveCount(0)
+  await expect
+    .poll(async () => {
+      const { report } = (await (await page.request.get(`${demoUrl()}/api/trials/${trial}`)).json()) as Trial
+      return report?.blocks.find(({ key }) => key === 'Method')?.shown
+    })
+    .toBe(false)
   await page.reload()
   await expect(article.getByText('Read this first.')).toBeVisible()
   await expect(article.getByRole('heading', { name: 'Method' })).toHaveCount(0)

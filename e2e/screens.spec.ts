@@ -34,10 +34,17 @@ test('two tabs editing one unit: the second is shown the conflict and chooses', 
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('This was changed meanwhile.')).toBeVisible()
   await expect(page.getByLabel('Firmware')).toHaveValue('1.7')
+  // However late the list is read again: what was saved stands.
+  await page.route('**/api/units', async (route) => {
+    const response = await route.fetch()
+    await new Promise((resolve) => setTimeout(resolve, 1500))
+    await route.fulfill({ response })
+  })
   await page.getByRole('button', { name: 'Save mine over it' }).click()
   await expect(page.getByRole('heading', { name: 'Units' })).toBeVisible()
   await page.getByRole('link', { name: 'Ottrel 1400-24 rev C' }).click()
   await expect(page.getByLabel('Firmware')).toHaveValue('1.7')
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
 })
 
 test('what is typed into a form survives leaving the page', async ({ page }) => {

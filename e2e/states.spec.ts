@@ -88,6 +88,7 @@ test('what is ticked or chosen stands at once, whatever older look at the trial 
   save.open()
   await expect(page.getByText('Saved.', { exact: true })).toBeVisible()
   await expect(time).toHaveValue('180')
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
 })
 
 test('a new trial says at every stage what to do first', async ({ page }) => {

@@ -37,9 +37,10 @@ import type {
   UnitLife,
 } from '@even-watt/contract'
 import { keepEntries } from '../offline/keepEntries'
+import { base } from './base'
 import { followTrial } from './following'
 import { lastSaves, standing } from './savedLast'
-import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 
 export interface Edit<Content> {
   id: string
@@ -65,22 +66,19 @@ interface Deletion {
   editedFrom: number
 }
 
+/** A document as it is kept. */
+interface Kept {
+  readonly id: string
+}
+
+type Document = 'unit' | 'meter' | 'rig' | 'load' | 'comparison' | 'checklist' | 'diary'
+type DocumentList = 'units' | 'meters' | 'rigs' | 'loads' | 'comparisons' | 'checklists' | 'diaries'
+
 /** All entries of a trial, and the cursor from which what is new is followed. */
 export interface Followed {
   entries: Entry[]
   cursor: string
 }
-
-const base = fetchBaseQuery({
-  baseUrl: '/api',
-  // A connection that hangs is a server that is away.
-  timeout: 60_000,
-  // Problem documents are JSON under another name.
-  responseHandler: async (response) => {
-    const text = await response.text()
-    return text ? (JSON.parse(text) as unknown) : null
-  },
-})
 
 /** Server state: documents, trials and their entries. Everything shown is derived from these by core. */
 export const api = createApi({
@@ -103,222 +101,202 @@ export const api = createApi({
   ],
   refetchOnReconnect: true,
   refetchOnFocus: true,
-  endpoints: (build) => ({
-    units: build.query<StoredUnit[], void>({ query: () => '/units', providesTags: ['unit'] }),
-    saveUnit: build.mutation<StoredUnit, Edit<Unit>>({
-      query: ({ id, ...body }) => ({ url: `/units/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['unit'],
-    }),
-    deleteUnit: build.mutation<null, Deletion>({
-      query: ({ id, editedFrom }) => ({ url: `/units/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
-      invalidatesTags: ['unit'],
-    }),
-    meters: build.query<StoredMeter[], void>({ query: () => '/meters', providesTags: ['meter'] }),
-    saveMeter: build.mutation<StoredMeter, Edit<Meter>>({
-      query: ({ id, ...body }) => ({ url: `/meters/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['meter'],
-    }),
-    deleteMeter: build.mutation<null, Deletion>({
-      query: ({ id, editedFrom }) => ({ url: `/meters/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
-      invalidatesTags: ['meter'],
-    }),
-    rigs: build.query<StoredRig[], void>({ query: () => '/rigs', providesTags: ['rig'] }),
-    saveRig: build.mutation<StoredRig, Edit<Rig>>({
-      query: ({ id, ...body }) => ({ url: `/rigs/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['rig'],
-    }),
-    deleteRig: build.mutation<null, Deletion>({
-      query: ({ id, editedFrom }) => ({ url: `/rigs/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
-      invalidatesTags: ['rig'],
-    }),
-    uses: build.query<DocumentUses, { what: 'unit' | 'meter' | 'rig' | 'load' | 'checklist'; id: string }>({
-      query: ({ what, id }) => `/${what}s/${id}/uses`,
-    }),
-    loads: build.query<StoredLoad[], void>({ query: () => '/loads', providesTags: ['load'] }),
-    taken: build.query<Taken[], void>({ query: () => '/loads/taken', providesTags: ['load', 'entries'] }),
-    saveLoad: build.mutation<StoredLoad, Edit<Load>>({
-      query: ({ id, ...body }) => ({ url: `/loads/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['load'],
-    }),
-    deleteLoad: build.mutation<null, Deletion>({
-      query: ({ id, editedFrom }) => ({ url: `/loads/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
-      invalidatesTags: ['load'],
-    }),
-    comparisons: build.query<StoredComparison[], void>({
-      query: () => '/comparisons',
-      providesTags: ['comparison'],
-    }),
-    saveComparison: build.mutation<StoredComparison, Edit<Comparison>>({
-      query: ({ id, ...body }) => ({ url: `/comparisons/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['comparison'],
-    }),
-    deleteComparison: build.mutation<null, Deletion>({
-      query: ({ id, editedFrom }) => ({
-        url: `/comparisons/${id}?editedFrom=${editedFrom}`,
-        method: 'DELETE',
-      }),
-      invalidatesTags: ['comparison'],
-    }),
-    checklists: build.query<StoredChecklist[], void>({
-      query: () => '/checklists',
-      providesTags: ['checklist'],
-    }),
-    saveChecklist: build.mutation<StoredChecklist, Edit<Checklist>>({
-      query: ({ id, ...body }) => ({ url: `/checklists/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['checklist'],
-    }),
-    deleteChecklist: build.mutation<null, Deletion>({
-      query: ({ id, editedFrom }) => ({
-        url: `/checklists/${id}?editedFrom=${editedFrom}`,
-        method: 'DELETE',
-      }),
-      invalidatesTags: ['checklist'],
-    }),
-    diaries: build.query<StoredDiary[], void>({ query: () => '/diaries', providesTags: ['diary'] }),
-    saveDiary: build.mutation<StoredDiary, Edit<Diary>>({
-      query: ({ id, ...body }) => ({ url: `/diaries/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['diary'],
-    }),
-    unitLife: build.query<UnitLife, string>({
-      query: (id) => `/units/${id}/life`,
-      providesTags: ['entries', 'trials'],
-    }),
-    editions: build.query<Edition[], { kind: Publishable; of: string }>({
-      query: (params) => ({ url: '/editions', params }),
-      providesTags: ['edition'],
-    }),
-    editionByContent: build.query<Edition, string>({ query: (sha256) => `/editions/by-content/${sha256}` }),
-    keepEdition: build.mutation<Edition, { id: string; edition: NewEdition }>({
-      query: ({ id, edition }) => ({ url: `/editions/${id}`, method: 'PUT', body: edition }),
-      invalidatesTags: ['edition'],
-    }),
-    lan: build.query<LanState, void>({ query: () => '/lan', providesTags: ['lan'] }),
-    switchLan: build.mutation<LanState, { on: boolean; passphrase?: string }>({
-      query: (body) => ({ url: '/lan', method: 'PUT', body }),
-      invalidatesTags: ['lan'],
-    }),
-    shutOut: build.mutation<LanState, string>({
-      query: (id) => ({ url: `/lan/devices/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['lan'],
-    }),
-    settings: build.query<Settings | null, void>({ query: () => '/settings', providesTags: ['settings'] }),
-    saveSettings: build.mutation<Settings, Settings>({
-      query: (body) => ({ url: '/settings', method: 'PUT', body }),
-      invalidatesTags: ['settings'],
-    }),
-    trials: build.query<TrialPage, TrialsWanted>({
-      query: (wanted) => ({ url: '/trials', params: { ...wanted } }),
-      providesTags: ['trials'],
-    }),
-    running: build.query<Running[], void>({
-      query: () => '/trials/running',
-      providesTags: ['trials', 'entries'],
-    }),
-    search: build.query<SearchAnswer, string>({ query: (q) => ({ url: '/search', params: { q } }) }),
-    verdicts: build.query<TrialVerdicts, readonly string[]>({
-      query: (ids) => ({ url: '/trials/verdicts', params: { ids: ids.join(',') } }),
-      providesTags: ['trials', 'entries'],
-    }),
-    trial: build.query<Trial, string>({
-      query: (id) => `/trials/${id}`,
-      transformResponse: (given: Trial) => standing(given, lastSaves.get(given.id)),
-      providesTags: (_result, _error, id) => [{ type: 'trial', id }],
-    }),
-    /** A whole trial at once, not followed: for looking at several beside each other. */
-    document: build.query<TrialDocument, string>({
-      query: (id) => `/trials/${id}/export.json`,
-      providesTags: (_result, _error, id) => [
-        { type: 'trial', id },
-        { type: 'entries', id },
-      ],
-    }),
-    putAway: build.query<{ away: boolean }, string>({
-      query: (id) => `/trials/${id}/put-away`,
-      providesTags: (_result, _error, id) => [{ type: 'trial', id }],
-    }),
-    setPutAway: build.mutation<{ away: boolean }, { id: string; away: boolean }>({
-      query: ({ id, away }) => ({ url: `/trials/${id}/put-away`, method: 'PUT', body: { away } }),
-      invalidatesTags: (_result, _error, { id }) => [{ type: 'trial', id }, 'trials'],
-    }),
-    deleteTrial: build.mutation<null, { id: string; title: string }>({
-      query: ({ id, title }) => ({ url: `/trials/${id}`, method: 'DELETE', body: { title } }),
-      invalidatesTags: ['trials'],
-    }),
-    restoreBackup: build.mutation<BackupSummary, Blob>({
-      // As long as it takes: an hour.
-      query: (body) => ({ url: '/backup', method: 'PUT', body, timeout: 3_600_000 }),
-    }),
-    startTrial: build.mutation<Trial, NewTrial>({
-      query: (body) => ({ url: '/trials', method: 'POST', body }),
-      invalidatesTags: ['trials'],
-    }),
-    saveTrial: build.mutation<Trial, { id: string; editedFrom: number; settings: TrialSettings }>({
-      query: ({ id, ...body }) => ({ url: `/trials/${id}`, method: 'PUT', body }),
-      invalidatesTags: (_result, _error, { id }) => [{ type: 'trial', id }, 'trials'],
-    }),
-    addRevision: build.mutation<Trial, NewRevision & { trial: string }>({
-      query: ({ trial, ...body }) => ({ url: `/trials/${trial}/revisions`, method: 'POST', body }),
-      invalidatesTags: (_result, _error, { trial }) => [{ type: 'trial', id: trial }, 'trials'],
-    }),
-    entries: build.query<Followed, string>({
-      queryFn: async (trial, _api, _options, fetch) => {
-        const entries: Entry[] = []
-        for (let cursor = '0'; ;) {
-          const result = await fetch(`/trials/${trial}/entries?after=${cursor}`)
-          if (result.error) return { error: result.error }
-          const page = result.data as Followed & { more: boolean }
-          entries.push(...page.entries)
-          ;({ cursor } = page)
-          // Frozen here, or the store goes through every value of a long ladder to freeze it.
-          if (!page.more) return { data: { entries: Object.freeze(entries) as Entry[], cursor } }
-        }
-      },
-      providesTags: (_result, _error, id) => [{ type: 'entries', id }],
-      onCacheEntryAdded: async (
-        trial,
-        { cacheDataLoaded, cacheEntryRemoved, updateCachedData, dispatch, getState },
-      ) => {
-        const loaded = await cacheDataLoaded.catch(() => undefined)
-        if (!loaded) return
-        const stop = followTrial(trial, loaded.data.cursor, {
-          entries: (found, cursor) =>
-            updateCachedData((draft) => {
-              const here = new Set(draft.entries.map(({ id }) => id))
-              draft.entries.push(...found.filter(({ id }) => !here.has(id)))
-              draft.cursor = cursor
-              keepEntries(trial, draft.entries.length)
+  endpoints: (build) => {
+    const documents = <Content, Stored extends Kept>(what: Document, list: DocumentList) => ({
+      all: build.query<Stored[], void>({ query: () => `/${list}`, providesTags: [what] }),
+      save: build.mutation<Stored, Edit<Content>>({
+        query: ({ id, ...body }) => ({ url: `/${list}/${id}`, method: 'PUT', body }),
+        invalidatesTags: [what],
+        // It stands in the list before that is read again: the next change builds on it.
+        onQueryStarted: async (_edit, { dispatch, queryFulfilled }) => {
+          const answer = await queryFulfilled.catch(() => undefined)
+          if (!answer) return
+          dispatch(
+            api.util.updateQueryData(list, undefined, (all: Kept[]) => {
+              const at = all.findIndex(({ id }) => id === answer.data.id)
+              all.splice(at < 0 ? all.length : at, 1, answer.data)
             }),
-          trial: ({ version, revisions }) => {
-            const known = api.endpoints.trial.select(trial)(
-              getState() as Parameters<ReturnType<typeof api.endpoints.trial.select>>[0],
-            ).data
-            if (known && (known.version !== version || known.revisions.length !== revisions))
-              dispatch(api.util.invalidateTags([{ type: 'trial', id: trial }]))
-          },
-          reset: () => dispatch(api.util.invalidateTags([{ type: 'entries', id: trial }])),
-        })
-        await cacheEntryRemoved
-        stop()
-      },
-    }),
-    sendEntries: build.mutation<{ kept: number }, { trial: string; entries: Entry[] }>({
-      query: ({ trial, entries }) => ({ url: `/trials/${trial}/entries`, method: 'POST', body: entries }),
-    }),
-    importTrial: build.mutation<{ id: string }, Blob>({
-      query: (body) => ({
-        url: '/trials/import',
-        method: 'POST',
-        body,
-        headers: { 'Content-Type': body.type },
+          )
+        },
       }),
-      invalidatesTags: ['trials'],
-    }),
-    recipes: build.query<RememberedRecipe[], void>({ query: () => '/captures/recipes' }),
-    loadDemo: build.mutation<null, void>({
-      query: () => ({ url: '/demo', method: 'POST' }),
-      invalidatesTags: ['unit', 'meter', 'rig', 'load', 'comparison', 'checklist', 'diary', 'trials'],
-    }),
-  }),
+      remove: build.mutation<null, Deletion>({
+        query: ({ id, editedFrom }) => ({ url: `/${list}/${id}?editedFrom=${editedFrom}`, method: 'DELETE' }),
+        invalidatesTags: [what],
+      }),
+    })
+    const unit = documents<Unit, StoredUnit>('unit', 'units')
+    const meter = documents<Meter, StoredMeter>('meter', 'meters')
+    const rig = documents<Rig, StoredRig>('rig', 'rigs')
+    const load = documents<Load, StoredLoad>('load', 'loads')
+    const comparison = documents<Comparison, StoredComparison>('comparison', 'comparisons')
+    const checklist = documents<Checklist, StoredChecklist>('checklist', 'checklists')
+    const diary = documents<Diary, StoredDiary>('diary', 'diaries')
+    return {
+      units: unit.all,
+      saveUnit: unit.save,
+      deleteUnit: unit.remove,
+      meters: meter.all,
+      saveMeter: meter.save,
+      deleteMeter: meter.remove,
+      rigs: rig.all,
+      saveRig: rig.save,
+      deleteRig: rig.remove,
+      loads: load.all,
+      saveLoad: load.save,
+      deleteLoad: load.remove,
+      comparisons: comparison.all,
+      saveComparison: comparison.save,
+      deleteComparison: comparison.remove,
+      checklists: checklist.all,
+      saveChecklist: checklist.save,
+      deleteChecklist: checklist.remove,
+      diaries: diary.all,
+      saveDiary: diary.save,
+      uses: build.query<DocumentUses, { what: 'unit' | 'meter' | 'rig' | 'load' | 'checklist'; id: string }>({
+        query: ({ what, id }) => `/${what}s/${id}/uses`,
+      }),
+      taken: build.query<Taken[], void>({ query: () => '/loads/taken', providesTags: ['load', 'entries'] }),
+      unitLife: build.query<UnitLife, string>({
+        query: (id) => `/units/${id}/life`,
+        providesTags: ['entries', 'trials'],
+      }),
+      editions: build.query<Edition[], { kind: Publishable; of: string }>({
+        query: (params) => ({ url: '/editions', params }),
+        providesTags: ['edition'],
+      }),
+      editionByContent: build.query<Edition, string>({ query: (sha256) => `/editions/by-content/${sha256}` }),
+      keepEdition: build.mutation<Edition, { id: string; edition: NewEdition }>({
+        query: ({ id, edition }) => ({ url: `/editions/${id}`, method: 'PUT', body: edition }),
+        invalidatesTags: ['edition'],
+      }),
+      lan: build.query<LanState, void>({ query: () => '/lan', providesTags: ['lan'] }),
+      switchLan: build.mutation<LanState, { on: boolean; passphrase?: string }>({
+        query: (body) => ({ url: '/lan', method: 'PUT', body }),
+        invalidatesTags: ['lan'],
+      }),
+      shutOut: build.mutation<LanState, string>({
+        query: (id) => ({ url: `/lan/devices/${id}`, method: 'DELETE' }),
+        invalidatesTags: ['lan'],
+      }),
+      settings: build.query<Settings | null, void>({ query: () => '/settings', providesTags: ['settings'] }),
+      saveSettings: build.mutation<Settings, Settings>({
+        query: (body) => ({ url: '/settings', method: 'PUT', body }),
+        invalidatesTags: ['settings'],
+      }),
+      trials: build.query<TrialPage, TrialsWanted>({
+        query: (wanted) => ({ url: '/trials', params: { ...wanted } }),
+        providesTags: ['trials'],
+      }),
+      running: build.query<Running[], void>({
+        query: () => '/trials/running',
+        providesTags: ['trials', 'entries'],
+      }),
+      search: build.query<SearchAnswer, string>({ query: (q) => ({ url: '/search', params: { q } }) }),
+      verdicts: build.query<TrialVerdicts, readonly string[]>({
+        query: (ids) => ({ url: '/trials/verdicts', params: { ids: ids.join(',') } }),
+        providesTags: ['trials', 'entries'],
+      }),
+      trial: build.query<Trial, string>({
+        query: (id) => `/trials/${id}`,
+        transformResponse: (given: Trial) => standing(given, lastSaves.get(given.id)),
+        providesTags: (_result, _error, id) => [{ type: 'trial', id }],
+      }),
+      /** A whole trial at once, not followed: for looking at several beside each other. */
+      document: build.query<TrialDocument, string>({
+        query: (id) => `/trials/${id}/export.json`,
+        providesTags: (_result, _error, id) => [
+          { type: 'trial', id },
+          { type: 'entries', id },
+        ],
+      }),
+      putAway: build.query<{ away: boolean }, string>({
+        query: (id) => `/trials/${id}/put-away`,
+        providesTags: (_result, _error, id) => [{ type: 'trial', id }],
+      }),
+      setPutAway: build.mutation<{ away: boolean }, { id: string; away: boolean }>({
+        query: ({ id, away }) => ({ url: `/trials/${id}/put-away`, method: 'PUT', body: { away } }),
+        invalidatesTags: (_result, _error, { id }) => [{ type: 'trial', id }, 'trials'],
+      }),
+      deleteTrial: build.mutation<null, { id: string; title: string }>({
+        query: ({ id, title }) => ({ url: `/trials/${id}`, method: 'DELETE', body: { title } }),
+        invalidatesTags: ['trials'],
+      }),
+      restoreBackup: build.mutation<BackupSummary, Blob>({
+        // As long as it takes: an hour.
+        query: (body) => ({ url: '/backup', method: 'PUT', body, timeout: 3_600_000 }),
+      }),
+      startTrial: build.mutation<Trial, NewTrial>({
+        query: (body) => ({ url: '/trials', method: 'POST', body }),
+        invalidatesTags: ['trials'],
+      }),
+      saveTrial: build.mutation<Trial, { id: string; editedFrom: number; settings: TrialSettings }>({
+        query: ({ id, ...body }) => ({ url: `/trials/${id}`, method: 'PUT', body }),
+        invalidatesTags: (_result, _error, { id }) => [{ type: 'trial', id }, 'trials'],
+      }),
+      addRevision: build.mutation<Trial, NewRevision & { trial: string }>({
+        query: ({ trial, ...body }) => ({ url: `/trials/${trial}/revisions`, method: 'POST', body }),
+        invalidatesTags: (_result, _error, { trial }) => [{ type: 'trial', id: trial }, 'trials'],
+      }),
+      entries: build.query<Followed, string>({
+        queryFn: async (trial, _api, _options, fetch) => {
+          const entries: Entry[] = []
+          for (let cursor = '0'; ;) {
+            const result = await fetch(`/trials/${trial}/entries?after=${cursor}`)
+            if (result.error) return { error: result.error }
+            const page = result.data as Followed & { more: boolean }
+            entries.push(...page.entries)
+            ;({ cursor } = page)
+            // Frozen here, or the store goes through every value of a long ladder to freeze it.
+            if (!page.more) return { data: { entries: Object.freeze(entries) as Entry[], cursor } }
+          }
+        },
+        providesTags: (_result, _error, id) => [{ type: 'entries', id }],
+        onCacheEntryAdded: async (
+          trial,
+          { cacheDataLoaded, cacheEntryRemoved, updateCachedData, dispatch, getState },
+        ) => {
+          const loaded = await cacheDataLoaded.catch(() => undefined)
+          if (!loaded) return
+          const stop = followTrial(trial, loaded.data.cursor, {
+            entries: (found, cursor) =>
+              updateCachedData((draft) => {
+                const here = new Set(draft.entries.map(({ id }) => id))
+                draft.entries.push(...found.filter(({ id }) => !here.has(id)))
+                draft.cursor = cursor
+                keepEntries(trial, draft.entries.length)
+              }),
+            trial: ({ version, revisions }) => {
+              const known = api.endpoints.trial.select(trial)(
+                getState() as Parameters<ReturnType<typeof api.endpoints.trial.select>>[0],
+              ).data
+              if (known && (known.version !== version || known.revisions.length !== revisions))
+                dispatch(api.util.invalidateTags([{ type: 'trial', id: trial }]))
+            },
+            reset: () => dispatch(api.util.invalidateTags([{ type: 'entries', id: trial }])),
+          })
+          await cacheEntryRemoved
+          stop()
+        },
+      }),
+      sendEntries: build.mutation<{ kept: number }, { trial: string; entries: Entry[] }>({
+        query: ({ trial, entries }) => ({ url: `/trials/${trial}/entries`, method: 'POST', body: entries }),
+      }),
+      importTrial: build.mutation<{ id: string }, Blob>({
+        query: (body) => ({
+          url: '/trials/import',
+          method: 'POST',
+          body,
+          headers: { 'Content-Type': body.type },
+        }),
+        invalidatesTags: ['trials'],
+      }),
+      recipes: build.query<RememberedRecipe[], void>({ query: () => '/captures/recipes' }),
+      loadDemo: build.mutation<null, void>({
+        query: () => ({ url: '/demo', method: 'POST' }),
+        invalidatesTags: ['unit', 'meter', 'rig', 'load', 'comparison', 'checklist', 'diary', 'trials'],
+      }),
+    }
+  },
 })
 
 const isProblem = (data: unknown): data is Problem =>

@@ -26,3 +26,10 @@ export interface Save extends SavedLast {
 
 /** The last save of each trial by this page. */
 export const lastSaves = new Map<string, Save>()
+
+/** Has the browser ask before the page is left while a change is not answered yet: one that waits for another is not sent. */
+export function askBeforeLeaving(): void {
+  addEventListener('beforeunload', (event) => {
+    if ([...lastSaves.values()].some(({ pending }) => pending)) event.preventDefault()
+  })
+}

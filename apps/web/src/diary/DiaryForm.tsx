@@ -1,6 +1,6 @@
 import { DiaryLine, diaryKinds, sentences, type StoredDiary, type StoredUnit } from '@even-watt/contract'
 import { format } from 'date-fns'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
 import { drafts, resembles } from '../ui/browserStore'
@@ -13,21 +13,25 @@ type Typed = ReturnType<typeof blank>
 
 /** A new line of the diary. */
 export function DiaryForm({ unit, diary }: { unit: StoredUnit; diary: StoredDiary | undefined }) {
-  const { save, problem } = useSaveDiary()
+  const { save, saving, problem } = useSaveDiary()
   const key = `diary ${unit.id}`
   const [typed, setTyped] = useState<Typed>(() => {
     const kept = drafts.read(key)
     return resembles(blank(), kept) ? kept : blank()
   })
+  const newest = useRef(typed)
   const [faults, setFaults] = useState<ReadonlyMap<string, string>>(new Map())
   const put = (change: Partial<Typed>) => {
     const next = { ...typed, ...change }
+    newest.current = next
     setTyped(next)
     setFaults(new Map())
     drafts.keep(key, next)
   }
   const counts = typed.what === 'cycles' || typed.what === 'energy'
   const submit = async () => {
+    // A second press of the same line.
+    if (saving) return
     const value = readNumber(typed.value)
     if (counts && value.why !== undefined) return setFaults(new Map([['value', value.why]]))
     if (counts && value.value === undefined)
@@ -44,8 +48,11 @@ export function DiaryForm({ unit, diary }: { unit: StoredUnit; diary: StoredDiar
     const now = diary ?? { name: unit.name, lines: [] }
     if (!(await save(unit.id, { ...now, name: unit.name }, (lines) => [...lines, line.data], 'written')))
       return
+    // What was typed meanwhile is the next line.
+    if (newest.current !== typed) return
     drafts.drop(key)
-    setTyped({ ...blank(), what: typed.what })
+    newest.current = { ...blank(), what: typed.what }
+    setTyped(newest.current)
   }
   return (
     <form

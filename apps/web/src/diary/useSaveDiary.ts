@@ -5,7 +5,7 @@ import { answer } from '../ui/answers'
 
 /** Saves a diary on top of the version it was changed from; what was taken away can be had back. */
 export function useSaveDiary() {
-  const [send] = api.useSaveDiaryMutation()
+  const [send, { isLoading: saving }] = api.useSaveDiaryMutation()
   const [problem, setProblem] = useState<Problem>()
   const save = async (
     id: string,
@@ -24,5 +24,5 @@ export function useSaveDiary() {
       return false
     }
   }
-  return { save, problem }
+  return { save, saving, problem }
 }

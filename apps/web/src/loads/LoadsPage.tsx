@@ -100,7 +100,7 @@ function Shelf({ loads }: { loads: readonly StoredLoad[] }) {
     try {
       await save({ id: v7(), editedFrom: 0, content: { ...load, settings, loud: false } }).unwrap()
       setSaid({ kind: 'good', words: `${load.name} is on the shelf, as ${load.kind}.` })
-      setLine('')
+      setLine((now) => (now === line ? '' : now))
     } catch (error) {
       setSaid({ kind: 'problem', words: problemOf(error).title })
     }

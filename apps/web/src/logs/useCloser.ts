@@ -6,24 +6,11 @@ import {
   type Look,
   type SeriesIndex,
 } from '@even-watt/core/logs/kept/index'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useState } from 'react'
+import { rangeOf } from '../outbox/bytes'
 
 /** Points that a chart draws of each line, at most. */
 const most = 900
-
-/** The bytes of a stored log, as many as are looked at. */
-const bytesOf =
-  (sha256: string): BytesAt =>
-  async (from, length) => {
-    if (length <= 0) return new Uint8Array(0)
-    const response = await fetch(`/api/blobs/${sha256}`, {
-      headers: { Range: `bytes=${from}-${from + length - 1}` },
-    })
-    if (!response.ok) throw new Error('The rows of this log could not be fetched.')
-    const bytes = new Uint8Array(await response.arrayBuffer())
-    // A file that is handed over whole: its range is cut out here.
-    return response.status === 200 ? bytes.subarray(from, from + length) : bytes
-  }
 
 interface Closer {
   readonly look: Look | undefined
@@ -44,10 +31,10 @@ export function useCloser(
   const [fault, setFault] = useState<string>()
   const sha256 = file?.reading.sha256
   const size = file?.reading.size ?? 0
-  const bytesAt = useMemo(() => (sha256 === undefined ? undefined : bytesOf(sha256)), [sha256])
   useEffect(() => {
-    if (!bytesAt || sha256 === undefined || whole) return undefined
+    if (sha256 === undefined || whole) return undefined
     let left = false
+    const bytesAt: BytesAt = (at, length) => rangeOf(sha256, at, length)
     const read = async () => {
       const index = await (indexes.get(sha256) ?? keep(sha256, openSeries(size, bytesAt)))
       const look = await lookAt(index, bytesAt, from, to, most)
@@ -66,7 +53,7 @@ export function useCloser(
       left = true
       clearTimeout(timer)
     }
-  }, [bytesAt, sha256, size, from, to, whole])
+  }, [sha256, size, from, to, whole])
   return whole ? { look: undefined, fault: undefined } : { ...found, fault }
 }
 

@@ -22,6 +22,10 @@ export async function dropBytes(sha256: string): Promise<void> {
   await forgetBytes(sha256)
 }
 
+/** The bytes of a file that still waits here to be sent. */
+const kept = async (sha256: string): Promise<Blob | undefined> =>
+  here.get(sha256) ?? (await readBytes(sha256).catch(() => undefined))
+
 const partsOf = (size: number) => Math.ceil(size / partSize)
 
 /** Sends the parts that the server does not have yet; resolves with its answer when one fails. */
@@ -31,7 +35,7 @@ export async function sendBytes({ sha256, size, name }: AttachedFile): Promise<R
   if (!asked.ok) return asked
   const state = (await asked.json()) as { whole: boolean; parts: number[] }
   if (state.whole) return undefined
-  const bytes = here.get(sha256) ?? (await readBytes(sha256).catch(() => undefined))
+  const bytes = await kept(sha256)
   // Neither here nor there: the entry itself is refused, in a sentence.
   if (!bytes) return undefined
   const have = new Set(state.parts)
@@ -56,9 +60,23 @@ export async function sendBytes({ sha256, size, name }: AttachedFile): Promise<R
 
 /** The bytes of a file, from this browser while it still waits to be sent, else from the server. */
 export async function bytesOf(sha256: string): Promise<ArrayBuffer> {
-  const kept = here.get(sha256) ?? (await readBytes(sha256).catch(() => undefined))
-  if (kept) return kept.arrayBuffer()
+  const bytes = await kept(sha256)
+  if (bytes) return bytes.arrayBuffer()
   const answer = await fetch(`/api/blobs/${sha256}`)
   if (!answer.ok) throw new Error('Its bytes are not here: the server does not give them.')
   return answer.arrayBuffer()
+}
+
+/** Some bytes of a long file, from where they are; fewer where it ends. */
+export async function rangeOf(sha256: string, from: number, length: number): Promise<Uint8Array> {
+  if (length <= 0) return new Uint8Array(0)
+  const bytes = await kept(sha256)
+  if (bytes) return new Uint8Array(await bytes.slice(from, from + length).arrayBuffer())
+  const answer = await fetch(`/api/blobs/${sha256}`, {
+    headers: { Range: `bytes=${from}-${from + length - 1}` },
+  })
+  if (!answer.ok) throw new Error('Its bytes are not here: the server does not give them.')
+  const given = new Uint8Array(await answer.arrayBuffer())
+  // A file that is handed over whole: its range is cut out here.
+  return answer.status === 200 ? given.subarray(from, from + length) : given
 }

@@ -21,6 +21,11 @@ interface Stored {
 
 type Send<Argument> = (argument: Argument) => { unwrap: () => Promise<unknown> }
 
+/** A list that can be asked for anew. */
+interface Asked<Document> extends QueryState<Document[]> {
+  readonly refetch: () => PromiseLike<{ readonly data?: Document[] | undefined }>
+}
+
 /** What one kind of document needs to be edited; each kind is one such description and its fields. */
 export interface DocumentKind<Form extends FieldValues, Content, Document extends Stored & Content> {
   readonly what: 'unit' | 'meter' | 'rig' | 'load' | 'checklist'
@@ -30,7 +35,7 @@ export interface DocumentKind<Form extends FieldValues, Content, Document extend
   readonly blank: () => Form
   readonly toForm: (document: Content) => Form
   readonly fromForm: (form: Form, report: Report) => unknown
-  readonly useList: () => QueryState<Document[]>
+  readonly useList: () => Asked<Document>
   readonly useSave: () => readonly [Send<Edit<Content>>, unknown]
   readonly useDelete: () => readonly [Send<{ id: string; editedFrom: number }>, unknown]
   readonly Fields: (props: FieldsProps<Form>) => ReactNode
@@ -62,7 +67,16 @@ export function DocumentEditor<Form extends FieldValues, Content, Document exten
             </div>
           )
         }
-        return <Editor key={`${id}${copied}`} kind={kind} document={document} source={source} />
+        const askVersion = async () => (await list.refetch()).data?.find((one) => one.id === id)?.version
+        return (
+          <Editor
+            key={`${id}${copied}`}
+            kind={kind}
+            document={document}
+            source={source}
+            askVersion={askVersion}
+          />
+        )
       }}
     </Loaded>
   )
@@ -72,12 +86,15 @@ interface EditorProps<Form extends FieldValues, Content, Document extends Stored
   readonly kind: DocumentKind<Form, Content, Document>
   readonly document: Document | undefined
   readonly source: Document | undefined
+  /** Which version stands now; what the page shows may be older. */
+  readonly askVersion: () => Promise<number | undefined>
 }
 
 function Editor<Form extends FieldValues, Content, Document extends Stored & Content>({
   kind,
   document,
   source,
+  askVersion,
 }: EditorProps<Form, Content, Document>) {
   const navigate = useNavigate()
   const [id] = useState(() => document?.id ?? v7())
@@ -100,6 +117,10 @@ function Editor<Form extends FieldValues, Content, Document extends Stored & Con
     fromForm: kind.fromForm,
     save: (content) => save(content, editedFrom.current),
   })
+  const saveOver = async (theirs: Document) => {
+    editedFrom.current = (await askVersion()) ?? theirs.version
+    await editor.submit()
+  }
   const cancel = async () => {
     const { pathname, search } = location
     const putBack = editor.cancel()
@@ -140,14 +161,7 @@ function Editor<Form extends FieldValues, Content, Document extends Stored & Con
       onSubmit={() => void editor.submit()}
       onCancel={() => void cancel()}
       beginning={!document}
-      onSaveAnyway={
-        document
-          ? () => {
-              editedFrom.current = document.version
-              void editor.submit()
-            }
-          : undefined
-      }
+      onSaveAnyway={document ? () => void saveOver(document) : undefined}
       onDuplicate={document ? () => void navigate(`${kind.listPath}/new?from=${document.id}`) : undefined}
       onDelete={document ? () => setAsking(true) : undefined}
     >
