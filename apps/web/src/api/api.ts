@@ -182,6 +182,10 @@ export const api = createApi({
       saveSettings: build.mutation<Settings, Settings>({
         query: (body) => ({ url: '/settings', method: 'PUT', body }),
         invalidatesTags: ['settings'],
+        onQueryStarted: async (_settings, { dispatch, queryFulfilled }) => {
+          const answer = await queryFulfilled.catch(() => undefined)
+          if (answer) dispatch(api.util.updateQueryData('settings', undefined, () => answer.data))
+        },
       }),
       trials: build.query<TrialPage, TrialsWanted>({
         query: (wanted) => ({ url: '/trials', params: { ...wanted } }),
