@@ -42,8 +42,14 @@ test('what a use needs is the tester’s own', async ({ page }) => {
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('Uses: two have the same name.')).toBeVisible()
   await page.getByLabel('Use', { exact: true }).last().fill('a quiet load')
+  // Whoever leaves the page finds what was typed there again.
+  await page.goto(demoUrl())
+  await page.goto(`${demoUrl()}/settings/uses`)
+  await expect(page.getByText('What you typed here before was kept.')).toBeVisible()
+  await expect(page.getByLabel('Use', { exact: true }).last()).toHaveValue('a quiet load')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('Saved.')).toBeVisible()
+  await expect(page.getByText('What you typed here before was kept.')).toHaveCount(0)
   const trial = await trialNamed(page, 'Ottrel 1400-24 for')
   await page.goto(`${demoUrl()}/trials/${trial}/findings`)
   await expect(page.getByRole('listitem').filter({ hasText: 'standby overnight' }).first()).toContainText(

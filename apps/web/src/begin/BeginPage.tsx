@@ -5,15 +5,14 @@ import { useId, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { api, problemOf } from '../api/api'
-import { drafts, remembered, resembles } from '../ui/browserStore'
+import { remembered } from '../ui/browserStore'
 import { SelectField, TextField, same } from '../ui/form'
 import { Loaded } from '../ui/Loaded'
 import { ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
+import { useKept } from '../ui/useKept'
 import { beginningOf, blankBegin, type BeginForm, type Beginning } from './begin'
 import { useBegin } from './useBegin'
-
-const draftName = 'begin'
 
 const benchMeters = ['multimeter 0.5 % + 2', 'clamp 400 A 2 % + 3']
 const stationMeters = ['plug wattmeter', 'USB meter']
@@ -38,15 +37,13 @@ export function BeginPage() {
   )
 }
 
-function kept(known: Settings | null): BeginForm {
-  const draft = drafts.read(draftName)
-  const start = { ...blankBegin, mains: known?.mains ?? '', by: remembered.read('initials') ?? '' }
-  return resembles({ ...blankBegin, meters: [''] }, draft) ? draft : start
-}
-
 function Begin({ known }: { readonly known: Settings | null }) {
   const { data: here = [] } = api.useMetersQuery()
-  const [form, setForm] = useState(() => kept(known))
+  const { typed: form, ...kept } = useKept<BeginForm>(
+    'begin',
+    { ...blankBegin, mains: known?.mains ?? '', by: remembered.read('initials') ?? '' },
+    { ...blankBegin, meters: [''] },
+  )
   const [insisted, setInsisted] = useState(false)
   const [problem, setProblem] = useState<Problem>()
   const [ids] = useState(makeIds)
@@ -55,11 +52,7 @@ function Begin({ known }: { readonly known: Settings | null }) {
   const kinds = useId()
   const beginning = beginningOf(form, here, ids)
   const faultAt = (name: string) => (insisted ? beginning.faults[name] : undefined)
-  const change = (patch: Partial<BeginForm>) => {
-    const next = { ...form, ...patch }
-    setForm(next)
-    drafts.keep(draftName, next)
-  }
+  const change = (patch: Partial<BeginForm>) => kept.put({ ...form, ...patch })
   const text = (name: 'name' | 'volts' | 'watts' | 'Wh' | 'rig' | 'by') => ({
     value: form[name],
     error: faultAt(name),
@@ -71,7 +64,7 @@ function Begin({ known }: { readonly known: Settings | null }) {
     if (Object.keys(beginning.faults).length || !beginning.rig) return
     try {
       const trial = await begin(form, beginning, ids, known)
-      drafts.drop(draftName)
+      kept.saved(form, form)
       await navigate(`/trials/${trial}/${station ? 'endurance' : 'no-load'}`)
     } catch (error) {
       setProblem(problemOf(error))

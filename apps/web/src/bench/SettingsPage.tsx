@@ -5,10 +5,12 @@ import { safeParse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
 import { answer } from '../ui/answers'
 import { same, SelectField, TextField } from '../ui/form'
+import { KeptNotice } from '../ui/KeptNotice'
 import { Loaded } from '../ui/Loaded'
 import { ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
 import { chooseUnits } from '../ui/units'
+import { useKept } from '../ui/useKept'
 
 const blank: Settings = { mains: '230 V 50 Hz', currency: 'EUR' }
 
@@ -92,17 +94,18 @@ export function SettingsPage() {
 }
 
 function Fields({ known }: { readonly known: Settings }) {
-  const [form, setForm] = useState(known)
+  const { typed: form, ...kept } = useKept('this bench', known)
   const [problem, setProblem] = useState<Problem>()
   const [save] = api.useSaveSettingsMutation()
   const read = safeParse(Settings, form)
   const change = (patch: Partial<Record<keyof Settings, string>>) =>
-    setForm({ ...form, ...patch } as Settings)
+    kept.put({ ...form, ...patch } as Settings)
   const submit = async () => {
     if (!read.success) return
     try {
       await save(read.data).unwrap()
       chooseUnits(read.data)
+      kept.saved(form, form)
       setProblem(undefined)
       answer('Saved.')
     } catch (error) {
@@ -118,6 +121,11 @@ function Fields({ known }: { readonly known: Settings }) {
         void submit()
       }}
     >
+      {kept.restored && (
+        <div className="col-span-2">
+          <KeptNotice onDiscard={kept.discard} />
+        </div>
+      )}
       {problem && <ProblemNotice problem={problem} />}
       <SelectField
         label="Mains of your place"

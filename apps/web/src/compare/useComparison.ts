@@ -5,7 +5,7 @@ import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
 import { answer } from '../ui/answers'
-import { drafts, resembles } from '../ui/browserStore'
+import { useKept } from '../ui/useKept'
 import { pickedIn } from './picked'
 
 /** What is on screen, saved or not: kept in the tab until it is saved. */
@@ -20,23 +20,17 @@ export function useComparison(stored: StoredComparison | undefined) {
         ...(stored.note ? { note: stored.note } : {}),
       }
     : { name: '', of: pickedIn(location.search) }
-  const [made, setMade] = useState<Comparison>(() => {
-    const kept = drafts.read(key)
-    return resembles<Comparison>({ name: '', of: [{ trial: '', revision: 1 }] }, kept) ? kept : start
+  const { typed: made, ...kept } = useKept<Comparison>(key, start, {
+    name: '',
+    of: [{ trial: '', revision: 1 }],
   })
-  const [changed, setChanged] = useState(() => drafts.read(key) !== undefined)
   // The version the tester began from: another tab's save must not silently become it.
   const editedFrom = useRef(stored?.version ?? 0)
   const [problem, setProblem] = useState<Problem>()
   const [save, { isLoading: saving }] = api.useSaveComparisonMutation()
   const [remove] = api.useDeleteComparisonMutation()
   const navigate = useNavigate()
-  const change = (patch: Partial<Comparison>) => {
-    const next = { ...made, ...patch }
-    setMade(next)
-    setChanged(true)
-    drafts.keep(key, next)
-  }
+  const change = (patch: Partial<Comparison>) => kept.put({ ...made, ...patch })
   const checked = safeParse(Comparison, made)
   /** What is wrong with the choice, whatever its name. */
   const [fault] = checked.success
@@ -45,7 +39,7 @@ export function useComparison(stored: StoredComparison | undefined) {
   return {
     made,
     change,
-    changed,
+    changed: kept.changed,
     problem,
     saving,
     fault: fault?.message,
@@ -61,7 +55,7 @@ export function useComparison(stored: StoredComparison | undefined) {
         setProblem(problemOf(error))
         return
       }
-      drafts.drop(key)
+      kept.discard()
       await navigate('/compare')
       answer(`${name} is deleted.`, () => {
         void save({ id, editedFrom: 0, content: start })
@@ -80,8 +74,7 @@ export function useComparison(stored: StoredComparison | undefined) {
           content: checked.data,
         }).unwrap()
         editedFrom.current = version
-        drafts.drop(key)
-        setChanged(false)
+        kept.saved(made, made)
         setProblem(undefined)
         answer(`Saved as ${checked.data.name}.`)
         if (!stored) await navigate(`/compare/${id}`, { replace: true })

@@ -1,11 +1,11 @@
 import { DiaryLine, diaryKinds, sentences, type StoredDiary, type StoredUnit } from '@even-watt/contract'
 import { format } from 'date-fns'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
-import { drafts, resembles } from '../ui/browserStore'
 import { readNumber, same, SelectField, TextField } from '../ui/form'
 import { ProblemNotice } from '../ui/Notice'
+import { useKept } from '../ui/useKept'
 import { useSaveDiary } from './useSaveDiary'
 
 const blank = () => ({ on: format(new Date(), 'yyyy-MM-dd'), what: 'note', value: '', words: '' })
@@ -14,19 +14,11 @@ type Typed = ReturnType<typeof blank>
 /** A new line of the diary. */
 export function DiaryForm({ unit, diary }: { unit: StoredUnit; diary: StoredDiary | undefined }) {
   const { save, saving, problem } = useSaveDiary()
-  const key = `diary ${unit.id}`
-  const [typed, setTyped] = useState<Typed>(() => {
-    const kept = drafts.read(key)
-    return resembles(blank(), kept) ? kept : blank()
-  })
-  const newest = useRef(typed)
+  const { typed, ...kept } = useKept(`diary ${unit.id}`, blank())
   const [faults, setFaults] = useState<ReadonlyMap<string, string>>(new Map())
   const put = (change: Partial<Typed>) => {
-    const next = { ...typed, ...change }
-    newest.current = next
-    setTyped(next)
+    kept.put({ ...typed, ...change })
     setFaults(new Map())
-    drafts.keep(key, next)
   }
   const counts = typed.what === 'cycles' || typed.what === 'energy'
   const submit = async () => {
@@ -48,11 +40,7 @@ export function DiaryForm({ unit, diary }: { unit: StoredUnit; diary: StoredDiar
     const now = diary ?? { name: unit.name, lines: [] }
     if (!(await save(unit.id, { ...now, name: unit.name }, (lines) => [...lines, line.data], 'written')))
       return
-    // What was typed meanwhile is the next line.
-    if (newest.current !== typed) return
-    drafts.drop(key)
-    newest.current = { ...blank(), what: typed.what }
-    setTyped(newest.current)
+    kept.saved(typed, { ...blank(), what: typed.what })
   }
   return (
     <form

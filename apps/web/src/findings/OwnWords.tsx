@@ -3,8 +3,8 @@ import { useState } from 'react'
 import { safeParse } from 'zod/mini'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
-import { drafts, resembles } from '../ui/browserStore'
 import { ProblemNotice } from '../ui/Notice'
+import { useKept } from '../ui/useKept'
 
 const most = 3
 
@@ -19,21 +19,15 @@ interface Props {
 export function OwnWords({ draft, own, onDone }: Props) {
   const { trial } = useTrial()
   const { save, problem } = useSaveSettings()
-  const key = `answer ${trial.id}`
-  const [lines, setLines] = useState<readonly string[]>(() => {
-    const kept = drafts.read(key)
-    return resembles([''], kept) && Array.isArray(kept) && kept.length ? kept : (own?.said ?? draft)
-  })
+  const { typed: lines, ...kept } = useKept(`answer ${trial.id}`, own?.said ?? draft)
   const [fault, setFault] = useState<string>()
   const put = (i: number, text: string) => {
-    const next = Array.from({ length: most }, (_, k) => (k === i ? text : (lines[k] ?? '')))
-    setLines(next)
+    kept.put(Array.from({ length: most }, (_, k) => (k === i ? text : (lines[k] ?? ''))))
     setFault(undefined)
-    drafts.keep(key, next)
   }
   const keep = async (answer: OwnAnswer | undefined) => {
     if (!(await save({ answer }))) return
-    drafts.drop(key)
+    kept.saved(lines, lines)
     onDone()
   }
   const submit = () => {
@@ -81,7 +75,7 @@ export function OwnWords({ draft, own, onDone }: Props) {
           type="button"
           className="action"
           onClick={() => {
-            drafts.drop(key)
+            kept.discard()
             onDone()
           }}
         >

@@ -5,12 +5,12 @@ import { capture } from '../outbox/capture'
 import { TakingBack } from '../trials/TakingBack'
 import { useTrial } from '../trials/useTrial'
 import { answer } from '../ui/answers'
-import { drafts, resembles } from '../ui/browserStore'
 import { ChooseOne } from '../ui/ChooseOne'
 import { SelectField, TextField, same } from '../ui/form'
 import { Notice } from '../ui/Notice'
 import { UndoRedo } from '../ui/UndoRedo'
 import { useHistory } from '../ui/useHistory'
+import { useKept } from '../ui/useKept'
 import { useThings } from './about'
 import { MarkList } from './MarkList'
 import { MarkingArea } from './MarkingArea'
@@ -44,18 +44,12 @@ export function EditPhotograph({ entry }: { entry: PhotographEntry }) {
   const claims = trial.revisions
     .slice(-1)
     .flatMap(({ unit }) => unit.claims.map(({ id }) => [id, things.get(id) ?? ''] as const))
-  const key = `photograph ${entry.id}`
-  const [draft, setDraft] = useState<Draft>(() => {
-    const kept = drafts.read(key)
-    return resembles(draftOf(entry), kept) ? kept : draftOf(entry)
-  })
+  const { typed: draft, ...kept } = useKept(`photograph ${entry.id}`, draftOf(entry))
   const [shape, setShape] = useState<Shape>('ring')
   const [faults, setFaults] = useState<readonly string[]>([])
   const [takingBack, setTakingBack] = useState<string>()
   const put = (change: Partial<Draft>) => {
-    const next = { ...draft, ...change }
-    setDraft(next)
-    drafts.keep(key, next)
+    kept.put({ ...draft, ...change })
   }
   const marking = useMarking(draft.marks, (marks) => put({ marks }))
   const history = useHistory(draft.marks, (marks) => put({ marks }))
@@ -78,7 +72,7 @@ export function EditPhotograph({ entry }: { entry: PhotographEntry }) {
       replaces: { entry: entry.id, why: 'described or marked anew' },
     })
     if ('faults' in captured) return setFaults(captured.faults.map(({ message }) => message))
-    drafts.drop(key)
+    kept.saved(draft, draft)
     answer('The photograph is kept as it is marked.')
     void navigate(sheet)
   }
@@ -140,13 +134,7 @@ export function EditPhotograph({ entry }: { entry: PhotographEntry }) {
           <button type="submit" className="action action-main" disabled={!changed}>
             Keep it so
           </button>
-          <Link
-            className="action"
-            to={sheet}
-            onClick={() => {
-              drafts.drop(key)
-            }}
-          >
+          <Link className="action" to={sheet} onClick={kept.discard}>
             {changed ? 'Leave it as it was' : 'All photographs'}
           </Link>
           <button type="button" className="plain-link ml-auto" onClick={() => setTakingBack(entry.id)}>

@@ -2,25 +2,33 @@ import { Overruled, sentences, type Problem } from '@even-watt/contract'
 import type { Suiting } from '@even-watt/core'
 import { useState } from 'react'
 import { safeParse } from 'zod/mini'
+import { useTrial } from '../trials/useTrial'
 import { SelectField, TextField } from '../ui/form'
 import { ProblemNotice } from '../ui/Notice'
+import { useKept } from '../ui/useKept'
 
 interface Props {
   readonly line: Suiting
   readonly problem: Problem | undefined
-  /** Undefined: the rule stands again. */
-  readonly onSave: (own: Overruled | undefined) => Promise<void>
+  /** Undefined: the rule stands again. Resolves with whether it is saved. */
+  readonly onSave: (own: Overruled | undefined) => Promise<boolean>
 }
 
 /** The tester’s own word on one use, and why. */
 export function Overrule({ line, problem, onSave }: Props) {
-  const [says, setSays] = useState(line.says === 'does not suit' ? 'does not suit' : 'suits')
-  const [why, setWhy] = useState(line.why ?? '')
+  const { trial } = useTrial()
+  const { typed, put, saved } = useKept(`overrule ${trial.id} ${line.name}`, {
+    says: line.says === 'does not suit' ? 'does not suit' : 'suits',
+    why: line.why ?? '',
+  })
   const [fault, setFault] = useState<string>()
+  const save = async (own: Overruled | undefined) => {
+    if (await onSave(own)) saved(typed, typed)
+  }
   const submit = () => {
-    const read = safeParse(Overruled, { rule: line.name, says, why: why.trim() })
+    const read = safeParse(Overruled, { rule: line.name, says: typed.says, why: typed.why.trim() })
     if (!read.success) return setFault(sentences(read.error)[0]?.message)
-    return void onSave(read.data)
+    return void save(read.data)
   }
   return (
     <form
@@ -33,8 +41,8 @@ export function Overrule({ line, problem, onSave }: Props) {
     >
       <SelectField
         label="It"
-        value={says}
-        onChange={(event) => setSays(event.target.value)}
+        value={typed.says}
+        onChange={(event) => put({ ...typed, says: event.target.value })}
         options={[
           ['suits', 'suits'],
           ['does not suit', 'does not suit'],
@@ -42,11 +50,11 @@ export function Overrule({ line, problem, onSave }: Props) {
       />
       <TextField
         label="Because"
-        value={why}
+        value={typed.why}
         maxLength={300}
         error={fault}
         onChange={(event) => {
-          setWhy(event.target.value)
+          put({ ...typed, why: event.target.value })
           setFault(undefined)
         }}
       />
@@ -55,7 +63,7 @@ export function Overrule({ line, problem, onSave }: Props) {
           Keep
         </button>
         {line.why !== undefined && (
-          <button type="button" className="action" onClick={() => void onSave(undefined)}>
+          <button type="button" className="action" onClick={() => void save(undefined)}>
             Let the rule stand
           </button>
         )}

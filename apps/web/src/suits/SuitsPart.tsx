@@ -48,7 +48,9 @@ export function SuitsPart({ state: { trial, view }, editable = false }: Props) {
                 problem={problem}
                 onSave={async (own) => {
                   const others = overruled.filter(({ rule }) => rule !== line.name)
-                  if (await save({ overruled: own ? [...others, own] : others })) setOpen(undefined)
+                  const isSaved = await save({ overruled: own ? [...others, own] : others })
+                  if (isSaved) setOpen(undefined)
+                  return isSaved
                 }}
               />
             )}

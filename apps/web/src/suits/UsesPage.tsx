@@ -7,9 +7,11 @@ import { safeParse } from 'zod/mini'
 import { api, problemOf } from '../api/api'
 import { answer } from '../ui/answers'
 import { readNumber, RemoveButton, SelectField, TextField, typed } from '../ui/form'
+import { KeptNotice } from '../ui/KeptNotice'
 import { Loaded } from '../ui/Loaded'
 import { Notice, ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
+import { useKept } from '../ui/useKept'
 
 interface NeedForm {
   readonly figure: string
@@ -58,13 +60,13 @@ export function UsesPage() {
 }
 
 function Uses({ settings }: { readonly settings: Settings }) {
-  const [rules, setRules] = useState(() => toForm(settings.suits ?? usualRules))
+  const { typed: rules, ...kept } = useKept<readonly RuleForm[]>('uses', toForm(settings.suits ?? usualRules))
   const [faults, setFaults] = useState<readonly string[]>([])
   const [problem, setProblem] = useState<Problem>()
   const [save] = api.useSaveSettingsMutation()
   const put = (i: number, rule: RuleForm) => {
     setFaults([])
-    setRules(rules.map((one, k) => (k === i ? rule : one)))
+    kept.put(rules.map((one, k) => (k === i ? rule : one)))
   }
   const submit = async () => {
     const unread: string[] = []
@@ -83,6 +85,7 @@ function Uses({ settings }: { readonly settings: Settings }) {
     if (!read.success || said.length) return setFaults(said)
     try {
       await save({ ...settings, suits: read.data }).unwrap()
+      kept.saved(rules, rules)
       setProblem(undefined)
       answer('Saved.')
     } catch (error) {
@@ -98,6 +101,7 @@ function Uses({ settings }: { readonly settings: Settings }) {
         void submit()
       }}
     >
+      {kept.restored && <KeptNotice onDiscard={kept.discard} />}
       {rules.map((rule, i) => (
         <fieldset key={i} className="mb-4 border-b border-rule pb-3">
           <legend className="sr-only">{rule.name || `Use ${i + 1}`}</legend>
@@ -111,7 +115,7 @@ function Uses({ settings }: { readonly settings: Settings }) {
             />
             <RemoveButton
               what={rule.name || `use ${i + 1}`}
-              onRemove={() => setRules(rules.filter((_, k) => k !== i))}
+              onRemove={() => kept.put(rules.filter((_, k) => k !== i))}
             />
           </div>
           {rule.needs.map((need, k) => (
@@ -146,11 +150,11 @@ function Uses({ settings }: { readonly settings: Settings }) {
         <button
           type="button"
           className="action"
-          onClick={() => setRules([...rules, { name: '', needs: [newNeed] }])}
+          onClick={() => kept.put([...rules, { name: '', needs: [newNeed] }])}
         >
           Add a use
         </button>
-        <button type="button" className="action" onClick={() => setRules(toForm(usualRules))}>
+        <button type="button" className="action" onClick={() => kept.put(toForm(usualRules))}>
           As a bench begins
         </button>
       </div>

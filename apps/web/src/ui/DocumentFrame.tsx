@@ -2,7 +2,8 @@ import type { Problem } from '@even-watt/contract'
 import { useEffect, useRef, type ReactNode } from 'react'
 import { isConflict } from '../api/api'
 import { focusFirst } from './enterRule'
-import { Notice, ProblemNotice } from './Notice'
+import { KeptNotice } from './KeptNotice'
+import { ProblemNotice } from './Notice'
 import { Page } from './Page'
 
 interface Props {
@@ -66,14 +67,7 @@ export function DocumentFrame(props: Props) {
           </>
         }
       >
-        {restored && (
-          <Notice kind="odd" word="Draft">
-            What you typed here before was kept.{' '}
-            <button type="button" className="plain-link" onClick={onDiscardDraft}>
-              Discard it
-            </button>
-          </Notice>
-        )}
+        {restored && <KeptNotice onDiscard={onDiscardDraft} />}
         {problem && (
           <ProblemNotice problem={problem}>
             {isConflict(problem) && onSaveAnyway && (
