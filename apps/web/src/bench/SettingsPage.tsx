@@ -97,7 +97,8 @@ function Fields({ known }: { readonly known: Settings }) {
   const { typed: form, ...kept } = useKept('this bench', known)
   const [problem, setProblem] = useState<Problem>()
   const [save] = api.useSaveSettingsMutation()
-  const read = safeParse(Settings, form)
+  // What a use needs is edited elsewhere, and may be newer than what was typed here.
+  const read = safeParse(Settings, { ...form, suits: known.suits })
   const change = (patch: Partial<Record<keyof Settings, string>>) =>
     kept.put({ ...form, ...patch } as Settings)
   const submit = async () => {
