@@ -64,6 +64,8 @@ test('a table dropped on a step gives the wave, decides the THD, and stands in t
   await stage(page, /Report/).click()
   await expect(page.getByRole('heading', { name: 'Waves' })).toBeVisible()
   await expect(page.getByRole('columnheader', { name: '% of the fundamental' })).toBeVisible()
+  // The next walk goes on from here, in a browser of its own.
+  await expect(page.getByTestId('unsent')).toBeHidden()
 })
 
 test('what is no capture is said at its place, and nothing is lost', async ({ page }) => {
