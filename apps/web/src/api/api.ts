@@ -39,7 +39,7 @@ import type {
 import { keepEntries } from '../offline/keepEntries'
 import { base } from './base'
 import { followTrial } from './following'
-import { lastSaves, standing } from './savedLast'
+import { asItStands } from './savedLast'
 import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 
 export interface Edit<Content> {
@@ -202,7 +202,7 @@ export const api = createApi({
       }),
       trial: build.query<Trial, string>({
         query: (id) => `/trials/${id}`,
-        transformResponse: (given: Trial) => standing(given, lastSaves.get(given.id)),
+        transformResponse: asItStands,
         providesTags: (_result, _error, id) => [{ type: 'trial', id }],
       }),
       /** A whole trial at once, not followed: for looking at several beside each other. */

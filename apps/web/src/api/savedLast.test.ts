@@ -1,5 +1,5 @@
 import type { Trial, TrialSettings } from '@even-watt/contract'
-import { standing } from './savedLast'
+import { asItStands, lastSaves, standing } from './savedLast'
 
 const given = { id: 't', version: 4, title: 'As it was', hold: 600, revisions: [] } as unknown as Trial
 const wanted = { title: 'As it was', hold: 300 } as unknown as TrialSettings
@@ -24,5 +24,12 @@ describe('a trial as it stands', () => {
 
   it('keeps what is no setting, such as the revisions', () => {
     expect(standing(given, { pending: true, version: 0, wanted })).toMatchObject({ id: 't', revisions: [] })
+  })
+
+  it('is the server’s word alone once that knows of the save, were it an older trial that was brought back', () => {
+    lastSaves.set('t', { pending: false, version: 5, wanted, done: Promise.resolve() })
+    expect(asItStands(given)).toMatchObject({ hold: 300, version: 5 })
+    expect(asItStands({ ...given, version: 5 }).hold).toBe(600)
+    expect(asItStands({ ...given, version: 2 })).toMatchObject({ hold: 600, version: 2 })
   })
 })

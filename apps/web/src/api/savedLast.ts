@@ -27,6 +27,13 @@ export interface Save extends SavedLast {
 /** The last save of each trial by this page. */
 export const lastSaves = new Map<string, Save>()
 
+/** What the server gave, as it stands. A save that it knows of is forgotten: no older look is under way by then. */
+export function asItStands(given: Trial): Trial {
+  const last = lastSaves.get(given.id)
+  if (last && !last.pending && given.version >= last.version) lastSaves.delete(given.id)
+  return standing(given, last)
+}
+
 /** Has the browser ask before the page is left while a change is not answered yet: one that waits for another is not sent. */
 export function askBeforeLeaving(): void {
   addEventListener('beforeunload', (event) => {
