@@ -19,6 +19,8 @@ const shared = {
 }
 
 export default {
+  // Only what hangs is stopped: how long a test takes is the machine's affair.
+  testTimeout: 120_000,
   projects: [
     {
       ...shared,

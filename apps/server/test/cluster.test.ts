@@ -13,8 +13,6 @@ import { refuseNewer } from '../src/database/newer'
 import { commandLine, pause, runningIn, startTicks } from '../src/cluster/processes'
 import { close, listen } from '../src/listen'
 
-jest.setTimeout(60_000)
-
 const ask = async (url: string, sql: string) => {
   const client = new pg.Client({ connectionString: url })
   await client.connect()

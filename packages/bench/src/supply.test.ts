@@ -133,7 +133,7 @@ describe('the supply of three hundred benches', () => {
       const other = healthy.ladder.steps.at(-1)
       if (other && attributeStep(other, healthy.supply, rig).culprit?.kind === 'unit') cleared += 1
     }
-  }, 120_000)
+  })
 
   it('hold the truth of the bank’s resistance from the ladder', () =>
     expect(source.share).toBeGreaterThanOrEqual(0.94))
