@@ -11,9 +11,12 @@ export function createPool(connectionString: string, log: Logger): Pool {
     connectionTimeoutMillis: 5000,
     statement_timeout: 30_000,
   })
-  const broke = (err: Error) => log.warn({ err }, 'a database connection broke')
-  // A connection that breaks, idle or in the midst of work, must not end the process: the next request opens another.
-  pool.on('error', broke)
+  // A connection that breaks, idle or in the midst of work, must not end the process: the next request opens another. The
+  // pool tells once more of one that was idle. At the end the database may be gone before its last connections are.
+  const broke = ({ message }: Error) => {
+    if (!pool.ending) log.warn(`A database connection broke: ${message}`)
+  }
+  pool.on('error', () => undefined)
   pool.on('connect', (client) => client.on('error', broke))
   return pool
 }
