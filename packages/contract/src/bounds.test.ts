@@ -201,7 +201,7 @@ describe('what is refused, and how', () => {
       'a limiter of its own',
       LimiterSet,
       { claim: id, revision: 1, limiter: 'luck' },
-      'Limiter: one of supply, load, meter, protection, joint, time.',
+      'Limiter: one of supply, load, meter, protection, joint, leads, machine, time, person.',
     ],
     [
       'a kind of its own',

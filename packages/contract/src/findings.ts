@@ -1,7 +1,33 @@
 import * as z from 'zod/mini'
 import { Id, number, oneOf, text, whole, words } from './shared'
 
-export const limiters = ['supply', 'load', 'meter', 'protection', 'joint', 'time'] as const
+/** Who may end or spoil a test, in the words of the method (docs/method/blame.md). */
+export const whos = [
+  'unit',
+  'protection',
+  'joint',
+  'leads',
+  'supply',
+  'load',
+  'machine',
+  'meter',
+  'time',
+  'person',
+] as const
+export type Who = (typeof whos)[number]
+
+/** All but the unit itself: what kept a promise from being shown. */
+export const limiters = [
+  'supply',
+  'load',
+  'meter',
+  'protection',
+  'joint',
+  'leads',
+  'machine',
+  'time',
+  'person',
+] as const satisfies readonly Who[]
 export const Limiter = oneOf('Limiter', limiters)
 export type Limiter = z.infer<typeof Limiter>
 

@@ -1,7 +1,7 @@
-import type { Claim, TrialSettings } from '@even-watt/contract'
-import { underItsConditions } from './conditions'
-import type { Finding } from './findings'
-import { underItsVolts } from './statedVolts'
+import type { Claim, ClaimQuantity, TrialSettings } from '@even-watt/contract'
+import { conditionsOf } from './conditions'
+import { isDecided, judged, wordsOf, type Asked, type Finding, type Promised, type Verdict } from './court'
+import { sayVolts, underItsVolts } from './statedVolts'
 import { allOf } from './subjects'
 import type { Analysis } from './trials'
 
@@ -12,36 +12,65 @@ export interface ClaimFindings {
   readonly earlier: readonly Finding[]
 }
 
-const judges = allOf('judges')
+const promises = allOf('promises')
 
-/** Judges one claim on one revision. */
-function judgeClaim(
-  claim: Claim,
-  analysis: Analysis,
-  settings: Pick<TrialSettings, 'hold' | 'limiters'>,
-): Finding {
+/** What is known of promises of a kind: how they are stated, what they depend on, where they are decided. */
+export const promiseOf = (quantity: ClaimQuantity): Promised => promises[quantity]
+
+type Settings = Pick<TrialSettings, 'hold' | 'limiters'>
+
+/** Judges one claim on one revision, under the input volts that it is stated for; its sentence is made at the end. */
+function judgeClaim(claim: Claim, analysis: Analysis, settings: Settings): Finding {
+  const promised = promiseOf(claim.quantity)
   const revision = analysis.record.revision.number
   const limiter = settings.limiters.find((set) => set.claim === claim.id && set.revision === revision)
-  const counted = underItsVolts(claim, analysis)
-  const verdict = judges[claim.quantity]({ claim, analysis: counted, settings, limiter })
-  return { claim, revision, ...underItsConditions(verdict, claim, analysis, counted) }
+  const counted = underItsVolts(claim, promised, analysis)
+  const asked: Asked = { claim, analysis: counted, settings, limiter }
+  const { verdict, legs } = judged(promised, asked)
+  return {
+    claim,
+    revision,
+    ...shownOf(verdict),
+    ...wordsFor({ verdict, legs }, promised, asked, claim.volts ? sayVolts(claim.volts, analysis, counted) : ''),
+    ...conditionsOf(verdict, promised, asked),
+  }
 }
 
-const decided = ({ outcome }: Finding) => outcome !== 'not tested' && outcome !== 'not shown'
+const shownOf = ({ outcome, code, probability, by, figure, step }: Verdict) => ({
+  outcome,
+  code,
+  ...(probability === undefined ? {} : { probability }),
+  ...(by === undefined ? {} : { limiter: by }),
+  ...(figure === undefined ? {} : { figure }),
+  ...(step === undefined ? {} : { step }),
+})
+
+function wordsFor(
+  { verdict, legs }: ReturnType<typeof judged>,
+  promised: Promised,
+  asked: Asked,
+  volts: string,
+): Pick<Finding, 'sentence' | 'wouldShow'> {
+  const { sentence, ...would } = wordsOf(verdict, promised, asked)
+  const [one, two] = legs ?? []
+  const said =
+    one && two
+      ? `L1: ${wordsOf(one, promised, asked).sentence} L2: ${wordsOf(two, promised, asked).sentence}`
+      : sentence
+  return { sentence: [said, volts].filter(Boolean).join(' '), ...would }
+}
 
 /**
  * All claims of the unit against all revisions of its rig. The newest revision that decides stands: a smaller test on a
  * later one takes nothing back. What the others said is kept beside it.
  */
-export function findAll(
-  analyses: readonly Analysis[],
-  settings: Pick<TrialSettings, 'hold' | 'limiters'>,
-): ClaimFindings[] {
+export function findAll(analyses: readonly Analysis[], settings: Settings): ClaimFindings[] {
   const claims = analyses.at(-1)?.record.revision.unit.claims ?? []
   return claims.flatMap((claim) => {
     const findings = analyses.map((analysis) => judgeClaim(claim, analysis, settings))
     const tested = findings.filter((finding) => finding.outcome !== 'not tested')
-    const standing = findings.filter(decided).at(-1) ?? tested.at(-1) ?? findings.at(-1)
+    const standing =
+      findings.filter(({ outcome }) => isDecided(outcome)).at(-1) ?? tested.at(-1) ?? findings.at(-1)
     if (!standing) return []
     return [{ claim, standing, earlier: tested.filter((finding) => finding !== standing) }]
   })

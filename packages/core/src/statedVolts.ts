@@ -1,5 +1,6 @@
-import type { Claim, ClaimQuantity, Entry, Grade, ReadingKind } from '@even-watt/contract'
+import type { Claim, Entry, Grade, ReadingKind } from '@even-watt/contract'
 import { analyse } from './analyse'
+import type { Promised } from './court'
 import { say } from './figures'
 import { remembering } from './remember'
 import type { Analysis, RevisionRecord } from './trials'
@@ -13,10 +14,10 @@ const sameRange = remembering<RevisionRecord, Analysis>()
  * The evidence that was taken under the input volts a claim is stated for; all of it where none are stated. A reading
  * whose volts at the terminals were not read is not counted: nobody knows what they were (docs/method/findings.md).
  */
-export function underItsVolts({ volts, quantity }: Claim, analysis: Analysis): Analysis {
+export function underItsVolts({ volts }: Claim, { voltsOf: of }: Promised, analysis: Analysis): Analysis {
   const { record } = analysis
   if (!volts) return analysis
-  const carries = ofCarrying.includes(quantity)
+  const carries = of === 'carrying'
   return sameRange(record, [volts.from, volts.to, carries], () => {
     const counts = (entry: Entry) => {
       const at = voltsOf(entry, analysis)
@@ -35,8 +36,6 @@ export function underItsVolts({ volts, quantity }: Claim, analysis: Analysis): A
 /** Kinds that are read at some input volts, and those that carry a load at them too. */
 export const readAtVolts: readonly ReadingKind[] = ['ladder', 'no load']
 const carriedAtVolts: readonly ReadingKind[] = ['limit', 'log']
-/** Promises that an overload and a hold may decide. */
-const ofCarrying: readonly ClaimQuantity[] = ['continuous power', 'surge power', 'overload time']
 
 /** Of the tests of limits only an overload carries anything; the others look for the volts themselves, or for times. */
 const isOverVolts = (entry: Entry) => entry.kind !== 'limit' || entry.reading.test === 'overload'

@@ -1,5 +1,5 @@
 import type { ClaimQuantity, EntryOf, ReadingKind, Revision } from '@even-watt/contract'
-import type { Judge } from './findings'
+import type { Promised } from './court'
 import type { Notice } from './oddities'
 import type { Analysis, PartName } from './trials'
 
@@ -17,8 +17,8 @@ export interface Subject {
   readonly kinds?: KindsBrought
   /** Its parts of the analysis, from the record and the parts of others. */
   readonly parts?: { readonly [P in PartName]?: (analysis: Analysis) => Analysis[P] }
-  /** Judges of the promises that its evidence decides. */
-  readonly judges?: { readonly [Q in ClaimQuantity]?: Judge }
+  /** The promises that its evidence decides, each with all that is known of its kind. */
+  readonly promises?: { readonly [Q in ClaimQuantity]?: Promised }
   /** What it notices by itself. */
   readonly oddities?: readonly Notice[]
 }

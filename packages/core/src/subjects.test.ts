@@ -6,18 +6,18 @@ import type { Subject } from './subject'
 import { allOf, subjects } from './subjects'
 import { viewTrial } from './view'
 
-const keysOf = (field: 'kinds' | 'parts' | 'judges') =>
+const keysOf = (field: 'kinds' | 'parts' | 'promises') =>
   subjects.flatMap((subject: Subject) => Object.keys(subject[field] ?? {}))
 
 describe('the list of subjects', () => {
-  it.each(['kinds', 'parts', 'judges'] as const)('has one owner for each of its %s', (field) => {
+  it.each(['kinds', 'parts', 'promises'] as const)('has one owner for each of its %s', (field) => {
     const keys = keysOf(field)
     expect(new Set(keys).size).toBe(keys.length)
     expect(Object.keys(allOf(field)).sort()).toEqual([...keys].sort())
   })
 
   it('has a judge for every promise', () => {
-    expect(keysOf('judges').sort()).toEqual([...claimQuantities].sort())
+    expect(keysOf('promises').sort()).toEqual([...claimQuantities].sort())
   })
 })
 

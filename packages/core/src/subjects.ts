@@ -60,7 +60,7 @@ type Brought<Field extends keyof Subject> = (typeof subjects)[number] extends in
 type Forgotten =
   | Exclude<ReadingKind, Brought<'kinds'>>
   | Exclude<PartName, Brought<'parts'>>
-  | Exclude<ClaimQuantity, Brought<'judges'>>
+  | Exclude<ClaimQuantity, Brought<'promises'>>
 /**
  * The compiler names here what was forgotten; nothing reads it.
  * @public
@@ -68,7 +68,7 @@ type Forgotten =
 export const forgotten: [Forgotten] extends [never] ? 'nothing' : Forgotten = 'nothing'
 
 /** What all subjects bring of one field, under one roof; `forgotten` holds that none is missing. */
-export const allOf = <Field extends 'kinds' | 'parts' | 'judges'>(
+export const allOf = <Field extends 'kinds' | 'parts' | 'promises'>(
   field: Field,
 ): Required<NonNullable<Subject[Field]>> =>
   Object.assign({}, ...subjects.map((subject: Subject) => subject[field])) as Required<

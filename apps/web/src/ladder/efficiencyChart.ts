@@ -1,5 +1,5 @@
 import {
-  coverage,
+  usualCoverage,
   efficiencyAt,
   expanded,
   formatNumber,
@@ -47,7 +47,7 @@ export const efficiencyHeight = 240
 const frame = { top: 22, bottom: 40 }
 
 /** Half the inner band: what bends a curve and tells steps apart, without the factors common to all readings. */
-const innerHalf = (x: Uncertain): number => coverage * independent(x)
+const innerHalf = (x: Uncertain): number => usualCoverage * independent(x)
 
 interface Wanted {
   readonly analyses: readonly Analysis[]

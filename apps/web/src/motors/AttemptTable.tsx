@@ -109,11 +109,11 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
                     </td>
                   )}
                 </tr>
-                {attempt?.culprit && (
+                {attempt?.ended && (
                   <tr>
                     <td />
                     <td colSpan={columns - 1} className="pb-2">
-                      {attempt.culprit.sentence} <span className="text-quiet">{attempt.culprit.todo}</span>
+                      {attempt.ended.say().why} <span className="text-quiet">{attempt.ended.say().would}</span>
                     </td>
                   </tr>
                 )}

@@ -27,8 +27,8 @@ function answerOf({ motors: { attempts } }: Analysis): string {
   return [
     started.length && `It started ${names(started)}.`,
     ...failed.map(
-      ({ entry, outcome, culprit }) =>
-        `${capital(entry.reading.load)} (attempt ${entry.reading.number}) ${outcome}: ${nameOfWho[culprit?.who ?? 'cannot tell']}.`,
+      ({ entry, outcome, ended }) =>
+        `${capital(entry.reading.load)} (attempt ${entry.reading.number}) ${outcome}: ${nameOfWho[ended?.who ?? 'meter']}.`,
     ),
   ]
     .filter(Boolean)

@@ -107,7 +107,7 @@ export function StartsAtArmsLength({ untried, onClose }: Props) {
           {at === 0 && done && (
             <p className="max-w-3xl text-2xl" role="status">
               {done.entry.reading.load}, attempt {done.entry.reading.number}: {done.outcome}
-              {done.culprit && `. ${done.culprit.sentence}`}
+              {done.ended && `. ${done.ended.say().why}`}
             </p>
           )}
           {at === 0 && (

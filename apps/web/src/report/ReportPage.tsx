@@ -1,5 +1,5 @@
 import type { PickedPart, ReportBlock } from '@even-watt/contract'
-import { coverage, statedOfTrial, type Analysis } from '@even-watt/core'
+import { usualCoverage, statedOfTrial, type Analysis } from '@even-watt/core'
 import { Suspense, useMemo, useRef } from 'react'
 import { MetersUsed } from '../meters/MetersUsed'
 import { Figures } from '../photographs/Figures'
@@ -154,7 +154,7 @@ const Method = () => (
     <p>
       V_A and V_B are read at the battery posts and at the unit’s DC terminals, V_C, I_C and P_C at the AC
       outlet. Efficiency of the unit is P_C/P_B, of the system P_C/P_A. Uncertainties are expanded, k ={' '}
-      {coverage}: each meter’s specification is one common factor for each of its ranges, the rest is
+      {usualCoverage}, more where few repeats tell it: each meter’s specification is one common factor for each of its ranges, the rest is
       independent. Claims are judged by whether the result clears them by more than that.
     </p>
   </Section>

@@ -1,6 +1,7 @@
 import {
   budget,
   coverage,
+  plain,
   decides,
   expanded,
   formatNumber,
@@ -93,7 +94,7 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
       <p className="text-quiet">
         {sayGrade(figure)}{' '}
         {figure.refused && `Decides nothing: ${figure.refused.why} ${figure.refused.todo} `}Expanded
-        uncertainty, k = {coverage}.
+        uncertainty, k = {plain(Number(coverage(figure.x).toPrecision(3)))}.
       </p>
 
       <h2 className="mt-4 flex gap-4">
@@ -169,7 +170,7 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
               </tr>
             )}
             <tr>
-              <td className="font-semibold">u, and U = {coverage}·u</td>
+              <td className="font-semibold">u, and U = {plain(Number(coverage(figure.x).toPrecision(3)))}·u</td>
               <td className="figures right">{(standard(figure.x) * factor).toPrecision(2)}</td>
               <td className="figures right">± {(expanded(figure.x) * factor).toPrecision(2)}</td>
             </tr>

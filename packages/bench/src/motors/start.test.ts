@@ -156,13 +156,13 @@ describe('a simulated start', () => {
     for (let n = 0; n < 500; n++) {
       const started = randomStart(random)
       const found = named(recorded(started, logger, random, { frequency: 50, behind: 0.01 }))
-      const who = found?.culprit?.who
+      const who = found?.ended?.who
       const truth = started.stoppedBy
       // One that started may have been held back by the unit on its way, and by nobody else.
       if (truth === undefined) {
         counted.none++
         expect([undefined, 'unit']).toContain(who)
-      } else if (who === 'cannot tell') counted.untold++
+      } else if (who === 'meter') counted.untold++
       else counted[who === truth ? 'right' : 'wrong']++
     }
     expect(counted.right / (counted.right + counted.wrong)).toBeGreaterThanOrEqual(0.95)
@@ -174,7 +174,7 @@ describe('a simulated start', () => {
     const random = seeded(7)
     for (let n = 0; n < 60; n++) {
       const { V_C, I_C } = recorded(randomStart(random), logger, random, { frequency: 50, behind: 0.01 })
-      expect(['cannot tell', 'machine', undefined]).toContain(named({ V_C, I_C })?.culprit?.who)
+      expect(['meter', 'machine', undefined]).toContain(named({ V_C, I_C })?.ended?.who)
     }
   })
 
@@ -193,8 +193,8 @@ describe('a simulated start', () => {
         peakCurrent: kept.peakCurrent || 0.1,
       })
       const [found] = viewTrial(trial, [attempt]).analyses[0]?.motors.attempts ?? []
-      const who = found?.culprit?.who
-      if (who && who !== 'cannot tell' && started.stoppedBy)
+      const who = found?.ended?.who
+      if (who && who !== 'meter' && started.stoppedBy)
         expect([started.stoppedBy, who]).toEqual([who, who])
     }
   })

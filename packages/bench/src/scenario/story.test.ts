@@ -106,7 +106,7 @@ describe('the Ottrel', () => {
 
   it('started what it could, and each that failed has its own culprit', () => {
     expect(
-      good.motors.attempts.map(({ outcome, culprit }) => [outcome, culprit?.who].filter(Boolean).join(': ')),
+      good.motors.attempts.map(({ outcome, ended }) => [outcome, ended?.who].filter(Boolean).join(': ')),
     ).toEqual([
       'started',
       'stalled: machine',
@@ -301,7 +301,7 @@ describe('the Varnock, leg by leg', () => {
 
   it('starts the bilge pump on L1, and folds under the compressor on either leg', () => {
     expect(
-      analysis.motors.attempts.map(({ outcome, nominal, culprit }) => [outcome, nominal, culprit?.who]),
+      analysis.motors.attempts.map(({ outcome, nominal, ended }) => [outcome, nominal, ended?.who]),
     ).toEqual([
       ['started', 120, undefined],
       ['started late', 120, 'unit'],

@@ -1,4 +1,4 @@
 export * from './analysis'
-export { saidClass } from './judge'
+export { saidClass } from './promise'
 export { type Sag } from './sag'
 export { wattsOf, type SeenWave } from './seen'

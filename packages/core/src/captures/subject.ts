@@ -1,7 +1,7 @@
 import { plain } from '../figures'
 import type { Subject } from '../subject'
 import { analyseCaptures } from './analysis'
-import { judgeWave } from './judge'
+import { wave } from './promise'
 import { noticeClipped, noticeFar, noticeTooCoarse } from './oddities'
 
 /** Waves as they were captured: what they are, why they sag, and the promise of a sine. */
@@ -17,6 +17,6 @@ export const captures = {
     }),
   },
   parts: { captures: analyseCaptures },
-  judges: { wave: judgeWave },
+  promises: { wave },
   oddities: [noticeFar, noticeClipped, noticeTooCoarse],
 } satisfies Subject

@@ -29,8 +29,15 @@ export interface Charge {
 /** Share of its most under which an input counts as done, and under which it tapers. */
 const done = 0.05
 const taperUnder = 0.9
+/** Share of charge that a gauge must show for it to be full, and at which it says so itself. */
+const fullFrom = 0.95
+const toppedAt = 0.995
+/** Ends of a log after which an input that takes nothing is one that wants nothing. */
+const endsFull: ReadonlySet<string> = new Set(['full', 'time was up', 'by hand', 'not known'])
 /** Share of charge under which it counts as empty. */
 const empty = 0.05
+/** Share of what was taken that no store gives back more of. */
+const mostBack = 0.98
 /** Share of charge that a gauge must gain for its steps not to tell too much. */
 const leastGain = 0.2
 
@@ -52,10 +59,15 @@ export function chargesOf(analysis: Analysis): Charge[] {
       const from = log.entry.reading.charge ?? charge[0]?.value
       const to = charge.at(-1)?.value
       const most = series && Math.max(...series.points.map(({ value }) => value))
-      const topped = charge.find(({ value }) => value >= 0.995)?.at
-      const ended = log.ended?.why === 'full' ? log.ended.at : undefined
+      const topped = charge.find(({ value }) => value >= toppedAt)?.at
+      // Unplugged, or cut off by a BMS, it takes nothing more either; and a gauge that stands lower says that it is not full.
+      const stopped = log.ended !== undefined && !endsFull.has(log.ended.why)
+      const short = to !== undefined && to < fullFrom
+      const ended = log.ended?.why === 'full' && !short ? log.ended.at : undefined
       const fell =
-        most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, done * most) : undefined
+        most && log.entry.reading.source !== 'solar' && !short && !stopped
+          ? fallsFrom(series.points, done * most)
+          : undefined
       const full = fell ?? topped ?? ended
       const tapers =
         most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, taperUnder * most) : undefined
@@ -110,7 +122,9 @@ function roundTripOf(log: Log, taken: Derived, { logs }: Analysis): Derived {
     .sort((a, b) => Math.abs(at(a) - at(log)) - Math.abs(at(b) - at(log)))[0]
   if (!beside) return { missing: 'No run-down to its end stands beside this charge.' }
   return whenKnown([beside.energies.E_C.figure, taken], ([out, into]) =>
-    derive('round trip', '%', 'Wh out / Wh in', [out, into], divide(out.x, into.x)),
+    out.x.value > mostBack * into.x.value
+      ? { missing: 'More came out than was taken: the charge was not from empty to full, or a meter is off.' }
+      : derive('round trip', '%', 'Wh out / Wh in', [out, into], divide(out.x, into.x)),
   )
 }
 

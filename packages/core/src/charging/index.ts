@@ -1,4 +1,4 @@
 export * from './charge'
 export * from './input'
-export * from './judges'
+export * from './promises'
 export * from './panels'

@@ -1,5 +1,5 @@
 import type { CsvRow, Subject } from '../subject'
-import { judgeChargePower, judgeChargeTime } from './judges'
+import { chargePower, chargeTime } from './promises'
 
 /** What goes in: from the wall, a vehicle, the sun. */
 export const charging = {
@@ -22,5 +22,5 @@ export const charging = {
             note: reading.note,
           },
   },
-  judges: { 'charge power': judgeChargePower, 'charge time': judgeChargeTime },
+  promises: { 'charge power': chargePower, 'charge time': chargeTime },
 } satisfies Subject

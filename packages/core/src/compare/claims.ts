@@ -1,5 +1,5 @@
 import type { Claim, Outcome } from '@even-watt/contract'
-import type { Finding } from '../findings'
+import type { Finding } from '../court'
 import { sayClaim } from '../units'
 import type { Compared } from './compared'
 
@@ -53,6 +53,7 @@ export function claimsAcross(list: readonly Compared[]): ClaimRow[] {
         claim,
         revision: number,
         outcome: 'not tested' as const,
+        code: 'no evidence',
         sentence: 'Not tested on this rig.',
       }
       own.set(key, { promised: sayClaim(claim), outcome: finding.outcome, finding })

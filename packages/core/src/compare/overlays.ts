@@ -141,8 +141,8 @@ const noise = (list: readonly Compared[]): Overlay => ({
   logarithmic: false,
   lines: linesOf(list, ({ analysis }) =>
     noisesOf(analysis)
-      .flatMap(({ level, entry: { reading } }) =>
-        level && reading.silent !== false && reading.watts !== undefined && reading.distance === 1
+      .flatMap(({ level, alone, entry: { reading } }) =>
+        alone && reading.silent !== false && reading.watts !== undefined && reading.distance === 1
           ? [
               {
                 x: reading.watts,

@@ -1,3 +1,4 @@
+import { isMet, isNotMet } from '../court'
 import { sayFigure } from '../figures'
 import type { Comparison, CriterionRow } from './comparison'
 
@@ -70,8 +71,8 @@ function alike(rows: readonly CriterionRow[], i: number, name: string, base: str
 /** Promises that one keeps and another does not. */
 function promises(names: readonly string[], claims: Comparison['claims']): string[] {
   return claims.flatMap(({ words, cells }) => {
-    const kept = names.filter((_, i) => cells[i]?.outcome.startsWith('met'))
-    const broken = names.filter((_, i) => cells[i]?.outcome.startsWith('not met'))
+    const kept = names.filter((_, i) => isMet(cells[i]?.outcome ?? 'not tested'))
+    const broken = names.filter((_, i) => isNotMet(cells[i]?.outcome ?? 'not tested'))
     return kept.length && broken.length
       ? [`The promise of ${words} is met by ${joined(kept)}, not by ${joined(broken)}.`]
       : []

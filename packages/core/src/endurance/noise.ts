@@ -13,8 +13,10 @@ const usual = 2
 /** How loud a unit was at one reading. */
 export interface Noise {
   readonly entry: EntryOf<'noise'>
-  /** dB(A) without the background; absent where it cannot be told from it. */
-  readonly level: Figure | undefined
+  /** dB(A) without the background; all that was heard, where that was not read or is not told from it. */
+  readonly level: Figure
+  /** Whether the level is the unit's alone. */
+  readonly alone: boolean
   readonly sentence: string
 }
 
@@ -33,17 +35,12 @@ export function noisesOf(analysis: Analysis): Noise[] {
   return readingsOf(record, 'noise').map((entry) => {
     const { level, background, distance, load, watts, fan, silent, meter: id } = entry.reading
     const where = `at ${sayLength(distance)}${load ? `, ${load}` : ''}${watts === undefined ? '' : `, ${say(watts, 'W')}`}${fan ? `, fan ${fan}` : ''}`
-    const left = background === undefined ? level : withoutBackground(level, background)
-    if (left === undefined)
-      return {
-        entry,
-        level: undefined,
-        sentence: `${say(level, 'dB(A)')} over ${say(background ?? 0, 'dB(A)')} ${where}: not told from the room.`,
-      }
+    const own = background === undefined ? undefined : withoutBackground(level, background)
+    const left = own ?? level
     const meter = record.revision.meters.find((one) => one.id === id)
     const range = meter && rangeFor(meter.ranges, 'sound level', level)
     // The common error of a level goes through the difference of energies with this factor.
-    const gain = background === undefined ? 1 : 1 / (1 - 10 ** ((background - level) / 10))
+    const gain = background === undefined || own === undefined ? 1 : 1 / (1 - 10 ** ((background - level) / 10))
     const half = range ? halfWidth(range, level) : usual
     const source =
       meter && range ? specificationSource(meter.id, range.id) : methodSource('sound level', scopeOf(record))
@@ -58,12 +55,11 @@ export function noisesOf(analysis: Analysis): Noise[] {
           [methodSource('noise', entry.id), 0.25 * gain],
         ]),
       },
-      grade: silent === false ? 'observed' : 'measured',
+      grade: 'measured',
+      ...refusedOf(entry, meter !== undefined, record),
       working: {
         formula:
-          background === undefined
-            ? 'L as read; the background was not read'
-            : '10·log10(10^(L/10) − 10^(B/10))',
+          own === undefined ? 'L as read, with the room' : '10·log10(10^(L/10) − 10^(B/10))',
         inputs: [],
         notes: silent === false ? ['The load makes noise of its own.'] : [],
         entries: [entry.id],
@@ -73,14 +69,27 @@ export function noisesOf(analysis: Analysis): Noise[] {
       background === undefined
         ? ', background not read'
         : ` (${say(level, 'dB(A)')} over ${say(background, 'dB(A)')})`
-    return { entry, level: figure, sentence: `${say(left, 'dB(A)')} ${where}${because}.` }
+    const sentence =
+      own === undefined && background !== undefined
+        ? `${say(level, 'dB(A)')} over ${say(background, 'dB(A)')} ${where}: not told from the room.`
+        : `${say(left, 'dB(A)')} ${where}${because}.`
+    return { entry, level: figure, alone: own !== undefined, sentence }
   })
+}
+
+/** What is doubted decides nothing, nor what no meter is named for. */
+function refusedOf({ id, reading }: EntryOf<'noise'>, named: boolean, { doubts }: Analysis['record']) {
+  const doubt = doubts.readings.get(id) ?? doubts.meters.get(reading.meter ?? '')
+  if (doubt !== undefined) return { refused: { why: `it is doubted: ${doubt}.`, todo: 'Read it again.' } }
+  return named
+    ? {}
+    : { refused: { why: 'no meter is named.', todo: 'Say which meter it was read on.' } }
 }
 
 /** 36: a level less than 3 dB over its background. */
 export const noticeQuiet: Notice = ({ analysis }) =>
   noisesOf(analysis)
-    .filter(({ level }) => !level)
+    .filter(({ alone, entry }) => !alone && entry.reading.background !== undefined)
     .map(({ entry }) => ({
       number: 36,
       odd: `${say(entry.reading.level, 'dB(A)')} is less than ${tellsApart} dB over the background of ${say(entry.reading.background ?? 0, 'dB(A)')}.`,
@@ -97,8 +106,8 @@ export function noiseDuring(log: Log, analysis: Analysis): Point[] {
   const begun = Date.parse(log.entry.at)
   const end = log.ended?.at ?? log.seconds
   return noisesOf(analysis)
-    .flatMap(({ entry, level }) =>
-      level && level.grade === 'measured'
+    .flatMap(({ entry, level, alone }) =>
+      alone && entry.reading.silent !== false
         ? [{ at: (Date.parse(entry.at) - begun) / 1000, value: level.x.value }]
         : [],
     )

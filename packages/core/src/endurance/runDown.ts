@@ -16,6 +16,10 @@ export interface RunDown {
   readonly share: number | undefined
   /** s that it ran, without what stood between. */
   readonly ran: number
+  /** The same without gaps in which nothing was read: it may have stood in them. */
+  readonly watched: number
+  /** Its log begins late: what it gave before is not counted. */
+  readonly late: boolean
   /** Stops after which it went on. */
   readonly stops: number
   readonly why: string | undefined
@@ -43,6 +47,8 @@ export function runDownsOf(analysis: Analysis): RunDown[] {
       delivered,
       share,
       ran,
+      watched: ran - unwatched(log),
+      late: beganLate(log),
       stops,
       why,
       complete: ranEmpty(log),
@@ -50,6 +56,32 @@ export function runDownsOf(analysis: Analysis): RunDown[] {
       sentence: sentenceOf(log, { delivered, share, ran, stops, why, watts, label }),
     }
   })
+}
+
+/** Share of a run that may pass between two readings, and that a log may begin late by. */
+const gapShare = 0.2
+const lateShare = 0.02
+
+/** s within its running in which nothing was read for longer than a fifth of it; a counter that ran on closes a gap. */
+function unwatched({ series, segments, seconds, energies }: Log): number {
+  if (energies.E_C.counted && (energies.E_C.E_n ?? 0) <= 1) return 0
+  const rows = series.filter(({ points, battery }) => battery === undefined && points.length > 1)
+  const times = [...new Set(rows.flatMap(({ points }) => points.map(({ at }) => at)))].sort((a, b) => a - b)
+  if (times.length < 2) return 0
+  const inside = (from: number, to: number) =>
+    segments.some((one) => from >= one.from - 1 && to <= one.to + 1)
+  return times
+    .slice(1)
+    .map((at, i) => ({ from: times[i] as number, to: at }))
+    .filter(({ from, to }) => to - from > gapShare * seconds && inside(from, to))
+    .reduce((sum, { from, to }) => sum + to - from, 0)
+}
+
+/** Whether a table begins long after its log did. */
+const beganLate = ({ series, seconds }: Log): boolean => {
+  const watts = series.filter(({ quantity }) => quantity === 'P_C' || quantity === 'P_B' || quantity === 'I')
+  const [best] = watts.sort((a, b) => b.points.length - a.points.length)
+  return best?.from === 'file' && (best.points[0]?.at ?? 0) > lateShare * seconds
 }
 
 function sentenceOf(

@@ -1,6 +1,6 @@
 import type { Subject } from '../subject'
 import { noticeGaugeOff } from './gauge'
-import { judgeCase, judgeCycles, judgeEnergy, judgeNoise, judgeOverloadTime, judgeRunTime } from './judges'
+import { caseTemperature, cycles, energy, noise, runTime } from './promises'
 import { noticeQuiet } from './noise'
 import { noticeRestEnergy } from './oddities'
 
@@ -17,13 +17,12 @@ export const endurance = {
       note,
     }),
   },
-  judges: {
-    energy: judgeEnergy,
-    'run time': judgeRunTime,
-    'case temperature': judgeCase,
-    'overload time': judgeOverloadTime,
-    noise: judgeNoise,
-    cycles: judgeCycles,
+  promises: {
+    energy,
+    'run time': runTime,
+    'case temperature': caseTemperature,
+    noise,
+    cycles,
   },
   oddities: [noticeRestEnergy, noticeGaugeOff, noticeQuiet],
 } satisfies Subject

@@ -6,8 +6,9 @@ import {
   flicker,
   measured,
   methodSource,
-  ownSource,
   rectangular,
+  repeatSource,
+  type Pooled,
   uncertain,
   type Uncertain,
 } from '../meters'
@@ -62,14 +63,14 @@ export function candidatesOf(
     if (!sample) return []
     const meter = revision.meters.find((candidate) => candidate.id === sample.value.meter)
     const numbers = items.map((item) => item.value.value)
-    const spread = spreads.get(spreadKey(sample.value)) ?? 0
+    const pooled = spreads.get(spreadKey(sample.value))
     return [
       {
         meter,
         x:
           sample.value.grade === 'display'
             ? shownValue(sample.value, numbers, checks, where)
-            : valueOf(sample.value, numbers, meter, spread, where),
+            : valueOf(sample.value, numbers, meter, pooled, where),
         refused,
         grade: sample.value.grade,
         entries: items.map((item) => item.entry),
@@ -108,14 +109,27 @@ function valueOf(
   sample: Value,
   values: readonly number[],
   meter: StoredMeter | undefined,
-  spread: number,
+  pooled: Pooled | undefined,
   where: string,
 ): Uncertain {
   const mean = meanOf(values)
   const { quantity } = sample
   const range = meter && rangeOf(meter, { ...sample, value: mean })
+  const known = pooled?.spread
+    ? { spread: pooled.spread, pooled: { name: spreadKey(sample).replace('|', ' '), freedom: pooled.freedom } }
+    : undefined
   if (meter && range)
-    return measured({ values, spread: spread || flicker(range.count) }, meter.id, range, quantity, where)
-  if (!spread) return exact(mean)
-  return { value: mean, sources: new Map([[ownSource(quantity, where), spread / Math.sqrt(values.length)]]) }
+    return measured(
+      { values, ...(known ?? { spread: flicker(range.count) }) },
+      meter.id,
+      range,
+      quantity,
+      where,
+    )
+  if (!known) return exact(mean)
+  const { name, freedom } = known.pooled
+  return {
+    value: mean,
+    sources: new Map([[repeatSource(quantity, where, name, freedom), known.spread / Math.sqrt(values.length)]]),
+  }
 }

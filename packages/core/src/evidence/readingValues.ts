@@ -1,4 +1,5 @@
 import type { Value } from '@even-watt/contract'
+import type { Pooled } from '../meters'
 
 export interface ReadingValues {
   readonly entry: string
@@ -6,7 +7,7 @@ export interface ReadingValues {
 }
 
 /** Pooled standard deviations of single readings, by `quantity|meter`. */
-export type Spreads = ReadonlyMap<string, number>
+export type Spreads = ReadonlyMap<string, Pooled>
 
 export const spreadKey = (value: Value) => `${value.quantity}|${value.meter ?? value.grade}`
 

@@ -1,5 +1,5 @@
 import type { Entry, EntryOf, Revision, Unit } from '@even-watt/contract'
-import { pooledSpread, scatterOf, type Scatter } from '../meters'
+import { pooledSpread, scatterOf, type Pooled, type Scatter } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, type Analysis } from '../trials'
 import { displayAgainst } from './displayAgainst'
@@ -44,20 +44,29 @@ function poolOf(groups: Iterable<readonly EntryOf<'ladder' | 'no load'>[]>): Spr
   const pools = new Map<string, Scatter[]>()
   for (const readings of groups)
     for (const [key, scatter] of scattersOf(readings)) append(pools, key, scatter)
-  return new Map([...pools].map(([key, scatters]) => [key, twoDigits(pooledSpread(scatters))]))
+  return new Map([...pools].map(([key, scatters]) => [key, rounded(pooledSpread(scatters))]))
 }
 
+/** Degrees of freedom from which one more changes no coverage that is shown. */
+const fewDegrees = 10
+
 /**
- * A spread to two digits: a third would be known from 5,000 repeats. So one repeat more on a long ladder seldom
- * changes it, and the steps that rest on it stay as they are.
+ * A spread to two digits: a third would be known from 5,000 repeats; its degrees of freedom, where they are many, to one. So
+ * one repeat more on a long ladder seldom changes them, and the steps that rest on them stay as they are.
  */
-const twoDigits = (spread: number): number => Number(spread.toPrecision(2))
+const rounded = ({ spread, freedom }: Pooled): Pooled => ({
+  spread: Number(spread.toPrecision(2)),
+  freedom: freedom > fewDegrees ? Number(freedom.toPrecision(1)) : freedom,
+})
 
 const sameSpreads = remembering<Revision, Spreads>()
 const sameSearchSpreads = remembering<Revision, Spreads>()
 const sameGate = remembering<Revision, Gate>()
 const sameChecks = remembering<Revision, DisplayChecks>()
 const noChecks: DisplayChecks = new Map()
+
+const partsOf = (spreads: Spreads) =>
+  [...spreads].flatMap(([key, { spread, freedom }]) => [key, spread, freedom])
 
 /** What the values of one revision are read by; the same objects while they say the same. */
 export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
@@ -75,9 +84,9 @@ export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
     : noChecks
   const checked = [...checks].flatMap(([quantity, check]) => [quantity, ...Object.values(check)])
   return {
-    spreads: sameSpreads(revision, [...spreads].flat(), () => spreads),
+    spreads: sameSpreads(revision, partsOf(spreads), () => spreads),
     checks: sameChecks(revision, checked, () => checks),
-    searchSpreads: sameSearchSpreads(revision, [...searching].flat(), () => searching),
+    searchSpreads: sameSearchSpreads(revision, partsOf(searching), () => searching),
     wave,
     gate: sameGate(revision, [wave, ...checked, ...[...doubts.readings, ...doubts.meters].flat()], () =>
       gateOf(revision, wave, doubts, checks),

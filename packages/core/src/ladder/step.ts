@@ -174,6 +174,12 @@ function worseLeg({ legs }: LegsFigures): Derived | undefined {
 const bothLegs = ({ legs: [one, two] }: LegsFigures): Derived =>
   whenKnown([one.V, two.V], ([a, b]) => derive('V_C', 'V', 'V_L1 + V_L2', [a, b], add(a.x, b.x)))
 
+/** Half the swing of the volts at the terminals, as the last capture shows it that holds them, V; 0: none does. */
+export function rippleSwing(captures: Step['captures']): number {
+  const ripple = captures.toReversed().flatMap(({ reading }) => channelOf(reading, 'V_B')?.ripple ?? [])[0]
+  return ripple ? Math.SQRT2 * ripple.rms : 0
+}
+
 /** The ripple of the input current, as the last capture shows it that holds one. */
 function seenRipple(captures: Step['captures']): SeenRipple | undefined {
   for (const { reading } of captures.toReversed()) {

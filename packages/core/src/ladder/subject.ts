@@ -2,8 +2,8 @@ import { displayCells } from '../evidence'
 import { temperatureCells } from '../rigs'
 import type { Subject } from '../subject'
 import { analyseLadder } from './analysis'
-import { judgeEfficiency } from './judges/efficiency'
-import { judgeDistortion, judgeFrequency, judgeOutputVoltage, judgeRegulation } from './judges/extremes'
+import { efficiency } from './promises/efficiency'
+import { distortion, frequency, outputVoltage, regulation } from './promises/output'
 import { noticeDigitSlip } from './oddities/digits'
 import { noticeInfrared } from './oddities/infrared'
 import { noticeOutlier } from './oddities/outlier'
@@ -36,12 +36,12 @@ export const ladder = {
     }),
   },
   parts: { ladder: analyseLadder },
-  judges: {
-    efficiency: judgeEfficiency,
-    regulation: judgeRegulation,
-    'output voltage': judgeOutputVoltage,
-    frequency: judgeFrequency,
-    THD: judgeDistortion,
+  promises: {
+    efficiency,
+    regulation,
+    'output voltage': outputVoltage,
+    frequency,
+    THD: distortion,
   },
   oddities: [
     noticeImpossibleEfficiency,

@@ -1,28 +1,30 @@
-import { decides, isFigure, type Derived, type Figure } from '../figures'
-import type { Evidence } from '../findings'
-import { deriveStep, isCarried, type StepFigures } from '../ladder'
-import { expanded } from '../meters'
+import { whoEnded, type Alarm, type Ended, type Moment, type Outcome } from '../blame'
+import type { Asked } from '../court'
+import { deviceIn, saggingOf, type Device, type Sagging } from '../facts'
+import { isFigure, sayFigure, type Derived, type Figure } from '../figures'
+import { deriveStep, isCarried, rippleSwing, type StepFigures } from '../ladder'
+import { scale } from '../meters'
 import type { Analysis } from '../trials'
-import { claimOf, claimValue } from '../units'
 import { holdsOf } from './holds'
-import { overloadsOf, type Overload } from './overload'
+import { overloadsOf } from './overload'
 
-/** What was tried at one step, carried or not: a step that was carried and then tripped is two. */
+/** What was tried with a load, carried or not: a step that was carried and then tripped is two. */
 export interface Attempt {
   /** Watts, or VA where the claim is in VA. */
   readonly power: Figure
+  /** What the load asks for at nominal volts: more than it got where they sagged. */
+  readonly asks: Figure
   readonly step: StepFigures
   /** s; undefined: not noted. */
   readonly held: number | undefined
-  readonly alarm: string
-  readonly end: string
-  readonly carried: boolean
-  /** When it was last read. */
-  readonly at: string
-  /** How far the output is from nominal outside what the unit claims, or else under its own at no load, beyond uncertainty. */
-  readonly outOfRegulation: Figure | undefined
-  /** A device in the path that was found open. */
-  readonly opened: Overload['opened']
+  /** Looked at closely enough over that time; a step counts as watched for as long as its tester noted. */
+  readonly watched: boolean
+  /** Whether that time was noted for a step by hand. */
+  readonly noted: boolean
+  readonly became: Outcome
+  readonly sag: Sagging | undefined
+  /** Who ended it, or held its output back; undefined: nobody did. */
+  readonly ended: Ended | undefined
 }
 
 export const isMotor = ({ kind }: StepFigures): boolean =>
@@ -34,7 +36,7 @@ interface Part {
 }
 
 /** The readings of a step that were carried, and those in which it ended otherwise, each with their figures. */
-export function partsOf(step: StepFigures, { ladder }: Analysis): Part[] {
+export function partsOf(step: StepFigures, { ladder }: Pick<Analysis, 'ladder'>): Part[] {
   const { readings } = step.step
   const carried = readings.filter(isCarried)
   if (!carried.length || carried.length === readings.length) return [{ figures: step, readings }]
@@ -45,60 +47,121 @@ export function partsOf(step: StepFigures, { ladder }: Analysis): Part[] {
   ]
 }
 
-/** All that was tried on one rig: the steps of its ladder, what was held over hours, and what was raised until something gave up. */
-export const allAttempts = (evidence: Evidence): Attempt[] => [
-  ...evidence.analysis.ladder.steps.flatMap((step) => attemptsOf(step, evidence)),
-  ...holdsOf(evidence.analysis).flatMap((step) => attemptsOf(step, evidence)),
+/** How something went, as it was noted. */
+interface Went {
+  readonly held: number | undefined
+  readonly watched: boolean
+  readonly noted: boolean
+  readonly became: Outcome
+  readonly alarm: Alarm
+  readonly device?: Device | undefined
+}
+
+/**
+ * All that was tried on one rig at carrying a load for so many s: the steps of its ladder, what was held over hours, and what
+ * was raised until something gave up.
+ */
+export const allAttempts = (asked: Asked, seconds: number): Attempt[] => [
+  ...asked.analysis.ladder.steps.flatMap((step) =>
+    partsOf(step, asked.analysis).flatMap((part) => attemptOf(part.figures, wentIn(part), asked)),
+  ),
+  ...holdsOf(asked.analysis, seconds).flatMap(({ step, held, watched, became, alarm }) =>
+    attemptOf(step, { held, watched, noted: false, became, alarm }, asked),
+  ),
   // The watts of an overload on one leg are those of that leg, and never of both.
-  ...overloadsOf(evidence.analysis)
-    .filter(({ reading: { leg } }) => leg === evidence.leg)
-    .flatMap(({ step, opened }) =>
-      attemptsOf(step, { ...evidence, leg: undefined }).map((attempt) => ({ ...attempt, opened })),
+  ...overloadsOf(asked.analysis)
+    .filter(({ reading: { leg } }) => leg === asked.leg)
+    .flatMap(({ step, went }) =>
+      attemptOf(step, { ...went, watched: true, noted: true }, { ...asked, leg: undefined }),
     ),
 ]
 
+/** How the readings of a step say that it went. */
+export function wentIn({ readings }: Part): Went {
+  const held = readings.flatMap(({ reading }) => reading.held ?? [])
+  const said = readings.map(({ reading }) => reading)
+  const alarm = said.find((one) => (one.alarm ?? 'none') !== 'none')?.alarm ?? 'none'
+  const end = said.find((one) => (one.end ?? 'carried') !== 'carried')?.end ?? 'carried'
+  return {
+    held: held.length ? Math.max(...held) : undefined,
+    watched: true,
+    noted: true,
+    became:
+      end === 'tripped'
+        ? 'tripped'
+        : end === 'stopped by hand'
+          ? 'stopped by hand'
+          : alarm !== 'none' || end === 'alarmed'
+            ? 'warned'
+            : 'carried',
+    alarm: end === 'alarmed' && alarm === 'none' ? 'other' : alarm,
+  }
+}
+
 /** What a power promise is of: watts, volt-amperes, or the watts of one leg. */
-function powerOf({ legs, S, P_C }: StepFigures, { claim, leg }: Evidence): Derived {
+function powerOf({ legs, S, P_C }: StepFigures, { claim, leg }: Asked): Derived {
   if (leg) return legs?.legs.find((one) => one.leg === leg)?.P ?? { missing: `Leg ${leg} was not read.` }
   return claim.unit === 'VA' ? S : P_C
 }
 
-/** The attempts of one step, those with output power. */
-const attemptsOf = (step: StepFigures, evidence: Evidence): Attempt[] =>
-  partsOf(step, evidence.analysis).flatMap(({ figures, readings }): Attempt[] => {
-    const power = powerOf(figures, evidence)
-    if (!isFigure(power)) return []
-    const held = readings.flatMap(({ reading }) => reading.held ?? [])
-    const said = readings.map(({ reading }) => reading)
-    return [
-      {
-        power,
-        step: figures,
-        held: held.length ? Math.max(...held) : undefined,
-        alarm: said.find(({ alarm = 'none' }) => alarm !== 'none')?.alarm ?? 'none',
-        end: said.find(({ end = 'carried' }) => end !== 'carried')?.end ?? 'carried',
-        carried: readings.every(isCarried),
-        at: readings.at(-1)?.at ?? '',
-        outOfRegulation: outOfRegulation(figures, evidence),
-        opened: undefined,
-      },
-    ]
-  })
-
-/** Share of its own volts at no load under which a unit no longer carries what hangs on it (docs/method/findings.md). */
-const folds = 0.1
-
-function outOfRegulation(step: StepFigures, { analysis }: Evidence): Figure | undefined {
-  const promised = promisedRegulation(analysis)
-  // Where it promises no volts they are held against its own, for a label may be of another market.
-  const figure = promised === undefined ? step.regulationNoLoad : step.regulation
-  if (!decides(figure)) return undefined
-  const off = promised === undefined ? figure.x.value : Math.abs(figure.x.value)
-  return off - (promised ?? folds) > expanded(figure.x) ? figure : undefined
+/** One attempt, where its output power was read. */
+function attemptOf(step: StepFigures, went: Went, asked: Asked): Attempt[] {
+  const power = powerOf(step, asked)
+  if (!isFigure(power)) return []
+  const { analysis } = asked
+  const sag = saggingOf(step, analysis)
+  const { held, watched, noted, became } = went
+  return [
+    {
+      power,
+      asks: asksFor(power, step, sag),
+      step,
+      held,
+      watched,
+      noted,
+      became,
+      sag,
+      ended: whoEnded(momentOf(step, went, sag, sayFigure(power)), analysis),
+    },
+  ]
 }
 
-/** Share of nominal that the unit says it keeps; undefined: it says none. */
-export function promisedRegulation({ record }: Analysis): number | undefined {
-  const claimed = claimOf(record.revision.unit, 'regulation')
-  return claimed?.unit === '%' ? claimValue(claimed) : undefined
+/** P·(V_nominal/V)²: what hangs on sagging volts would take more at those it is made for. */
+function asksFor(power: Figure, { read: { V_C }, nominal }: StepFigures, sag: Sagging | undefined): Figure {
+  if (!sag || !isFigure(V_C) || !(V_C.x.value > 0) || V_C.x.value >= nominal) return power
+  const more = (nominal / V_C.x.value) ** 2
+  return {
+    ...power,
+    x: scale(power.x, more),
+    working: { ...power.working, notes: [...power.working.notes, 'As much as its load asks for at nominal volts.'] },
+  }
+}
+
+export function momentOf(
+  step: StepFigures,
+  went: Pick<Went, 'became' | 'alarm' | 'device' | 'held'>,
+  sag: Sagging | undefined,
+  load: string,
+): Moment {
+  const { read, nominal } = step
+  return {
+    became: went.became,
+    alarm: went.alarm,
+    device: deviceIn(went.device),
+    inputGone: false,
+    inputKept: false,
+    notedUnit: false,
+    // A step that tripped while its input stood went out by itself.
+    wentOut: went.became === 'tripped',
+    V_B: read.V_B,
+    swing: rippleSwing(step.step.captures),
+    before: undefined,
+    amps: isFigure(read.I) ? read.I.x.value : undefined,
+    held: went.held,
+    V_C: read.V_C,
+    nominal,
+    sag,
+    load,
+    step,
+  }
 }

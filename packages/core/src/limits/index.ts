@@ -1,5 +1,4 @@
 export * from './attempt'
-export * from './limits'
 export * from './oddities'
 export * from './overload'
 export * from './power'

@@ -109,10 +109,10 @@ const unknownCurve = 10
 /** 23: an overload whose watts imply a current that a fuse, breaker or BMS should not have carried for so long. */
 export const noticeOverloadCurrent: Notice = ({ analysis }) => {
   const { rig, number, unit } = analysis.record.revision
-  return overloadsOf(analysis).flatMap(({ entry, reading, opened }): Oddity[] => {
+  return overloadsOf(analysis).flatMap(({ entry, reading, went }): Oddity[] => {
     const { watts, inputVolts = unit.inputVoltage, lasted } = reading
     if (inputVolts === undefined) return []
-    if (opened || lasted === undefined) return []
+    if (went.device || lasted === undefined) return []
     const implied = watts / generous / inputVolts
     const over = weakestLinks(rig, implied).find(
       ({ kind, margin, allowed }) =>

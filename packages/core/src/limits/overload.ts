@@ -1,4 +1,6 @@
 import type { EntryOf, LimitOf } from '@even-watt/contract'
+import type { Alarm, Outcome } from '../blame'
+import { deviceIn, type Device } from '../facts'
 import type { StepFigures } from '../ladder'
 import { deriveStep } from '../ladder'
 import { onMeter } from '../motors'
@@ -13,32 +15,37 @@ export interface LimitEntry<T extends EntryOf<'limit'>['reading']['test']> {
 
 /** The tests of one kind on a revision, in order of time. */
 export const testsOf = <T extends EntryOf<'limit'>['reading']['test']>(
-  record: RevisionRecord,
+  record: Pick<RevisionRecord, 'standing'>,
   test: T,
 ): LimitEntry<T>[] =>
   readingsOf(record, 'limit').flatMap((entry) =>
     entry.reading.test === test ? [{ entry, reading: entry.reading as LimitOf<T> }] : [],
   )
 
-/** How what ended an overload stands in the words of a step. */
-const asEnd: Readonly<Record<LimitOf<'overload'>['ended'], Partial<EntryOf<'ladder'>['reading']>>> = {
-  carried: { end: 'carried' },
-  overload: { end: 'tripped', alarm: 'overload' },
-  heat: { end: 'tripped', alarm: 'heat' },
-  'low input': { end: 'tripped', alarm: 'low voltage' },
-  BMS: { end: 'tripped' },
-  fuse: { end: 'tripped' },
-  breaker: { end: 'tripped' },
-  'loads ended': { end: 'carried' },
-  'stopped by hand': { end: 'stopped by hand' },
-  'not known': { end: 'tripped', alarm: 'other' },
+interface Went {
+  readonly became: Outcome
+  readonly alarm: Alarm
+  readonly device?: Device | undefined
+}
+
+/** How what ended an overload stands in the words that all moments share. */
+const asEnd: Readonly<Record<LimitOf<'overload'>['ended'], Went>> = {
+  carried: { became: 'carried', alarm: 'none' },
+  overload: { became: 'tripped', alarm: 'overload' },
+  heat: { became: 'tripped', alarm: 'heat' },
+  'low input': { became: 'tripped', alarm: 'low voltage' },
+  BMS: { became: 'tripped', alarm: 'none' },
+  fuse: { became: 'tripped', alarm: 'none' },
+  breaker: { became: 'tripped', alarm: 'none' },
+  'loads ended': { became: 'carried', alarm: 'none' },
+  'stopped by hand': { became: 'stopped by hand', alarm: 'none' },
+  'not known': { became: 'tripped', alarm: 'other' },
 }
 
 export interface Overload extends LimitEntry<'overload'> {
   /** Its figures, as those of a step. */
   readonly step: StepFigures
-  /** A device in the path that was found open. */
-  readonly opened: 'fuse' | 'breaker' | 'BMS' | undefined
+  readonly went: Went & { readonly held: number | undefined }
 }
 
 const same = remembering<EntryOf<'limit'>, StepFigures>()
@@ -49,11 +56,14 @@ export const overloadsOf = ({ record, ladder }: Pick<Analysis, 'record' | 'ladde
     entry,
     reading,
     step: same(entry, [ladder.context], () => deriveStep(asStep(entry, reading, record), ladder.context)),
-    opened:
-      reading.ended === 'fuse' || reading.ended === 'breaker' || reading.ended === 'BMS'
-        ? reading.ended
-        : undefined,
+    went: { ...asEnd[reading.ended], device: deviceIn(reading.ended), held: reading.lasted },
   }))
+
+/** How it ended, in the words of a reading of a ladder. */
+const endOf = ({ became, alarm }: Went): Partial<EntryOf<'ladder'>['reading']> => ({
+  end: became === 'tripped' ? 'tripped' : became === 'stopped by hand' ? 'stopped by hand' : 'carried',
+  ...(alarm === 'none' ? {} : { alarm }),
+})
 
 function asStep(entry: EntryOf<'limit'>, reading: LimitOf<'overload'>, { revision }: RevisionRecord) {
   const { watts, volts, inputVolts } = reading
@@ -75,7 +85,7 @@ function asStep(entry: EntryOf<'limit'>, reading: LimitOf<'overload'>, { revisio
         load: reading.load,
         kind: 'mixed',
         values,
-        ...asEnd[reading.ended],
+        ...endOf(asEnd[reading.ended]),
         ...(reading.lasted === undefined ? {} : { held: reading.lasted }),
       },
     },

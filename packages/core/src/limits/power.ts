@@ -1,14 +1,23 @@
-import { decides, isFigure, say, sayDuration, sayFigure, type Figure } from '../figures'
-import { judge, notShown, notTested, undecided, type Evidence, type Judge, type Verdict } from '../findings'
-import { atThreshold } from '../ladder'
-import { expanded } from '../meters'
+import type { Claim, ClaimUnit } from '@even-watt/contract'
+import type { Ended } from '../blame'
+import {
+  court,
+  hindrance,
+  wordsOf,
+  type Asked,
+  type Evidence,
+  type Hindrance,
+  type HindranceCode,
+  type Promised,
+  type Verdict,
+} from '../court'
+import type { Analysis } from '../trials'
 import { claimValue, sayClaim } from '../units'
-import { allAttempts, isMotor, promisedRegulation, type Attempt } from './attempt'
-import { alarmsOnSupply, limitedBy, stoppedByJoint, tripsOnProtection, type Limit } from './limits'
+import { allAttempts, isMotor, type Attempt } from './attempt'
+import * as words from './powerWords'
 
-/** What is asked of an attempt at a power claim. */
-export interface Asked {
-  readonly evidence: Evidence
+/** What is asked of an attempt at a power promise. */
+export interface AskedOfPower {
   /** W, or VA. */
   readonly wanted: number
   /** How long it is to be carried, s. */
@@ -19,203 +28,154 @@ export interface Asked {
   readonly timed: boolean
 }
 
+/** Who ended an attempt, as what stands in its way. Of the unit's own doing nothing does. */
+const codes: Readonly<Record<Exclude<Ended['who'], 'unit'>, HindranceCode>> = {
+  protection: 'ended by protection',
+  joint: 'ended by a joint',
+  leads: 'ended by the leads',
+  supply: 'ended by the supply',
+  machine: 'ended by the machine',
+  load: 'ended by the load',
+  person: 'ended by a person',
+  time: 'ended when time was up',
+  meter: 'end not known',
+}
+
+/** What an end by others than the unit stands in the way of. */
+export const endedByOthers = (ended: Ended | undefined): Hindrance[] =>
+  !ended || ended.who === 'unit'
+    ? []
+    : [hindrance(ended.code === 'alarm not named' ? 'alarm not named' : codes[ended.who], ended.say)]
+
 /**
- * Continuous power is carried for the hold, inside regulation and without an alarm. It is censored: carried as
- * far as the loads went is "not shown: load-limited", never "not met" (docs/method/findings.md). A motor's trip never
- * judges it.
+ * What one attempt says of a power promise (docs/method/findings.md): carried for the time it shows at least its watts; given up
+ * before, or at volts that are no longer those of a carried load, at most what its load asked for. It is censored: loads that
+ * wanted no more show nothing of more.
  */
-export const judgeContinuous: Judge = (evidence) =>
-  judgePower(
-    {
-      evidence,
-      wanted: claimValue(evidence.claim),
-      hold: evidence.claim.duration ?? evidence.settings.hold,
+export function evidenceOf(attempt: Attempt, asked: AskedOfPower): Evidence[] {
+  const { power, asks, held, became, sag, ended, watched } = attempt
+  const { hold, shortEnough, timed } = asked
+  const step = attempt.step.step.id
+  if (sag)
+    return [
+      {
+        code: 'sagged',
+        figure: asks,
+        bound: 'at most',
+        hindrances: endedByOthers(ended),
+        step,
+        found: () => words.sagged(attempt),
+      },
+    ]
+  const lasted = held === undefined ? shortEnough && became === 'carried' : held >= hold
+  const carried = (hindrances: readonly Hindrance[]): Evidence => ({
+    code: 'carried',
+    figure: power,
+    bound: 'at least',
+    hindrances: [...hindrances, ...(watched ? [] : [words.notWatched(hold)])],
+    step,
+    found: () => words.carried(attempt),
+  })
+  const gaveUp = (hindrances: readonly Hindrance[]): Evidence => ({
+    code: became === 'warned' ? 'warned' : 'gave up',
+    figure: power,
+    bound: 'at most',
+    hindrances: [...endedByOthers(ended), ...hindrances],
+    step,
+    found: () => words.gaveUp(attempt, hold),
+  })
+  if (became === 'tripped' || became === 'warned') {
+    const before = became === 'tripped' && lasted ? [carried([])] : []
+    // Longer than is asked for a time, it says nothing of that time; of a promise for good it does at any time.
+    if (before.length && timed) return before
+    return [...before, gaveUp(timed && held === undefined ? [words.timeNotNoted(hold)] : [])]
+  }
+  if (lasted) return [carried([])]
+  return [
+    carried([
+      ...endedByOthers(ended).filter(({ by }) => by === 'joint'),
+      held === undefined ? words.timeNotNoted(hold) : words.tooShort(hold, held),
+    ]),
+  ]
+}
+
+/** The attempts that count for a promise, as evidence. */
+const powerEvidence =
+  (of: (asked: Asked) => AskedOfPower | undefined, counts: (attempt: Attempt) => boolean) =>
+  (asked: Asked): Evidence[] => {
+    const question = of(asked)
+    return question
+      ? allAttempts(asked, question.hold)
+          .filter(counts)
+          .flatMap((attempt) => evidenceOf(attempt, question))
+      : []
+  }
+
+const ofPower: readonly ClaimUnit[] = ['W', 'kW', 'VA']
+
+const absent = ({ claim }: Asked) =>
+  `${sayClaim(claim)} was not tested: no step has output ${claim.unit === 'VA' ? 'VA' : 'watts'}.`
+
+/**
+ * Continuous power is carried for the hold, inside regulation and without an alarm. A motor's trip never judges it.
+ */
+export const continuousPower: Promised = {
+  units: ofPower,
+  usual: { unit: 'W', comparator: 'at least' },
+  at: 'ladder',
+  several: 'attempts',
+  room: 'heat',
+  leavesOut: ['input', 'room'],
+  voltsOf: 'carrying',
+  legs: true,
+  evidence: powerEvidence(
+    ({ claim, settings }) => ({
+      wanted: claimValue(claim),
+      hold: claim.duration ?? settings.hold,
       shortEnough: false,
-      timed: evidence.claim.duration !== undefined,
-    },
+      timed: claim.duration !== undefined,
+    }),
     ({ step }) => !isMotor(step),
-  )
-
-export function judgePower(asked: Asked, counts: (attempt: Attempt) => boolean): Verdict {
-  const { evidence, wanted } = asked
-  const { claim } = evidence
-  const all = allAttempts(evidence).filter(counts)
-  if (!all.length)
-    return notTested(
-      `${sayClaim(claim)} was not tested: no step has output ${claim.unit === 'VA' ? 'VA' : 'watts'}.`,
-    )
-  const attempts = all.filter(({ power }) => decides(power)).sort((a, b) => b.power.x.value - a.power.x.value)
-  if (!attempts.length && all[0]) return undecided(all[0].power)
-
-  const carried = attempts.find((attempt) => attempt.power.x.value >= wanted && lasted(attempt, asked))
-  const failed = evidence.limiter ? undefined : attempts.filter((one) => gaveUp(one, asked)).sort(latest)[0]
-  if (carried && !(failed && failed.at > carried.at)) return carriedVerdict(carried, asked, failed)
-  if (failed) return failedVerdict(failed, asked, carried)
-
-  const reached = attempts.filter((attempt) => attempt.power.x.value >= wanted * 0.995)
-  const outside = reached.find((attempt) => attempt.carried && attempt.outOfRegulation)
-  if (outside?.outOfRegulation && !evidence.limiter)
-    return outsideRegulation(outside, outside.outOfRegulation, evidence)
-  return whyNotShown(attempts, reached, asked)
+  ),
+  absent,
 }
 
-const latest = (a: Attempt, b: Attempt) => (a.at < b.at ? 1 : -1)
-
-const heldLong = ({ held, carried }: Attempt, { hold, shortEnough }: Asked) =>
-  held === undefined ? shortEnough && carried : held >= hold
-
-/** Carried for the hold: to its end, or until something ended it later than that. */
-const lasted = (attempt: Attempt, asked: Asked): boolean =>
-  heldLong(attempt, asked) && !attempt.outOfRegulation && (attempt.carried || attempt.end === 'tripped')
-
-/** A trip of which neither an alarm nor the input volts are known: the supply may have fallen away under it. */
-const inputUnknown = ({ end, alarm, step }: Attempt): boolean =>
-  end === 'tripped' && alarm === 'none' && !isFigure(step.read.V_B)
-
-/** Whether something else than the unit ended it: protection, the supply, or a word that has to be asked for. */
-const endedByOthers = (attempt: Attempt, { evidence: { analysis } }: Asked): boolean =>
-  attempt.alarm === 'other' ||
-  inputUnknown(attempt) ||
-  limitedBy([attempt], analysis, tripsOnProtection) !== undefined ||
-  limitedBy([attempt], analysis, alarmsOnSupply) !== undefined
-
-/** A trip no further above a promise than this share of it is a trip at it: loads come in steps. */
-const aboutThere = 0.02
-
-/**
- * The unit itself gave up, by overload or heat, at no more than what it promises: before the hold was over, or at any
- * time at less than it promises for good.
- */
-function gaveUp(attempt: Attempt, asked: Asked): boolean {
-  const { power, end, held } = attempt
-  if (end !== 'tripped' || endedByOthers(attempt, asked)) return false
-  const U = expanded(power.x)
-  if (power.x.value - Math.max(U, aboutThere * asked.wanted) > asked.wanted) return false
-  if (held === undefined) return !asked.shortEnough
-  return held < asked.hold || (!asked.timed && power.x.value + U < asked.wanted)
+/** How long it works over its rated power: a power promise for a time, by the same rules. */
+export const overloadTime: Promised = {
+  units: ['s', 'min', 'h'],
+  usual: { unit: 's', comparator: 'at least' },
+  asks: ['load'],
+  at: 'limits',
+  several: 'attempts',
+  room: 'heat',
+  voltsOf: 'carrying',
+  wanted: ({ claim }) => claim.load ?? 0,
+  evidence: powerEvidence(
+    ({ claim }) =>
+      claim.load === undefined
+        ? undefined
+        : { wanted: claim.load, hold: claimValue(claim), shortEnough: false, timed: true },
+    ({ step }) => !isMotor(step),
+  ),
+  absent: (asked) =>
+    asked.claim.load === undefined ? 'The operating time names no load over the rated power.' : absent(asked),
 }
 
-const forHow = ({ held }: Attempt) => (held === undefined ? '' : ` for ${sayDuration(held)}`)
-
-function carriedVerdict(best: Attempt, { evidence: { claim }, wanted }: Asked, earlier?: Attempt): Verdict {
-  const before = earlier ? ` Before, it gave up at ${sayFigure(earlier.power)}${forHow(earlier)}.` : ''
-  return {
-    outcome: judge(best.power.x, 'at least', wanted),
-    figure: best.power,
-    sentence: `${sayFigure(best.power)} was carried${forHow(best)} against ${sayClaim(claim)}.${before}`,
+/** Whether so many watts are carried for so many s on a rig, as the court holds any promise of power; with its sentence. */
+export function carriesFor(
+  watts: number,
+  seconds: number,
+  analysis: Analysis,
+): Pick<Verdict, 'outcome' | 'figure'> & { readonly sentence: string } {
+  const claim: Claim = {
+    id: 'need',
+    quantity: 'continuous power',
+    comparator: 'at least',
+    value: watts,
+    unit: 'W',
+    readWhere: 'a need',
   }
+  const asked: Asked = { claim, analysis, settings: { hold: seconds }, limiter: undefined }
+  const verdict = court(continuousPower, asked)
+  return { ...verdict, sentence: wordsOf(verdict, continuousPower, asked).sentence }
 }
-
-function failedVerdict(failed: Attempt, { evidence: { claim }, hold }: Asked, carried?: Attempt): Verdict {
-  const cause = failed.alarm === 'heat' ? 'by heat' : 'by overload'
-  const { held } = failed
-  const time =
-    held === undefined ? '' : ` after ${sayDuration(held)}${held < hold ? ` of ${sayDuration(hold)}` : ''}`
-  const before = carried ? ` Before, ${sayFigure(carried.power)} was carried${forHow(carried)}.` : ''
-  return {
-    outcome: 'not met',
-    figure: failed.power,
-    sentence: `It gave up at ${sayFigure(failed.power)}, ${cause}${time}, against ${sayClaim(claim)}.${before}`,
-  }
-}
-
-/** Carried, but at volts that are not those of a carried load: the unit's doing, unless its input stood where it warns. */
-function outsideRegulation({ power, step }: Attempt, off: Figure, evidence: Evidence): Verdict {
-  const { analysis } = evidence
-  const from =
-    promisedRegulation(analysis) === undefined
-      ? 'under what it gives with nothing connected'
-      : 'from nominal, outside the regulation it claims'
-  const sentence = `It carries ${sayFigure(power)}, but there its output is ${sayFigure(off)} ${from}`
-  return atThreshold(step, analysis.record.revision.unit)
-    ? notShown(
-        evidence,
-        'supply',
-        `${sentence}, and its input was down to where it warns or stops.`,
-        'A stiffer bank or shorter leads would show it.',
-        power,
-      )
-    : { outcome: 'not met', figure: off, sentence: `${sentence}.` }
-}
-
-/** How near an attempt came to the promise, 0 to 1: by its power and by its time. */
-const nearness = ({ power, held }: Attempt, { wanted, hold }: Asked) =>
-  Math.min(1, power.x.value / wanted) * Math.min(1, (held ?? 0) / hold || 0.01)
-
-function whyNotShown(attempts: readonly Attempt[], reached: readonly Attempt[], asked: Asked): Verdict {
-  const { evidence, hold } = asked
-  const { claim, analysis } = evidence
-  const protection = limitedBy(attempts, analysis, tripsOnProtection)
-  if (protection) return shown(evidence, protection)
-  const supply = limitedBy(attempts, analysis, alarmsOnSupply)
-  if (supply) return shown(evidence, supply)
-  const unnamed = attempts.find(({ alarm }) => alarm === 'other')
-  if (unnamed)
-    return notShown(
-      evidence,
-      'time',
-      `An alarm came at ${sayFigure(unnamed.power)}, and which it was is not noted.`,
-      'Note what it said, in the words of the manual.',
-      unnamed.power,
-    )
-  const blind = attempts.find(inputUnknown)
-  if (blind)
-    return notShown(
-      evidence,
-      'meter',
-      `It tripped at ${sayFigure(blind.power)}; whether its input had fallen by then is not known.`,
-      'Read V_B at the terminals, and note which alarm came.',
-      blind.power,
-    )
-  // Heat after longer than is asked says nothing of what is asked.
-  const hot = attempts.find(({ alarm, held }) => alarm === 'heat' && (held ?? 0) < hold)
-  if (hot)
-    return notShown(
-      evidence,
-      'time',
-      `The heat alarm came at ${sayFigure(hot.power)}${forHow(hot)}.`,
-      'Start again within 5 K of ambient.',
-      hot.power,
-    )
-  const joint = limitedBy(reached, analysis, stoppedByJoint)
-  if (joint) return shown(evidence, joint)
-  const cut = [...reached].sort((a, b) => nearness(b, asked) - nearness(a, asked))[0]
-  if (cut) return cutShort(cut, asked)
-  const highest = attempts[0]
-  if (!highest) return notTested(`${sayClaim(claim)} was not tested.`)
-  const time = highest.held === undefined ? '' : `, for ${sayDuration(highest.held)}`
-  const gone = highest.end === 'tripped' && highest.held !== undefined && highest.held >= hold
-  return notShown(
-    evidence,
-    'load',
-    `The highest step was ${sayFigure(highest.power)}${time}${gone ? ', longer than is asked' : ''}.`,
-    `Loads of ${claim.load === undefined ? sayClaim(claim) : say(claim.load, 'W')} in all would show it.`,
-    highest.power,
-  )
-}
-
-/** Reached, but not for the time that is asked, or with a warning. */
-function cutShort(cut: Attempt, { evidence, hold }: Asked): Verdict {
-  const warned = cut.alarm === 'overload' ? ' with the overload alarm on' : ''
-  if (cut.held === undefined)
-    return notShown(
-      evidence,
-      'time',
-      `${sayFigure(cut.power)} was carried${warned}; hold not noted.`,
-      `Hold it for ${sayDuration(hold)} and note the time.`,
-      cut.power,
-    )
-  const stopped = cut.end === 'stopped by hand' ? ', then stopped by hand' : ''
-  return notShown(
-    evidence,
-    'time',
-    `${sayFigure(cut.power)} was carried for ${sayDuration(cut.held)}${warned}${stopped}; ${sayDuration(hold)} is needed.`,
-    `Hold it for ${sayDuration(hold)}${warned && ' without the alarm'} to decide.`,
-    cut.power,
-  )
-}
-
-const shown = (evidence: Evidence, { limiter, why, wouldShow, power, step }: Limit): Verdict => ({
-  ...notShown(evidence, limiter, why, wouldShow, power),
-  step,
-})

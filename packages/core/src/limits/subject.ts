@@ -1,10 +1,9 @@
 import type { Subject } from '../subject'
-import { eachLeg } from './eachLeg'
 import { noticeDcAgainstAc, noticeEqualCeilings, noticeOverloadCurrent, noticeSlowMeter } from './oddities'
-import { judgeContinuous } from './power'
-import { judgeSurge } from './surge'
-import { judgeThreshold } from './threshold'
-import { judgeGroundFault, judgeOverloadTrip, judgeRecovery, judgeStartUp } from './timed'
+import { continuousPower, overloadTime } from './power'
+import { surgePower } from './surge'
+import { thresholdPromise } from './threshold'
+import { groundFaultTest, overloadTrip, recovery, startUpPromise } from './timed'
 
 /** Units in the headings of the CSV. */
 const headings: Readonly<Record<string, string>> = {
@@ -37,16 +36,17 @@ export const limits = {
       note,
     }),
   },
-  judges: {
-    'continuous power': eachLeg(judgeContinuous),
-    'surge power': eachLeg(judgeSurge),
-    'alarm voltage': judgeThreshold('alarm'),
-    'cutoff voltage': judgeThreshold('cutoff'),
-    'overload trip': judgeOverloadTrip,
-    recovery: judgeRecovery,
-    'start-up time': judgeStartUp('startUp', 'start-up time'),
-    'soft start': judgeStartUp('softStart', 'soft start'),
-    'ground-fault test': judgeGroundFault,
+  promises: {
+    'continuous power': continuousPower,
+    'surge power': surgePower,
+    'overload time': overloadTime,
+    'alarm voltage': thresholdPromise('alarm'),
+    'cutoff voltage': thresholdPromise('cutoff'),
+    'overload trip': overloadTrip,
+    recovery,
+    'start-up time': startUpPromise('startUp', 'start-up time'),
+    'soft start': startUpPromise('softStart', 'soft start'),
+    'ground-fault test': groundFaultTest,
   },
   oddities: [noticeDcAgainstAc, noticeSlowMeter, noticeEqualCeilings, noticeOverloadCurrent],
 } satisfies Subject

@@ -1,12 +1,15 @@
 import type { Course, EntryOf } from '@even-watt/contract'
+import type { Ended } from '../blame'
 import { farAmong, readFigures, nominalAt, nominalNear } from '../evidence'
+import { carriedAt } from '../facts'
 import { decides, isFigure, type Figure } from '../figures'
 import { capturedValue, wrongFactor, type AttemptFigures } from '../motors'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
 import { surgeWindows } from '../waveform/limits'
 import { isSlow } from '../meters'
-import { overloadsOf } from './overload'
-import { partsOf } from './attempt'
+import { whoEnded } from '../blame'
+import { overloadsOf, type Overload } from './overload'
+import { momentOf, partsOf, wentIn } from './attempt'
 
 /** Something that was carried for a time: a capture, a step, an overload. */
 interface SurgeSource {
@@ -15,9 +18,11 @@ interface SurgeSource {
   /** s that it lasted. */
   readonly seconds: number
   /** Who ended it or held it back; undefined: the load wanted no more. */
-  readonly endedBy: 'unit' | 'supply' | 'protection' | 'machine' | 'unknown' | undefined
+  readonly endedBy: Ended | undefined
   /** s for which the unit was at its limit; Infinity where it gave up for good. Beyond that the load wanted no more. */
   readonly limited: number
+  /** Its amps stood at an extreme of the instrument: they were more than it shows. */
+  readonly clipped: boolean
   /** The best mean over a window, s; undefined: it is shorter than that. */
   readonly over: (seconds: number) => SurgePoint | undefined
 }
@@ -29,8 +34,12 @@ export interface SurgePoint {
   readonly VA: number | undefined
   /** Whether the output stood under 90 % of nominal somewhere in it: then it did not carry this. */
   readonly hollow: boolean
-  readonly source: Pick<SurgeSource, 'words' | 'entry' | 'endedBy' | 'limited'>
+  /** How many times as much its load asks for at nominal volts: (V_nominal/V)² where it sagged, else 1. */
+  readonly more: number
+  readonly source: Named
 }
+
+type Named = Pick<SurgeSource, 'words' | 'entry' | 'endedBy' | 'limited' | 'clipped'>
 
 export interface SurgeCurve {
   readonly sources: readonly SurgeSource[]
@@ -38,8 +47,6 @@ export interface SurgeCurve {
   readonly points: readonly SurgePoint[]
   readonly sagged: readonly SurgePoint[]
 }
-
-const carriedAt = 0.9
 
 /** The surge-duration curve of one rig: the highest mean watts over each window, of everything that was carried on it. */
 export function surgeCurveOf(analysis: Analysis): SurgeCurve {
@@ -80,31 +87,30 @@ function fromCaptures(analysis: Analysis): SurgeSource[] {
     const words = attempt
       ? `${attempt.entry.reading.load}, attempt ${attempt.entry.reading.number}`
       : (overload?.reading.load ?? step?.load ?? capture.reading.name)
-    const endedBy = attempt
-      ? endOf(attempt)
-      : overload &&
-        (overload.reading.ended === 'overload' ? 'unit' : overload.opened ? 'protection' : undefined)
+    const endedBy = attempt ? attempt.ended : overload && endedIn(overload, analysis)
     const limited = limitedFor(endedBy, attempt)
-    return [fromCourse(course, { words, entry: about, endedBy, limited }, capture, analysis)]
+    const clipped = figures.channels.some((one) => one.quantity === 'I_C' && one.clipped)
+    return [fromCourse(course, { words, entry: about, endedBy, limited, clipped }, capture, analysis)]
   })
 }
 
 /** A unit that only folded for a while, and then ran the machine, was at its limit for that while. */
-const limitedFor = (endedBy: SurgeSource['endedBy'], attempt?: AttemptFigures): number =>
-  endedBy !== 'unit'
+const limitedFor = (endedBy: Ended | undefined, attempt?: AttemptFigures): number =>
+  !endedBy
     ? 0
     : attempt?.outcome === 'started' || attempt?.outcome === 'started late'
       ? (attempt.seen?.under[90] ?? 0)
       : Infinity
 
-const endOf = ({ culprit, outcome }: Analysis['motors']['attempts'][number]): SurgeSource['endedBy'] => {
-  if (!culprit) return outcome === 'started' ? undefined : 'unknown'
-  return culprit.who === 'cannot tell' ? 'unknown' : culprit.who
-}
+/** Who ended an overload, with what was read of it. */
+const endedIn = (overload: Overload, analysis: Analysis): Ended | undefined =>
+  overload.went.became === 'tripped'
+    ? whoEnded(momentOf(overload.step, overload.went, undefined, ''), analysis)
+    : undefined
 
 function fromCourse(
   course: Course,
-  source: Pick<SurgeSource, 'words' | 'entry' | 'endedBy' | 'limited'>,
+  source: Named,
   capture: EntryOf<'capture'>,
   analysis: Analysis,
 ): SurgeSource {
@@ -127,7 +133,9 @@ function fromCourse(
       const best = stretchOf(course, window)
       const W = best && figure(best.watts)
       if (!best || !W || !isFigure(W)) return undefined
-      return { seconds: window, W, VA: best.VA, hollow: best.lowest < carriedAt * nominal, source }
+      const hollow = best.lowest < carriedAt * nominal
+      const more = hollow && best.lowest > 0 ? (nominal / Math.max(best.lowest, best.mean)) ** 2 : 1
+      return { seconds: window, W, VA: best.VA, hollow, more, source }
     },
   }
 }
@@ -136,7 +144,7 @@ function fromCourse(
 function stretchOf(
   { P = [], V_C = [], I_C = [], step, cycle, windows: exact }: Course,
   window: number,
-): { watts: number; VA: number; lowest: number } | undefined {
+): { watts: number; VA: number; lowest: number; mean: number } | undefined {
   // A point stands for one cycle: so many of them lie within the window.
   const width = Math.max(1, Math.round((window - cycle) / step) + 1)
   if (width > P.length) return undefined
@@ -156,6 +164,7 @@ function stretchOf(
     watts: known?.W ?? best.watts,
     VA: mean(best.at, (k) => (V_C[k] ?? 0) * (I_C[k] ?? 0)),
     lowest: known?.lowest ?? Math.min(...V_C.slice(best.at, best.at + width)),
+    mean: mean(best.at, (k) => V_C[k] ?? 0),
   }
 }
 
@@ -177,12 +186,15 @@ function fromSteps(analysis: Analysis): SurgeSource[] {
         .map(({ meter }) => meter),
     )
     const slowest = used.map((id) => meters.find((meter) => meter.id === id))
-    const ended = readings.find(({ reading }) => reading.end === 'tripped')?.reading
-    const source = {
+    const went = wentIn({ figures, readings })
+    const endedBy =
+      went.became === 'tripped' ? whoEnded(momentOf(figures, went, undefined, ''), analysis) : undefined
+    const source: Named = {
       words: figures.load,
       entry: first.id,
-      endedBy: ended && (ended.alarm === 'overload' ? ('unit' as const) : ('unknown' as const)),
-      limited: ended?.alarm === 'overload' ? Infinity : 0,
+      endedBy,
+      limited: endedBy ? Infinity : 0,
+      clipped: false,
     }
     const hollow =
       isFigure(read.V_C) && read.V_C.x.value < carriedAt * nominalAt(record.revision.unit, read.V_C)
@@ -198,6 +210,7 @@ function fromSteps(analysis: Analysis): SurgeSource[] {
                 W: P_C,
                 VA: isFigure(figures.S) ? figures.S.x.value : undefined,
                 hollow,
+                more: 1,
                 source,
               },
       },

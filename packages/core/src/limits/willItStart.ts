@@ -1,10 +1,15 @@
-import type { Load } from '@even-watt/contract'
+import type { Claim, Load } from '@even-watt/contract'
+import type { Ended } from '../blame'
+import { sayThreshold } from '../blame'
+import { court, isMet, isNotMet, type Asked, type Evidence, type Promised } from '../court'
+import { thresholdOf } from '../facts'
 import { isFigure, plain, say, sayDuration } from '../figures'
-import { nameOfWho, predictedInrush, type AttemptFigures, type Culprit } from '../motors'
+import { scale } from '../meters'
+import { nameOfWho, predictedInrush, type AttemptFigures } from '../motors'
 import { underPower } from '../supply'
 import type { Analysis } from '../trials'
-import { claimedValue } from '../units'
-import { surgeCurveOf, type SurgeCurve } from './surgeCurve'
+import { endedByOthers } from './power'
+import { surgeCurveOf, type SurgeCurve, type SurgePoint } from './surgeCurve'
 
 export interface StartAnswer {
   readonly answer: 'yes' | 'no' | 'close' | 'not shown'
@@ -29,16 +34,16 @@ export interface StartGround {
 
 export const startGround = (analysis: Analysis): StartGround => ({ analysis, curve: surgeCurveOf(analysis) })
 
-type Tried = AttemptFigures & { readonly culprit: Culprit | undefined }
+type Tried = AttemptFigures & { readonly ended: Ended | undefined }
 
 /**
  * Whether a unit on its rig starts a machine beside a base load, W (docs/method/motors.md): as it was tried there; else by what
- * the machine asks for against the VA that the unit was shown to carry for as long, and the volts its supply would keep. What
- * the unit was not shown to give is "not shown", never "no"; "no" needs a limit that was seen.
+ * the machine asks for, held against what was carried and what gave out as the court holds any promise, and the volts its supply
+ * would keep. What the unit was not shown to give is "not shown", never "no"; "no" needs a limit that was seen.
  */
 export function willItStart(load: Load, { analysis, curve }: StartGround, base = 0): StartAnswer {
   const tried = analysis.motors.attempts.filter(({ entry }) => sameMachine(entry.reading.load, load.name))
-  const shown = asTried(tried, base)
+  const shown = asTried(tried, base, load.assist ?? 1)
   if (shown) return shown
   const inrush = predictedInrush(load)
   if (!inrush) return { answer: 'not shown', why: 'It starts no harder than it runs: look at the ladder.' }
@@ -47,26 +52,27 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
   const [low, high] = [need(inrush.from), need(inrush.to)]
   const asks = `It asks for ${range(low, high)} for about ${sayDuration(seconds)} (${inrush.by})`
   const points = curve.sources.flatMap((source) => source.over(seconds) ?? [])
-  const most = Math.max(0, ...points.filter(({ hollow }) => !hollow).map(voltAmperes))
-  const limit = Math.max(
-    0,
-    ...points.filter(({ source }) => source.endedBy === 'unit' && source.limited >= seconds).map(voltAmperes),
-  )
+  const ask = (VA: number) => court(starting(points, seconds, VA), apparent(analysis, VA))
+  const whole = high === Infinity ? undefined : ask(high)
   const byUnit = ((): StartAnswer => {
-    if (most > 0 && high <= most)
+    const most = whole?.figure?.x.value ?? 0
+    if (whole && isMet(whole.outcome))
       return { answer: 'yes', why: `${asks}; ${say(most, 'VA')} was carried for as long.` }
-    if (limit > 0 && low > folding * limit)
-      return { answer: 'no', why: `${asks}; the unit gave out at ${say(limit, 'VA')}.` }
-    if (limit > 0)
+    const least = ask(low / folding)
+    if (isNotMet(least.outcome))
+      return { answer: 'no', why: `${asks}; the unit gave out at ${say(least.figure?.x.value ?? 0, 'VA')}.` }
+    const near = whole && isNotMet(whole.outcome) ? whole : ask(low)
+    if (isNotMet(near.outcome))
       return {
         answer: 'close',
-        why: `${asks}; the unit gave out at ${say(limit, 'VA')}: it may start late or not.`,
+        why: `${asks}; the unit gave out at ${say(near.figure?.x.value ?? 0, 'VA')}: it may start late or not.`,
       }
+    const carried = least.outcome === 'not tested' ? 0 : (least.figure?.x.value ?? 0)
     return {
       answer: 'not shown',
       why:
-        most > 0
-          ? `${asks}; only ${say(most, 'VA')} was tried for as long.`
+        carried > 0
+          ? `${asks}; only ${say(carried, 'VA')} was tried for as long.`
           : `${asks}; nothing was carried for a measured time.`,
     }
   })()
@@ -75,8 +81,51 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
   return supply ? { answer: 'no', why: `${asks}. ${supply}`, onStiff: byUnit.answer } : byUnit
 }
 
-const voltAmperes = ({ VA, W }: { VA: number | undefined; W: { x: { value: number } } }) =>
-  Math.max(VA ?? 0, W.x.value)
+/** A start as the court sees it: so many VA for so long, from all that was carried and all that gave out. */
+const starting = (points: readonly SurgePoint[], seconds: number, VA: number): Promised => ({
+  units: ['VA'],
+  usual: { unit: 'VA', comparator: 'at least' },
+  at: 'limits',
+  several: 'attempts',
+  room: 'stated',
+  voltsOf: 'carrying',
+  wanted: () => VA,
+  evidence: () => points.flatMap((point) => startEvidence(point, seconds)),
+  absent: () => 'Nothing was carried for a measured time.',
+})
+
+const voltAmperes = ({ VA, W }: SurgePoint) => Math.max(VA ?? 0, W.x.value)
+
+function startEvidence(point: SurgePoint, seconds: number): Evidence[] {
+  const { source, hollow, W, more } = point
+  const gaveOut = source.endedBy !== undefined && source.limited >= seconds
+  const ratio = voltAmperes(point) / W.x.value
+  const figure = (by: number) => ({ ...W, unit: 'VA' as const, x: scale(W.x, ratio * by) })
+  const found = () => source.words
+  if (gaveOut)
+    return [
+      {
+        code: 'gave out',
+        figure: figure(more),
+        bound: 'at most',
+        hindrances: endedByOthers(source.endedBy),
+        found,
+      },
+    ]
+  return hollow ? [] : [{ code: 'carried', figure: figure(1), bound: 'at least', hindrances: [], found }]
+}
+
+const apparent = (analysis: Analysis, VA: number): Asked => {
+  const claim: Claim = {
+    id: analysis.record.revision.unit.id,
+    quantity: 'surge power',
+    comparator: 'at least',
+    value: VA,
+    unit: 'VA',
+    readWhere: 'a load',
+  }
+  return { claim, analysis, settings: { hold: 0 }, limiter: undefined }
+}
 
 /** As precise as a prediction is. */
 const about = (VA: number) => plain(Number(VA.toPrecision(2)))
@@ -90,48 +139,66 @@ const range = (low: number, high: number) =>
 
 const sameMachine = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
 
-function asTried(tried: readonly Tried[], base: number): StartAnswer | undefined {
-  const [ok] = tried.filter(
-    ({ outcome, entry }) => outcome === 'started' && (entry.reading.baseLoad ?? 0) >= base,
+/**
+ * As it was tried: a trip of the unit's own outweighs what started, and both are counted. What had a soft starter that the
+ * load has not, or less beside it than is asked, shows no start; what had more beside it shows no failure.
+ */
+function asTried(tried: readonly Tried[], base: number, assist: number): StartAnswer | undefined {
+  const beside = ({ entry }: Tried) => entry.reading.baseLoad ?? 0
+  const eased = ({ entry }: Tried) => (entry.reading.assist ?? 1) > assist
+  const ok = tried.filter(
+    (one) => one.outcome === 'started' && one.ended?.who !== 'unit' && beside(one) >= base && !eased(one),
+  )
+  const late = tried.filter(
+    (one) =>
+      (one.outcome === 'started late' || (one.outcome === 'started' && one.ended?.who === 'unit')) &&
+      beside(one) >= base &&
+      !eased(one),
   )
   const failed = tried.filter(
-    ({ outcome, entry, culprit }) =>
-      outcome !== 'started' &&
-      outcome !== 'started late' &&
-      (entry.reading.baseLoad ?? 0) <= base &&
-      culprit?.who !== 'machine',
+    (one) =>
+      one.outcome !== 'started' &&
+      one.outcome !== 'started late' &&
+      beside(one) <= base &&
+      one.ended?.who !== 'machine',
   )
-  if (ok) return { answer: 'yes', why: `It started it (attempt ${ok.entry.reading.number}).` }
-  const late = tried.find(
-    ({ outcome, entry }) => outcome === 'started late' && (entry.reading.baseLoad ?? 0) >= base,
-  )
-  if (late) return { answer: 'close', why: `It started it late (attempt ${late.entry.reading.number}).` }
+  const of = ok.length + late.length + failed.length
+  const counted = of > 1 ? `, ${ok.length + late.length} of ${of} times` : ''
+  const who = (one: Tried) => one.ended?.who ?? 'meter'
+  const byUnit = failed.find((one) => who(one) === 'unit')
+  const [good] = ok
+  if (byUnit && (good || late.length))
+    return {
+      answer: 'close',
+      why: `It started it${counted}; the unit itself gave out in attempt ${byUnit.entry.reading.number}.`,
+    }
+  if (byUnit)
+    return { answer: 'no', why: `It did not start it (${sayAttempt(byUnit)}): ${nameOfWho.unit}.` }
+  if (good) return { answer: 'yes', why: `It started it (${sayAttempt(good)})${counted}.` }
+  const [slow] = late
+  if (slow) return { answer: 'close', why: `It started it late (${sayAttempt(slow)})${counted}.` }
   const last = failed.at(-1)
   if (!last) return undefined
-  const who = last.culprit?.who
+  const supplies = who(last) !== 'meter'
   return {
-    answer: who === 'unit' ? 'no' : who === 'supply' || who === 'protection' ? 'no' : 'not shown',
-    why: `It did not start it (attempt ${last.entry.reading.number}): ${nameOfWho[who ?? 'cannot tell']}.`,
-    ...(who === 'supply' || who === 'protection' ? { onStiff: 'not shown' as const } : {}),
+    answer: supplies ? 'no' : 'not shown',
+    why: `It did not start it (${sayAttempt(last)}): ${nameOfWho[who(last)]}.`,
+    ...(supplies ? { onStiff: 'not shown' as const } : {}),
   }
 }
+
+const sayAttempt = ({ entry }: Tried) => `attempt ${entry.reading.number}`
 
 /** Why this supply would not carry such a start; undefined: it would, or it is not known. */
 function bySupply({ supply, record }: Analysis, watts: number): string | undefined {
   const { E, R_bank, R_path } = supply.known
-  const alarm = claimedValue(record.revision.unit, 'alarm voltage')
-  if (
-    !isFigure(E) ||
-    !isFigure(R_bank) ||
-    !isFigure(R_path) ||
-    alarm === undefined ||
-    !Number.isFinite(watts)
-  )
+  const threshold = thresholdOf(record)
+  if (!isFigure(E) || !isFigure(R_bank) || !isFigure(R_path) || !threshold || !Number.isFinite(watts))
     return undefined
   const source = { bank: { E: E.x.value, R: R_bank.x.value }, path: R_path.x.value, support: 0 }
   const point = underPower(source, watts / usualEfficiency)
-  if (point && point.V_B > alarm) return undefined
+  if (point && point.V_B > threshold.volts) return undefined
   return point
-    ? `The terminals would fall to ${say(point.V_B, 'V')}, under the alarm, ${say(alarm, 'V')}.`
+    ? `The terminals would fall to ${say(point.V_B, 'V')}, under ${sayThreshold(threshold)}.`
     : 'This supply cannot deliver it at all.'
 }

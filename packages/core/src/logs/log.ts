@@ -1,6 +1,6 @@
 import type { EntryOf, LogEnd } from '@even-watt/contract'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
-import { divide } from '../meters'
+import { divide, scale } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, type Analysis } from '../trials'
 import { energyNames, energyOf, type EnergyName, type LoggedEnergy } from './energy'
@@ -137,6 +137,19 @@ export const seriesFor = (
 /** Seconds in which it ran. */
 export const ranFor = ({ segments }: Pick<Log, 'segments'>): number =>
   segments.reduce((sum, { from, to }) => sum + to - from, 0)
+
+/**
+ * Mean watts at the outlet over all that it ran, with what its gaps leave open: by its energy over real times, never the mean
+ * of the looks (docs/method/logs.md).
+ */
+export function meanPower(log: Pick<Log, 'energies' | 'segments'>): Derived {
+  const { figure } = log.energies.E_C
+  const hours = ranFor(log) / 3600
+  if (!isFigure(figure)) return figure
+  return hours > 0
+    ? derive('P_C in the mean', 'W', 'E_C / h', [figure], scale(figure.x, 1 / hours))
+    : { missing: 'It did not run.' }
+}
 
 /** Mean watts at the outlet while it ran; undefined where neither its energy nor the expected watts are known. */
 export function meanWatts(log: Log): number | undefined {

@@ -1,3 +1,4 @@
+import { coverageOf } from '../meters'
 import type { Point } from './integrate'
 
 /** A body warming towards an end: T = T∞ − (T∞ − T0)·e^(−t/τ) (docs/method/endurance.md). Temperatures in °C or K, times in s. */
@@ -90,18 +91,6 @@ function least(of: (x: number) => number, from: number, to: number): number {
   return (a + b) / 2
 }
 
-/** Two-sided 95 % of Student's t (series of its quantile about the normal one; 2 % off at 2 degrees, less above). */
-function student(freedom: number): number {
-  const z = 1.959964
-  const z3 = z ** 3
-  return (
-    z +
-    (z3 + z) / (4 * freedom) +
-    (5 * z ** 5 + 16 * z3 + 3 * z) / (96 * freedom ** 2) +
-    (3 * z ** 7 + 19 * z ** 5 + 17 * z3 - 15 * z) / (384 * freedom ** 3)
-  )
-}
-
 /**
  * Where a temperature would settle, by least squares over readings in order of time; ambient is to be subtracted from each
  * before. Undefined for fewer than five readings, or where they do not bend: then nothing tells an end. The range of T∞ is
@@ -130,7 +119,7 @@ export function fitThermal(readings: readonly Point[]): ThermalFit | undefined {
   const { settles, began, squares: left } = atTau(points, tau)
   const freedom = points.length - 3
   const variance = left / freedom
-  const limit = left + student(freedom) ** 2 * variance
+  const limit = left + coverageOf(freedom) ** 2 * variance
   const away = Math.max(Math.abs(settles - began), Math.sqrt(variance), 1e-9)
   const side = (sign: 1 | -1) => profileEnd(points, settles, tau, limit, sign * away)
   return {

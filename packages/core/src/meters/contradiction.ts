@@ -1,4 +1,5 @@
-import { expanded, type Uncertain } from './uncertain'
+import { expanded } from './freedom'
+import type { Uncertain } from './uncertain'
 
 /**
  * Normalised error of two meters on one quantity (ISO 13528, docs/method/meters.md): |x1 − x2| / √(U1² + U2²).

@@ -1,5 +1,5 @@
 import type { MeterRange, Readable } from '@even-watt/contract'
-import { ownSource, specificationSource } from './sources'
+import { ownSource, repeatSource, specificationSource } from './sources'
 import type { Uncertain } from './uncertain'
 
 /** Half-width of the specification ±(percent·|x| + counts·count), in the unit of x (docs/method/meters.md). */
@@ -39,6 +39,8 @@ export interface Repeats {
   readonly values: readonly number[]
   /** Standard deviation of a single reading, pooled over steps; 0 when nothing was repeated. */
   readonly spread: number
+  /** Degrees of freedom of that, and the pool that it was taken from; absent: it is assumed and not from repeats. */
+  readonly pooled?: { readonly name: string; readonly freedom: number }
 }
 
 /**
@@ -55,12 +57,17 @@ export function measured(
   const n = repeats.values.length
   const mean = repeats.values.reduce((sum, value) => sum + value, 0) / n
   const half = repeats.values.reduce((sum, value) => sum + halfWidth(range, value), 0) / n
+  const spread = repeats.spread / Math.sqrt(n)
+  const { pooled } = repeats
+  const own: readonly (readonly [string, number])[] = pooled
+    ? [
+        [ownSource(what, where), rounding(range.count)],
+        [repeatSource(what, where, pooled.name, pooled.freedom), spread],
+      ]
+    : [[ownSource(what, where), Math.hypot(rounding(range.count), spread)]]
   return {
     value: mean,
-    sources: new Map([
-      [specificationSource(meter, range.id), rectangular(half)],
-      [ownSource(what, where), Math.hypot(rounding(range.count), repeats.spread / Math.sqrt(n))],
-    ]),
+    sources: new Map([[specificationSource(meter, range.id), rectangular(half)], ...own]),
   }
 }
 
@@ -80,16 +87,22 @@ export function scatterOf(group: readonly number[]): Scatter {
   }
 }
 
+/** A standard deviation of single readings, and the degrees of freedom it rests on. */
+export interface Pooled {
+  readonly spread: number
+  readonly freedom: number
+}
+
 /**
  * Standard deviation of a single reading, pooled over groups of repeats: √(Σ Σ(x − x̄)² / Σ(n − 1)). With no repeats
  * at all the result is 0.
  */
-export function pooledSpread(scatters: Iterable<Scatter>): number {
+export function pooledSpread(scatters: Iterable<Scatter>): Pooled {
   let squares = 0
   let freedom = 0
   for (const one of scatters) {
     squares += one.squares
     freedom += one.freedom
   }
-  return freedom ? Math.sqrt(squares / freedom) : 0
+  return { spread: freedom ? Math.sqrt(squares / freedom) : 0, freedom }
 }

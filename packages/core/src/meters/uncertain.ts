@@ -11,9 +11,6 @@ export interface Uncertain {
   readonly sources: ReadonlyMap<string, number>
 }
 
-/** Coverage factor of every expanded uncertainty shown. */
-export const coverage = 2
-
 const none: ReadonlyMap<string, number> = new Map()
 
 /** A number without uncertainty, such as a nominal voltage. */
@@ -83,9 +80,6 @@ export function independent(x: Uncertain): number {
   for (const [source, sensitivity] of x.sources) if (isOwn(source)) sum += sensitivity ** 2
   return Math.sqrt(sum)
 }
-
-/** Expanded uncertainty, k = 2. */
-export const expanded = (x: Uncertain): number => coverage * standard(x)
 
 /**
  * Whether a value is over 0 beyond doubt: by three standard uncertainties, for what is looked for at every step of every

@@ -1,5 +1,5 @@
 export * from './draw'
-export * from './judges'
+export * from './promises'
 export * from './passThrough'
 export * from './transfer'
 export * from './wake'

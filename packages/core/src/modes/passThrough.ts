@@ -33,7 +33,7 @@ export function passThroughOf(record: RevisionRecord): PassThrough | undefined {
       ? undefined
       : alike.length === pairs.length
   const power = both
-    ? `${say(both.gridWatts ?? 0, 'W')} come from the grid for ${say(both.outletWatts ?? 0, 'W')} at the outlet: ${say(kept ?? 0, 'W')} go to the store and to passing it on. `
+    ? `${say(both.gridWatts ?? 0, 'W')} come from the grid for ${say(both.outletWatts ?? 0, 'W')} at the outlet: ${(kept ?? 0) < 0 ? `${say(-(kept ?? 0), 'W')} come out of the store` : `${say(kept ?? 0, 'W')} go to the store and to passing it on`}. `
     : ''
   const volts = !pairs.length
     ? ''

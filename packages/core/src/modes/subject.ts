@@ -1,5 +1,5 @@
 import type { CsvRow, Subject } from '../subject'
-import { judgeModeDraw, judgeTransfer } from './judges'
+import { modeDraw, transferTime } from './promises'
 
 /** On, search, pass-through, off: what each draws, and how one goes over into another. */
 export const modes = {
@@ -31,5 +31,5 @@ export const modes = {
       }
     },
   },
-  judges: { 'transfer time': judgeTransfer, 'mode draw': judgeModeDraw },
+  promises: { 'transfer time': transferTime, 'mode draw': modeDraw },
 } satisfies Subject

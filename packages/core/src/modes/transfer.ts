@@ -37,6 +37,7 @@ export function transfersOf({ record }: Pick<Analysis, 'record'>): Transfer[] {
               rectangular(offBy[seen]),
             ),
             grade: seen === 'by eye' ? 'observed' : 'measured',
+            ...doubtOf(entry, record),
             working: {
               formula:
                 captured === undefined
@@ -65,6 +66,14 @@ export function transfersOf({ record }: Pick<Analysis, 'record'>): Transfer[] {
       sentence: `${reading.way.charAt(0).toUpperCase()}${reading.way.slice(1)}: ${ms === undefined ? 'not timed' : `${say(ms, 'ms', 2)} without its sine`}${rode}.`,
     }
   })
+}
+
+/** What is doubted decides nothing. */
+function doubtOf({ id }: EntryOf<'mode'>, { doubts }: RevisionRecord) {
+  const doubt = doubts.readings.get(id)
+  return doubt === undefined
+    ? {}
+    : { refused: { why: `it is doubted: ${doubt}.`, todo: 'Time it again.' } }
 }
 
 /** ms of the changeover that a capture of this test shows; the longest of several. */

@@ -136,33 +136,33 @@ const tried = (reading: Partial<EntryOf<'motors'>['reading']>, rate = 3) =>
 describe('who stopped a start, from what a tester types', () => {
   it('is the breaker that was found open, whatever the lowest volts', () => {
     expect(
-      tried({ outcome: 'tripped', opened: 'breaker', lowestInput: 0, lowestOutput: 0 })?.culprit,
+      tried({ outcome: 'tripped', opened: 'breaker', lowestInput: 0, lowestOutput: 0 })?.ended,
     ).toMatchObject({ who: 'protection', sentence: expect.stringContaining('The breaker opened.') as string })
   })
   it('is the bank where the terminals fell to the alarm, even on a slow meter, with what half the resistance would keep', () => {
     const found = tried({ outcome: 'tripped', lowestInput: 20.7, lasted: 0.2 })
-    expect(found?.culprit?.who).toBe('supply')
-    expect(found?.culprit?.sentence).toContain(
+    expect(found?.ended?.who).toBe('supply')
+    expect(found?.ended?.say().why).toContain(
       'half the resistance of bank and path it would have kept 23.5 V',
     )
   })
   it('is the unit where its output folded and the terminals stood, if the meter could see both', () => {
     const folded = { outcome: 'stalled', lowestOutput: 163, lowestInput: 24.8 } as const
-    expect(tried({ ...folded, lasted: 2 })?.culprit?.who).toBe('unit')
+    expect(tried({ ...folded, lasted: 2 })?.ended?.who).toBe('unit')
     const slow = tried({ ...folded, lasted: 0.2 })
-    expect(slow?.culprit).toMatchObject({ who: 'cannot tell' })
-    expect(slow?.culprit?.sentence).toContain('3 times a second')
-    expect(tried({ ...folded })?.culprit?.who).toBe('cannot tell')
+    expect(slow?.ended).toMatchObject({ who: 'meter' })
+    expect(slow?.ended?.say().why).toContain('3 times a second')
+    expect(tried({ ...folded })?.ended?.who).toBe('meter')
   })
   it('is the machine where the output stood and it did not turn', () => {
-    expect(tried({ outcome: 'stalled', lowestOutput: 228, lasted: 3 })?.culprit?.who).toBe('machine')
+    expect(tried({ outcome: 'stalled', lowestOutput: 228, lasted: 3 })?.ended?.who).toBe('machine')
   })
   it('cannot be told from nothing, and is not asked for where it started', () => {
-    expect(tried({ outcome: 'tripped' })?.culprit).toMatchObject({ who: 'cannot tell' })
-    expect(tried({ outcome: 'started' })?.culprit).toBeUndefined()
+    expect(tried({ outcome: 'tripped' })?.ended).toMatchObject({ who: 'meter' })
+    expect(tried({ outcome: 'started' })?.ended).toBeUndefined()
   })
   it('is not the unit where only its outlet was read', () => {
-    expect(tried({ outcome: 'tripped', lowestOutput: 160, lasted: 2 })?.culprit?.who).toBe('cannot tell')
+    expect(tried({ outcome: 'tripped', lowestOutput: 160, lasted: 2 })?.ended?.who).toBe('meter')
   })
 })
 

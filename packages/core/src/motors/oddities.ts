@@ -98,8 +98,8 @@ const unknownCurve = 10
 /** 23: a start’s current that a fuse, breaker or BMS should not have carried for so long. */
 export const noticeDeviceHeld: Notice = ({ analysis }) => {
   const { rig, number } = analysis.record.revision
-  return analysis.motors.attempts.flatMap(({ entry, inputCurrent, lasted, culprit }): Oddity[] => {
-    if (inputCurrent === undefined || lasted === undefined || culprit?.who === 'protection') return []
+  return analysis.motors.attempts.flatMap(({ entry, inputCurrent, lasted, ended }): Oddity[] => {
+    if (inputCurrent === undefined || lasted === undefined || ended?.who === 'protection') return []
     const over = weakestLinks(rig, inputCurrent).find(
       ({ kind, margin, allowed }) =>
         ['fuse', 'breaker', 'BMS'].includes(kind) &&

@@ -1,8 +1,8 @@
 import { isFigure, say } from '../figures'
 import type { AttemptFigures } from './attempt'
-import type { Culprit } from './culprit'
+import type { Ended } from '../blame'
 
-type Tried = AttemptFigures & { readonly culprit: Culprit | undefined }
+type Tried = AttemptFigures & { readonly ended: Ended | undefined }
 
 const failed = ({ outcome }: Tried) => outcome !== 'started'
 /** Bank volts apart by more than this share are another charge. */

@@ -1,8 +1,7 @@
 import type { Load } from '@even-watt/contract'
-import { deliveredCurve, runDownsOf } from '../endurance'
-import { decides, isFigure, plain, say } from '../figures'
+import { isFigure, plain, say } from '../figures'
 import { efficiencyAt, hasFit, lossAt, reachesOutside, type LossFit } from '../ladder'
-import { holdsOf, startGround, willItStart, type StartAnswer, type StartGround } from '../limits'
+import { carriesFor, startGround, willItStart, type StartAnswer } from '../limits'
 import type { Analysis } from '../trials'
 import type { OwnNeed, NeedLine } from './need'
 
@@ -41,7 +40,7 @@ export function unitForNeed(
 ): UnitForNeed {
   const mains = suitsMains(wanted, analysis)
   const ground = startGround(analysis)
-  const carries = carriesAll(need, analysis, ground)
+  const carries = carriesAll(need, analysis)
   const starts = lines.flatMap((line) =>
     line.inrush !== undefined && line.inrush > 1 && line.watts > 0 && line.hours > 0
       ? [
@@ -83,31 +82,19 @@ function suitsMains({ volts, hertz }: Mains, { record }: Analysis): Carries {
       }
 }
 
-function carriesAll({ peak }: OwnNeed, analysis: Analysis, { curve }: StartGround): Carries {
-  const most = Math.max(
-    0,
-    // Until it was empty is as long as anybody can ask.
-    ...deliveredCurve(runDownsOf(analysis)).map(({ watts }) => watts),
-    ...[...analysis.ladder.steps, ...holdsOf(analysis)].flatMap(({ carried, P_C }) =>
-      carried && decides(P_C) ? [P_C.x.value] : [],
-    ),
-  )
-  if (most >= peak) return { answer: 'yes', why: `${say(most, 'W')} was carried.` }
-  // Gave up for good, by itself, at less than is asked for. While its volts were gone a machine took few watts of it:
-  // those say nothing of what it carries.
-  const gaveOut = curve.sources.flatMap((source) => {
-    const point =
-      source.endedBy === 'unit' && source.limited === Infinity
-        ? source.over(Math.min(1, source.seconds))
-        : undefined
-    return point && !point.hollow ? [point.W.x.value] : []
-  })
-  const [least] = gaveOut.filter((watts) => watts <= peak).sort((a, b) => a - b)
-  if (least !== undefined) return { answer: 'no', why: `It gave out at ${say(least, 'W')}.` }
-  return {
-    answer: 'not shown',
-    why: most > 0 ? `Only ${say(most, 'W')} was put on it.` : 'No load was put on it with measured watts.',
-  }
+/** s that the heaviest part of a day lasts, at most as long as anybody holds a load to show it. */
+const longEnough = 600
+
+/** Whether everything at once is carried, as the court holds any promise of power. */
+function carriesAll({ peak, parts }: OwnNeed, analysis: Analysis): Carries {
+  const heaviest = parts.find(({ watts }) => watts >= peak)?.hours ?? 0
+  const verdict = carriesFor(peak, Math.min(longEnough, Math.max(60, heaviest * 3600)), analysis)
+  const { outcome, figure, sentence } = verdict
+  const at = figure && isFigure(figure) ? say(figure.x.value, 'W') : ''
+  if (outcome === 'met' || outcome === 'met, within uncertainty')
+    return { answer: 'yes', why: `${at} was carried.` }
+  if (outcome === 'not met') return { answer: 'no', why: `It gave out at ${at}.` }
+  return { answer: 'not shown', why: sentence }
 }
 
 const asLoad = ({ name, watts, inrush }: NeedLine, { record }: Analysis): Load => ({

@@ -1,4 +1,4 @@
-import type { Quantity, Revision, Value } from '@even-watt/contract'
+import type { EntryOf, Quantity, Revision, Value } from '@even-watt/contract'
 import {
   capturedReadings,
   capturesOf,
@@ -30,11 +30,16 @@ export interface NoLoadFigures {
   readonly daysUntilFlat: Derived
   /** Why the idle figure is weak, when it is. */
   readonly weak: string | undefined
+  /** The same figures as they would count, where something was connected: no more than that is drawn alone. */
+  readonly loaded: { readonly I_idle: Figure | undefined; readonly P_idle: Figure | undefined } | undefined
 }
 
 /** What was read with nothing connected, by mode. */
 export interface NoLoadAnalysis {
+  /** With the output on; where the input stood at several volts, as it stood for most of the readings. */
   readonly on: NoLoadFigures
+  /** The same at each input that it was read at: what was read around a recharge is not one figure. */
+  readonly atVolts: readonly NoLoadFigures[]
   readonly search: NoLoadFigures
 }
 
@@ -56,21 +61,54 @@ export const analyseNoLoad = ({ record, evidence }: Analysis): NoLoadAnalysis =>
       ...readingsOf(record, 'no load'),
       ...capturesOf(record, readingsOf(record, 'no load')),
     ],
-    () => ({
-      on: deriveNoLoad(record, 'on', evidence, evidence.spreads),
-      search: deriveNoLoad(record, 'search', evidence, evidence.searchSpreads),
-    }),
+    () => {
+      const atVolts = groupedByVolts(inMode(record, 'on')).map((readings) =>
+        deriveNoLoad(record, 'on', readings, evidence, evidence.spreads),
+      )
+      return {
+        on: atVolts[0] ?? deriveNoLoad(record, 'on', [], evidence, evidence.spreads),
+        atVolts,
+        search: deriveNoLoad(record, 'search', inMode(record, 'search'), evidence, evidence.searchSpreads),
+      }
+    },
   )
+
+type Reading = EntryOf<'no load'>
+
+const inMode = (record: RevisionRecord, mode: 'on' | 'search'): Reading[] =>
+  readingsOf(record, 'no load').filter((entry) => entry.reading.mode === mode)
+
+/** Input volts that lie within this share are the same input. */
+const sameInput = 0.02
+
+const inputOf = ({ reading: { values } }: Reading): number | undefined =>
+  (values.find(({ quantity }) => quantity === 'V_B') ?? values.find(({ quantity }) => quantity === 'V_A'))?.value
+
+/** Readings by the input they were taken at, the one with most readings first; what says no volts stands with that. */
+function groupedByVolts(readings: readonly Reading[]): Reading[][] {
+  const groups: { volts: number; readings: Reading[] }[] = []
+  for (const entry of readings) {
+    const volts = inputOf(entry)
+    if (volts === undefined) continue
+    const group = groups.find((one) => Math.abs(one.volts / volts - 1) <= sameInput)
+    if (group) group.readings.push(entry)
+    else groups.push({ volts, readings: [entry] })
+  }
+  const sorted = groups.sort((a, b) => b.readings.length - a.readings.length).map((one) => one.readings)
+  const rest = readings.filter((entry) => inputOf(entry) === undefined)
+  const [first, ...others] = sorted
+  return first || rest.length ? [[...(first ?? []), ...rest], ...others] : []
+}
 
 /** No-load readings of one mode, averaged. */
 function deriveNoLoad(
   record: RevisionRecord,
   mode: 'on' | 'search',
+  readings: readonly Reading[],
   { gate, checks }: Analysis['evidence'],
   spreads: Spreads,
 ): NoLoadFigures {
   const { revision } = record
-  const readings = readingsOf(record, 'no load').filter((entry) => entry.reading.mode === mode)
   const where = `no load ${mode}|${scopeOf(record)}`
   const captured = capturedReadings(capturesOf(record, readings), readings, record)
   const read = readFigures(
@@ -82,11 +120,15 @@ function deriveNoLoad(
   const loaded = outletLoads(read).length > 0
   const held = meanHeld(readings)
   const I = inputCurrent(read, revision.rig, held)
-  const I_idle: Derived = isFigure(I) ? asIdle({ ...I, symbol: 'I_idle' }, loaded) : I
-  const watts = idlePower(read, I_idle, held, scopeOf(record))
+  const amps: Derived = isFigure(I) ? { ...I, symbol: 'I_idle' } : I
+  const I_idle: Derived = isFigure(amps) ? asIdle(amps, loaded) : amps
+  const watts = idlePower(read, amps, held, scopeOf(record))
   const P_idle: Derived = isFigure(watts) ? asIdle(watts, loaded) : watts
   return {
     read,
+    loaded: loaded
+      ? { I_idle: isFigure(amps) ? amps : undefined, P_idle: isFigure(watts) ? watts : undefined }
+      : undefined,
     nominal: nominalAt(revision.unit, read.V_C),
     I_idle,
     P_idle,

@@ -1,4 +1,4 @@
 export * from './figures'
 export * from './idle'
-export * from './judges/idle'
+export * from './promises/idle'
 export * from './oddities'

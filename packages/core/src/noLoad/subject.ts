@@ -2,7 +2,7 @@ import { displayCells } from '../evidence'
 import { temperatureCells } from '../rigs'
 import type { Subject } from '../subject'
 import { analyseNoLoad } from './figures'
-import { judgeIdle, judgeSearch } from './judges/idle'
+import { idleDraw, searchDraw } from './promises/idle'
 import { noticeIdleLoad } from './oddities'
 
 /** Output on, nothing connected. */
@@ -18,9 +18,9 @@ export const noLoad = {
     }),
   },
   parts: { noLoad: analyseNoLoad },
-  judges: {
-    'idle draw': judgeIdle,
-    'search-mode draw': judgeSearch,
+  promises: {
+    'idle draw': idleDraw,
+    'search-mode draw': searchDraw,
   },
   oddities: [noticeIdleLoad],
 } satisfies Subject

@@ -1,6 +1,6 @@
 import { isFigure, plain, say, sayFigure } from '../figures'
 import { efficiencyAt, hasFit } from '../ladder'
-import { alarmVoltage } from '../limits'
+import { alarmVoltage } from '../facts'
 import type { Notice, OddityContext } from '../oddities'
 import { predictVoltage, viewSupply } from '../rigs'
 import { claimValue } from '../units'
@@ -22,7 +22,7 @@ function ahead({ analysis, unit, plan }: OddityContext, highest: number): number
 /** 12: the next step will alarm on this supply. */
 export const noticeNextAlarm: Notice = (context) => {
   const { analysis } = context
-  const alarm = alarmVoltage(analysis)
+  const alarm = alarmVoltage(analysis.record)
   const carried = analysis.ladder.steps.flatMap(({ P_C }) => (isFigure(P_C) ? [P_C.x.value] : []))
   if (alarm === undefined || carried.length < 3) return []
   if (

@@ -1,3 +1,3 @@
-export * from './judges'
+export * from './promise'
 export * from './shared'
 export * from './sweep'

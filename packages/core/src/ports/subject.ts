@@ -1,6 +1,6 @@
 import { plain } from '../figures'
 import type { CsvRow, Subject } from '../subject'
-import { judgePort } from './judges'
+import { port } from './promise'
 import { noticePorts } from './oddities'
 
 /** Sockets that give direct current, and what they share. */
@@ -43,6 +43,6 @@ export const ports = {
       }
     },
   },
-  judges: { port: judgePort },
+  promises: { port },
   oddities: [noticePorts],
 } satisfies Subject

@@ -1,6 +1,6 @@
-import type { Outcome, Overruled, SuitNeed, SuitRule } from '@even-watt/contract'
-import { decides, isFigure, plain, sayFigure, sayTemperature, shownFactor } from '../figures'
-import { judge } from '../findings'
+import type { Claim, Overruled, SuitNeed, SuitRule } from '@even-watt/contract'
+import { court, wordsOf, type Asked } from '../court'
+import { plain, sayTemperature } from '../figures'
 import { suitMeasures, type SuitAsked } from './figures'
 
 export type Suits = 'suits' | 'does not suit' | 'not known'
@@ -18,8 +18,8 @@ export interface Suiting {
 }
 
 /**
- * How a unit stands to each use: it suits where every need is cleared by more than its uncertainty, and does not where
- * one is missed by more; else it is not known, with what to do (docs/method/suits.md). A tester’s own word stands
+ * How a unit stands to each use: it suits where the court finds every need kept by more than its uncertainty, and does not
+ * where it finds one broken by more; else it is not known, with what to do (docs/method/suits.md). A tester’s own word stands
  * instead, beside what the rule says.
  */
 export function suitsOf(
@@ -51,29 +51,26 @@ interface Answered {
   readonly reason: string
 }
 
-const standings: Partial<Record<Outcome, Answered['is']>> = { met: 'cleared', 'not met': 'missed' }
-
-function answerTo({ figure: key, is, value }: SuitNeed, asked: SuitAsked): Answered {
-  const measure = suitMeasures[key]
-  const { words, unit, todo } = measure
-  const limit = `${is} ${unit === '°C' ? sayTemperature(value, 1) : `${plain(value)} ${unit}`}`
-  if ('judged' in measure) {
-    const { outcome, sentence } = measure.judged(value, asked)
-    const standing = standings[outcome] ?? 'open'
+/** A need is a promise of the tester’s own: the court judges it as any other. */
+function answerTo({ figure: key, is, value }: SuitNeed, suit: SuitAsked): Answered {
+  const { words, unit, todo, promised: of, stated } = suitMeasures[key]
+  const limit = `${words}: ${is} ${unit === '°C' ? sayTemperature(value, 1) : `${plain(value)} ${unit}`} is needed.`
+  const asks = stated(value, is, suit)
+  if (typeof asks === 'string') return { is: 'open', reason: `${limit} ${asks}` }
+  const claim: Claim = { id: 'need', readWhere: 'a need', ...asks }
+  const promised = of(suit)
+  const asked: Asked = { claim, analysis: suit.analysis, settings: suit.trial, limiter: undefined }
+  const verdict = court(promised, asked)
+  const { outcome, evidence } = verdict
+  if (outcome === 'met' || outcome === 'not met') {
+    const found = evidence?.found() ?? ''
     return {
-      is: standing,
-      reason: `${words}: ${limit} is needed. ${sentence}${outcome === 'not tested' ? ` ${todo}` : ''}`,
+      is: outcome === 'met' ? 'cleared' : 'missed',
+      reason: `${limit} ${found.charAt(0).toUpperCase()}${found.slice(1)}.`,
     }
   }
-  const figure = measure.of(asked)
-  if (!isFigure(figure))
-    return { is: 'open', reason: `${words}: ${limit} is needed, and it is not known. ${todo}` }
-  const said = `${words} ${sayFigure(figure)}, ${limit} is needed`
-  const { grade, refused } = figure
-  if (!decides(figure))
-    return { is: 'open', reason: `${said}; ${refused?.why ?? `it is only ${grade}.`} ${todo}` }
-  const standing = standings[judge(figure.x, is, value / shownFactor(figure.unit))] ?? 'open'
-  const notYet = standing === 'cleared' ? measure.notYet?.(asked) : undefined
-  if (notYet) return { is: 'open', reason: `${said}. ${notYet}` }
-  return { is: standing, reason: standing === 'open' ? `${said}: too near to tell.` : `${said}.` }
+  const { sentence } = wordsOf(verdict, promised, asked)
+  if (outcome === 'not shown') return { is: 'open', reason: `${limit} ${sentence}` }
+  if (outcome === 'not tested') return { is: 'open', reason: `${limit} ${sentence} ${todo}` }
+  return { is: 'open', reason: `${limit} ${sentence} That is too near to tell.` }
 }

@@ -18,7 +18,7 @@ export function useUnitQuestion(
   return useMemo(() => {
     const { unit, rig } = analysis.record.revision
     const nominal = bankNominal(rig.bank)
-    const alarm = alarmVoltage(analysis) ?? (nominal * 10.8) / 12
+    const alarm = alarmVoltage(analysis.record) ?? (nominal * 10.8) / 12
     const cutoff = claimedValue(unit, 'cutoff voltage') ?? alarm * 0.963
     const fit = analysis.ladder.unitFit
     const claimed = Math.min(0.999, claimedValue(unit, 'efficiency') ?? 0.9)

@@ -22,7 +22,7 @@ interface Props {
 /** V_B and alarm at each step, before and after a change; and the headroom of both. */
 export function PredictedTable({ steps, analysis, after, rigAfter }: Props) {
   const question = useUnitQuestion(analysis)
-  const alarm = alarmVoltage(analysis)
+  const alarm = alarmVoltage(analysis.record)
   const reach = (known: KnownSupply, rig: Rig) => viewSupply(rig, known, question)?.toAlarm
   const [before, then] = [reach(analysis.supply.known, analysis.record.revision.rig), reach(after, rigAfter)]
   return (

@@ -1,0 +1,3 @@
+export * from './moment'
+export * from './whoEnded'
+export { flowing, sayThreshold } from './words'

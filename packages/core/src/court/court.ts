@@ -1,0 +1,157 @@
+import { decides, type Figure } from '../figures'
+import { repeatSource, scatterOf, combine } from '../meters'
+import { claimValue } from '../units'
+import type { Asked } from './asked'
+import type { Evidence } from './evidence'
+import { rankOf, spoils, type Hindrance } from './hindrances'
+import { carriesNoMore, pastIt, setByHand } from './openEnds'
+import type { Promised } from './promise'
+import { roomHindrance } from './room'
+import { clearance, outcomeOf, rule, type Ruling } from './rule'
+import type { Tried, Verdict } from './verdict'
+
+/** One attempt that passed the gate, with what it shows. */
+interface Heard {
+  readonly evidence: Evidence
+  /** Undefined: a bound that shows nothing. */
+  readonly ruling: Ruling | undefined
+  /** Why it does not decide; undefined: it does. */
+  readonly reason: Hindrance | undefined
+  /** By how much it clears what is promised; below 0 it misses it. */
+  readonly clears: number
+}
+
+/**
+ * Judges one promise by everything that was brought for it: gate, interval, circumstances, who ended it, several attempts
+ * (docs/method/findings.md). The order of the evidence changes nothing.
+ */
+export function court(promised: Promised, asked: Asked): Verdict {
+  const brought = promised.evidence(asked)
+  const admitted = brought.filter(({ figure }) => decides(figure))
+  if (!admitted.length) return unheard(brought, promised, asked)
+  const heard = pooled(admitted, promised).map((evidence) => hear(evidence, promised, asked))
+  const fair = heard.filter(({ reason }) => !reason)
+  const kept = fair.filter(({ ruling }) => ruling?.is === 'met').sort(best)
+  // What a tester says ended a test ended it: the unit did not.
+  const broken = asked.limiter ? [] : fair.filter(({ ruling }) => ruling?.is === 'not met').sort(best)
+  const tried = { kept: kept.length, of: kept.length + broken.length }
+  const outweighs = promised.several === 'attempts' || promised.several === 'worst'
+  const breaking = outweighs ? broken.at(-1) : kept.length ? undefined : broken[0]
+  if (breaking) return decided(breaking, tried)
+  const keeping = promised.several === 'worst' ? kept.at(-1) : kept[0]
+  const against = keeping && promised.covers?.(asked, kept.map(({ evidence }) => evidence))
+  if (keeping && !against) return decided(keeping, tried)
+  const open = keeping && against ? [{ ...keeping, reason: against }] : heard.filter(({ reason }) => reason)
+  return notShown(open, promised, asked)
+}
+
+/** Clearest first; of alike ones the order of their names, so that no order of readings matters. */
+const best = (a: Heard, b: Heard) =>
+  b.clears - a.clears || (nameOf(a) < nameOf(b) ? -1 : nameOf(a) > nameOf(b) ? 1 : 0)
+const nameOf = ({ evidence }: Heard) => evidence.figure.working.entries.join(' ')
+
+function hear(evidence: Evidence, promised: Promised, asked: Asked): Heard {
+  const wanted = wantedOf(promised, asked)
+  const comparator = promised.comparator?.(asked) ?? asked.claim.comparator
+  const ruling = rule(evidence.figure.x, evidence.bound, comparator, wanted)
+  const clears = clearance(evidence.figure.x.value, comparator, wanted)
+  const against = [...evidence.hindrances, ...roomHindrance(evidence, promised, asked)]
+  const reason = ruling
+    ? foremost(against.filter((one) => spoils(one, ruling.is)))
+    : (foremost(against.filter(({ code }) => code.startsWith('ended') || code === 'end not known')) ??
+      evidence.open ??
+      (evidence.bound === 'at most' ? pastIt(asked) : carriesNoMore(asked)))
+  return { evidence, ruling, reason, clears }
+}
+
+export const wantedOf = (promised: Promised, asked: Asked): number =>
+  promised.wanted?.(asked) ?? claimValue(asked.claim)
+
+const foremost = (all: readonly Hindrance[]): Hindrance | undefined =>
+  [...all].sort((a, b) => rankOf(a) - rankOf(b))[0]
+
+function decided({ evidence, ruling }: Heard, tried: Tried): Verdict {
+  const { code, figure, step } = evidence
+  if (!ruling) throw new Error('What shows nothing decides nothing.')
+  return {
+    outcome: outcomeOf(ruling),
+    code,
+    probability: ruling.probability,
+    figure,
+    evidence,
+    ...(step === undefined || ruling.is === 'met' ? {} : { step }),
+    ...(tried.of > 1 ? { tried } : {}),
+  }
+}
+
+/** What stopped a test is named before what was missing in it; of alike reasons the attempt that came nearest. */
+function notShown(open: readonly Heard[], promised: Promised, asked: Asked): Verdict {
+  const nearest = (a: Heard, b: Heard) =>
+    promised.several === 'worst' ? a.clears - b.clears : Math.min(0, b.clears) - Math.min(0, a.clears)
+  const [first] = [...open].sort(
+    (a, b) => rank(a.reason) - rank(b.reason) || nearest(a, b) || best(a, b),
+  )
+  if (!first?.reason) throw new Error('Nothing is open.')
+  const { evidence } = first
+  const reason = asked.limiter ? setByHand(first.reason, asked.limiter) : first.reason
+  return {
+    outcome: 'not shown',
+    code: reason.code,
+    by: reason.by,
+    figure: evidence.figure,
+    evidence,
+    reason,
+    ...(evidence.step === undefined ? {} : { step: evidence.step }),
+    own: asked.limiter?.wouldShow,
+  }
+}
+
+const rank = (reason: Hindrance | undefined) => (reason ? rankOf(reason) : Infinity)
+
+/** Nothing passed the gate, or nothing was brought at all. */
+function unheard(brought: readonly Evidence[], promised: Promised, asked: Asked): Verdict {
+  const [first] = brought
+  return first
+    ? { outcome: 'not tested', code: 'refused', figure: first.figure, evidence: first }
+    : { outcome: 'not tested', code: 'no evidence', absent: promised.absent(asked) }
+}
+
+/** Exact figures of like attempts as one, with what they scatter; what stands alone stays as it is. */
+function pooled(all: readonly Evidence[], { several }: Promised): readonly Evidence[] {
+  if (several !== 'pooled') return all
+  const groups = new Map<string, Evidence[]>()
+  const single: Evidence[] = []
+  for (const one of all) {
+    if (one.alike === undefined || one.bound !== 'exact' || one.hindrances.length) single.push(one)
+    else groups.set(one.alike, [...(groups.get(one.alike) ?? []), one])
+  }
+  return [...single, ...[...groups.values()].map(meanOf)]
+}
+
+function meanOf(alike: readonly Evidence[]): Evidence {
+  const [first] = alike as readonly [Evidence, ...Evidence[]]
+  if (alike.length === 1) return first
+  const n = alike.length
+  const values = alike.map(({ figure }) => figure.x.value)
+  const { squares, freedom } = scatterOf(values)
+  const spread = Math.sqrt(squares / freedom / n)
+  const pool = `${first.figure.symbol} of ${first.alike ?? ''}`
+  const x = combine(
+    values.reduce((sum, value) => sum + value, 0) / n,
+    [
+      ...alike.map(({ figure }) => [figure.x, 1 / n] as const),
+      [{ value: 0, sources: new Map([[repeatSource(first.figure.symbol, pool, pool, freedom), spread]]) }, 1],
+    ],
+  )
+  const figure: Figure = {
+    ...first.figure,
+    x,
+    working: {
+      formula: `mean of ${n}`,
+      inputs: alike.map((one) => one.figure),
+      notes: [],
+      entries: alike.flatMap((one) => one.figure.working.entries),
+    },
+  }
+  return { ...first, figure }
+}

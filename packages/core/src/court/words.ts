@@ -1,0 +1,76 @@
+import type { Limiter } from '@even-watt/contract'
+import { formatNumber } from '../figures'
+import { sayClaim } from '../units'
+import type { Asked, Finding } from './asked'
+import type { Promised } from './promise'
+import { isDecided } from './rule'
+import type { Tried, Verdict } from './verdict'
+
+/** What ended a test, or was missing in it, as a tester says it. */
+const limitWords: Readonly<Record<Limiter, string>> = {
+  supply: 'the supply gave out first',
+  load: 'the loads ended first',
+  meter: 'the readings cannot tell',
+  protection: 'a protective device opened first',
+  joint: 'a bad joint stopped the test',
+  leads: 'the leads took too much first',
+  machine: 'the machine decided it',
+  time: 'it was not tried long enough',
+  person: 'it was stopped by hand first',
+}
+
+/** The sentence of a verdict, made of its figures at the end; and what would show the promise. */
+export function wordsOf(
+  verdict: Verdict,
+  promised: Promised,
+  asked: Asked,
+): Pick<Finding, 'sentence' | 'wouldShow'> {
+  const beside = promised.beside?.(verdict, asked) ?? []
+  if (isDecided(verdict.outcome)) return { sentence: joined([...shown(verdict, asked), ...beside]) }
+  if (verdict.outcome === 'not tested') return { sentence: joined([untested(verdict), ...beside]) }
+  const { evidence, reason, by, own } = verdict
+  const said = reason?.say()
+  const wouldShow = own ?? said?.would ?? ''
+  const found = evidence ? `${capital(evidence.found())}.` : ''
+  return {
+    sentence: joined([
+      `Not shown: ${by ? limitWords[by] : 'nothing tells'}.`,
+      found,
+      ...(evidence?.beside?.() ?? []),
+      said?.why ?? '',
+      ...beside,
+      wouldShow,
+    ]),
+    ...(wouldShow ? { wouldShow } : {}),
+  }
+}
+
+function shown({ evidence, probability, outcome, tried }: Verdict, { claim }: Asked): string[] {
+  const near = outcome === 'met, within uncertainty' || outcome === 'not met, within uncertainty'
+  const likely = near && probability !== undefined ? ` (${formatNumber(100 * probability, 0)} % likely)` : ''
+  return [
+    `${capital(evidence?.found() ?? '')}, against ${sayClaim(claim)}${likely}.`,
+    ...(evidence?.beside?.() ?? []),
+    ...(tried ? [sayTried(tried)] : []),
+  ]
+}
+
+const sayTried = ({ kept, of }: Tried): string =>
+  kept === of
+    ? ''
+    : kept
+      ? `It was kept ${kept} of ${of} times.`
+      : `It was kept none of ${of} times.`
+
+/** What was brought and refused, with its reason; else why there is nothing. */
+function untested({ figure, absent }: Verdict): string {
+  if (!figure) return absent ?? ''
+  const { symbol, grade, refused } = figure
+  const why = refused?.why ?? `it is only ${grade}.`
+  return `${capital(symbol)} cannot decide: ${why} ${refused?.todo ?? 'A measured value is needed.'}`
+}
+
+/** A sentence begins with a capital, a symbol such as η as it is. */
+const capital = (words: string) => words.replace(/^[a-z](?=[a-z’ -])/, (first) => first.toUpperCase())
+
+const joined = (parts: readonly string[]) => parts.filter(Boolean).join(' ')

@@ -1,5 +1,0 @@
-export * from './case'
-export * from './energy'
-export * from './noise'
-export * from './overloadTime'
-export * from './runTime'

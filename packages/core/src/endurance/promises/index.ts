@@ -1,0 +1,5 @@
+export * from './case'
+export * from './energy'
+export * from './noise'
+export * from './runTime'
+export * from './store'

@@ -1,0 +1,5 @@
+export * from './fullLoad'
+export * from './opened'
+export * from './room'
+export * from './thresholds'
+export * from './volts'

@@ -1,4 +1,0 @@
-export * from './finding'
-export * from './fullLoad'
-export * from './judgeFigure'
-export * from './outcome'
