@@ -23,7 +23,6 @@ export function conditionsOf(
     !station && leavesOut.includes('input') && !claim.volts && 'input volts',
     leavesOut.includes('room') && claim.room === undefined && 'temperature',
   ].filter(Boolean)
-  if (!absent.length || (station && !room)) return room ? sayRoom(room) : {}
   const kind = claim.quantity === 'idle draw' ? 'no load' : 'ladder'
   const behind = new Set(figure.working.entries)
   const all = readAtVolts.flatMap((one) => record.standing.get(one) ?? [])
@@ -40,8 +39,12 @@ export function conditionsOf(
         : 'input volts that were not read'),
     room && `${roomWords(room)} in the room`,
   ].filter(Boolean)
+  if (!at.length || (station && !room)) return {}
+  const was = at.join(', ')
   return {
-    conditions: `The promise states no ${absent.join(' and no ')}; this was at ${at.join(', ')}.`,
+    conditions: absent.length
+      ? `The promise states no ${absent.join(' and no ')}; this was at ${was}.`
+      : `It was read at ${was}.`,
   }
 }
 
@@ -49,5 +52,3 @@ type Room = NonNullable<ReturnType<typeof roomOf>>
 
 const roomWords = ({ coolest, warmest }: Room) =>
   [...new Set([coolest, warmest])].map((one) => say(one, '°C')).join(' to ')
-
-const sayRoom = (room: Room) => ({ conditions: `It was read at ${roomWords(room)} in the room.` })

@@ -66,4 +66,4 @@ export function sayVolts(volts: NonNullable<Claim['volts']>, all: Analysis, coun
 }
 
 export const sayRange = (from: number, to: number): string =>
-  from === to ? say(from, 'V') : `${say(from, '')} to ${say(to, 'V')}`
+  say(from, 'V') === say(to, 'V') ? say(from, 'V') : `${say(from, '')} to ${say(to, 'V')}`

@@ -51,6 +51,7 @@ export const meterOf = (patch: Partial<StoredMeter> = {}): StoredMeter => ({
     rangeOf('power factor', 1, 0, 2, 0.01),
     rangeOf('frequency', 400, 0, 1, 0.1),
     rangeOf('THD', 1, 3, 1, 0.001),
+    rangeOf('sound level', 130, 0, 5, 0.1),
   ],
   ...patch,
 })

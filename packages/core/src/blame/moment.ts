@@ -37,6 +37,8 @@ export interface Moment {
   /** Lowest volts at the terminals, and half the swing of their ripple. */
   readonly V_B: Derived
   readonly swing: number
+  /** Whether those are an extreme that a slow meter may have missed: then they were no higher. */
+  readonly extreme: boolean
   /** Before the load, V; undefined: not read. */
   readonly before: number | undefined
   /** Input amps at the worst moment; undefined: not read. */

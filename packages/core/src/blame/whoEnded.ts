@@ -1,4 +1,4 @@
-import { carriedAt, lowInput, stoodOver, thresholdOf } from '../facts'
+import { carriedAt, lowInput, lowOnSlowMeter, stoodOver, thresholdOf } from '../facts'
 import { decides, isFigure } from '../figures'
 import { expanded } from '../meters'
 import { weakestLinks, type LinkRating } from '../rigs'
@@ -50,7 +50,8 @@ const byJoint: Look = (moment, { record }, losses) => {
   const lifts = isLow(moment, record) ? liftingJoint(losses, moment, thresholdOf(record)) : undefined
   if (lifts) return { who: 'joint', code: 'bad joint', say: () => words.badJoint(moment, losses, lifts) }
   const { culprit } = losses.attribution ?? {}
-  return (became === 'stopped by hand' || alarm === 'heat') && culprit?.excess && culprit.kind === 'joints'
+  const stopped = became === 'stopped by hand' || (became === 'warned' && alarm === 'heat')
+  return stopped && culprit?.excess && culprit.kind === 'joints'
     ? { who: 'joint', code: 'hot joint', say: () => words.hotJoint(moment, losses, culprit) }
     : undefined
 }
@@ -58,8 +59,12 @@ const byJoint: Look = (moment, { record }, losses) => {
 /** The low-voltage alarm, or an end with the input where the unit warns or stops. */
 const isLow = (moment: Moment, record: Analysis['record']): boolean =>
   (moment.alarm === 'low voltage' && !warnedEarly(moment, record)) ||
-  ((failed(moment) || moment.became === 'warned') &&
-    lowInput(moment.V_B, record, moment.swing) !== undefined)
+  ((failed(moment) || moment.became === 'warned' || moment.sag !== undefined) &&
+    lowAt(moment, record) !== undefined)
+
+/** Where the unit warns or stops, when the input was down there. */
+const lowAt = ({ V_B, swing, extreme }: Moment, record: Analysis['record']) =>
+  lowInput(V_B, record, swing) ?? (extreme ? lowOnSlowMeter(V_B, record) : undefined)
 
 /** Share over the volts at which a unit warns that ripple and sag may hide from a meter. */
 const hidden = 0.05
@@ -75,7 +80,7 @@ function warnedEarly({ V_B }: Moment, record: Analysis['record']): boolean {
 
 const bySupply: Look = (moment, { record, supply }, losses) => {
   if (!isLow(moment, record)) return undefined
-  const threshold = lowInput(moment.V_B, record, moment.swing)
+  const threshold = lowAt(moment, record)
   const code = moment.alarm === 'low voltage' ? 'low-voltage alarm' : 'input low'
   const who = pathTookMost(losses) ? 'leads' : 'supply'
   return { who, code, say: () => words.inputLow(moment, losses, { threshold, who, record, supply }) }
@@ -131,10 +136,14 @@ const byAgreement: Look = (moment) => {
     : undefined
 }
 
-/** An alarm of which nobody noted what it said, or an end of which the input is not known. */
+/** An alarm of which nobody noted what it said. */
+const byUnnamedAlarm: Look = (moment) =>
+  moment.alarm === 'other'
+    ? { who: 'meter', code: 'alarm not named', say: () => words.unnamed(moment) }
+    : undefined
+
+/** An end of which the input, or anything else that would tell, is not known. */
 const byNobodyYet: Look = (moment) => {
-  if (moment.alarm === 'other')
-    return { who: 'meter', code: 'alarm not named', say: () => words.unnamed(moment) }
   if (!failed(moment)) return undefined
   return isFigure(moment.V_B)
     ? { who: 'meter', code: 'cannot tell', say: () => words.cannotTell(moment) }
@@ -146,6 +155,7 @@ const looks: readonly Look[] = [
   byJoint,
   bySupply,
   byEarlyAlarm,
+  byUnnamedAlarm,
   byOwnAlarm,
   byFolding,
   bySwitchingOff,

@@ -106,7 +106,7 @@ describe('a capture at a step', () => {
     const view = viewOf([idle, captureOf(sine(230), idle.id)], [claim('wave', 5)])
     expect(finding(view)).toMatchObject({
       outcome: 'not shown',
-      wouldShow: expect.stringContaining('nearest to rated'),
+      wouldShow: expect.stringContaining('the largest load'),
     })
   })
   it('shows a wave against its label, and shuts unfit meters out', () => {

@@ -153,7 +153,7 @@ describe('a charge', () => {
     // Too long even from half is too long from empty; soon enough from half says nothing of that.
     expect(look(from(half), time).finding).toMatchObject({
       outcome: 'not met',
-      sentence: 'Even from 50 % it was full after 4 h 10 min only, against ≤ 4 h.',
+      sentence: 'From 50 % it was full after 4 h 10 min, against ≤ 4 h.',
     })
     expect(look(from(half), { ...time, value: 5 }).finding?.outcome).toBe('not shown')
     expect(isFigure(chargesOf(look(entries).analysis)[0]?.roundTrip ?? { missing: '' })).toBe(false)
@@ -175,7 +175,7 @@ describe('a charge', () => {
       ...Array.from({ length: 28 }, (_, i) => checkIn(began, i * 10, { P_wall: watts(i * 10) })),
     ]
     expect(look(charged, time).finding?.outcome).toBe('not shown')
-    expect(look(charged, time).finding?.sentence).toContain('how full it was before is not noted')
+    expect(look(charged, time).finding?.sentence).toContain('How full it was before is not noted')
     const emptied = (n: number, ended: 'BMS' | 'by hand') => {
       const run = logEntry({ what: 'run-down', watts: 300 }, n)
       return [run, checkIn(run, 0, { P_C: 300 }), checkIn(run, 120, { P_C: 300 }, { ended })]

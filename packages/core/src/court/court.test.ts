@@ -144,10 +144,15 @@ describe('power claims are censored', () => {
       value: 4,
       unit: '%',
     })
-    const sagging = step(1432, { values: valuesOf({ P_C: 1432, V_C: 210 }) })
-    const finding = findingOf({}, [sagging], { claims: [regulation] })
-    expect(finding.outcome).toBe('not met')
-    expect(finding.sentence).toContain('regulation')
+    const sagging = (P_C: number, V_C: number) =>
+      findingOf({}, [step(P_C, { values: valuesOf({ V_B: 25.6, P_C, V_C }) })], { claims: [regulation] })
+    expect(sagging(1432, 210)).toMatchObject({ outcome: 'not met', code: 'sagged' })
+    expect(sagging(1432, 210).sentence).toContain('regulation')
+    // 1270 W at 210 V: with 6.05 A it does not keep its volts, so that it carries under 1391 W at 230 V.
+    expect(sagging(1270, 210)).toMatchObject({ outcome: 'not met, within uncertainty', code: 'sagged' })
+    expect(sagging(1000, 205)).toMatchObject({ outcome: 'not met', code: 'sagged' })
+    // Folded far under it by a load far beyond it: those amps would be 1840 W.
+    expect(sagging(1000, 125)).toMatchObject({ outcome: 'not shown', code: 'beyond what is promised' })
   })
 
   it('is never judged by a display or an estimate', () => {
@@ -163,7 +168,8 @@ describe('power claims are censored', () => {
 
   it('says of a surge that typed extremes are meter-limited, and nothing when nothing was tried', () => {
     const surge = { quantity: 'surge power' as const, value: 2700, duration: 2 }
-    expect(findingOf(surge, [step(1400)]).outcome).toBe('not tested')
+    expect(findingOf(surge, [step(1400)])).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+    expect(findingOf(surge, []).outcome).toBe('not tested')
     const motor: Entries[number] = {
       id: uuid(40),
       revision: 1,
@@ -171,7 +177,8 @@ describe('power claims are censored', () => {
       kind: 'motors',
       reading: { number: 1, load: 'pump', outcome: 'started' },
     }
-    expect(findingOf(surge, [step(1400), motor])).toMatchObject({ outcome: 'not shown', limiter: 'meter' })
+    expect(findingOf(surge, [step(1400), motor]).sentence).toContain('give no watts over time')
+    expect(findingOf(surge, [motor])).toMatchObject({ outcome: 'not tested', code: 'no evidence' })
   })
 })
 

@@ -34,7 +34,8 @@ export function court(promised: Promised, asked: Asked): Verdict {
   const kept = fair.filter(({ ruling }) => ruling?.is === 'met').sort(best)
   // What a tester says ended a test ended it: the unit did not.
   const broken = asked.limiter ? [] : fair.filter(({ ruling }) => ruling?.is === 'not met').sort(best)
-  const tried = { kept: kept.length, of: kept.length + broken.length }
+  const tried =
+    promised.several === 'attempts' ? { kept: kept.length, of: kept.length + broken.length } : undefined
   const outweighs = promised.several === 'attempts' || promised.several === 'worst'
   const breaking = outweighs ? broken.at(-1) : kept.length ? undefined : broken[0]
   if (breaking) return decided(breaking, tried)
@@ -53,8 +54,8 @@ const nameOf = ({ evidence }: Heard) => evidence.figure.working.entries.join(' '
 function hear(evidence: Evidence, promised: Promised, asked: Asked): Heard {
   const wanted = wantedOf(promised, asked)
   const comparator = promised.comparator?.(asked) ?? asked.claim.comparator
-  const ruling = rule(evidence.figure.x, evidence.bound, comparator, wanted)
   const clears = clearance(evidence.figure.x.value, comparator, wanted)
+  const ruling = rule(evidence.figure.x, evidence.bound, comparator, wanted) ?? atIt(evidence, clears)
   const against = [...evidence.hindrances, ...roomHindrance(evidence, promised, asked)]
   const reason = ruling
     ? foremost(against.filter((one) => spoils(one, ruling.is)))
@@ -64,23 +65,27 @@ function hear(evidence: Evidence, promised: Promised, asked: Asked): Heard {
   return { evidence, ruling, reason, clears }
 }
 
+/** What failed only just past a promise failed at it. */
+const atIt = ({ bound, about, surely }: Evidence, clears: number): Ruling | undefined =>
+  bound === 'at most' && about !== undefined && clears <= about ? { is: 'not met', sure: surely === true } : undefined
+
 export const wantedOf = (promised: Promised, asked: Asked): number =>
   promised.wanted?.(asked) ?? claimValue(asked.claim)
 
 const foremost = (all: readonly Hindrance[]): Hindrance | undefined =>
   [...all].sort((a, b) => rankOf(a) - rankOf(b))[0]
 
-function decided({ evidence, ruling }: Heard, tried: Tried): Verdict {
+function decided({ evidence, ruling }: Heard, tried: Tried | undefined): Verdict {
   const { code, figure, step } = evidence
   if (!ruling) throw new Error('What shows nothing decides nothing.')
   return {
     outcome: outcomeOf(ruling),
     code,
-    probability: ruling.probability,
+    ...(ruling.probability === undefined ? {} : { probability: ruling.probability }),
     figure,
     evidence,
     ...(step === undefined || ruling.is === 'met' ? {} : { step }),
-    ...(tried.of > 1 ? { tried } : {}),
+    ...(tried && tried.of > 1 ? { tried } : {}),
   }
 }
 

@@ -15,6 +15,10 @@ export interface Evidence {
   readonly figure: Figure
   readonly bound: Bound
   readonly hindrances: readonly Hindrance[]
+  /** Loads come in steps: what failed no further than this past a promise failed at it, within uncertainty. */
+  readonly about?: number
+  /** Something else than the figure makes that sure: volts that are out beyond doubt at just what is promised. */
+  readonly surely?: true
   /** Who is to be asked where its bound shows nothing; absent: the load wanted no more, or what is beyond a promise. */
   readonly open?: Hindrance
   /** W that were on, where a promise is over loads; 0: nothing was connected; undefined: nobody knows. */

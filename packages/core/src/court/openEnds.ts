@@ -1,17 +1,22 @@
 import type { LimiterSet } from '@even-watt/contract'
+import { say } from '../figures'
 import { sayClaim } from '../units'
 import type { Asked } from './asked'
 import { hindrance, type Hindrance } from './hindrances'
 
 /** A test that went as far as its loads did. */
-export const carriesNoMore = ({ claim }: Asked): Hindrance =>
-  hindrance('wants no more', () => ({ why: '', would: `A load of ${sayClaim(claim)} would show it.` }))
+export const carriesNoMore = (asked: Asked): Hindrance =>
+  hindrance('wants no more', () => ({ why: '', would: `A load of ${loadOf(asked)} would show it.` }))
+
+/** The load that a promise is for. */
+const loadOf = ({ claim }: Asked): string =>
+  claim.quantity === 'overload time' && claim.load !== undefined ? say(claim.load, 'W') : sayClaim(claim)
 
 /** What happened past a promise says nothing against it. */
-export const pastIt = ({ claim }: Asked): Hindrance =>
+export const pastIt = (asked: Asked): Hindrance =>
   hindrance('beyond what is promised', () => ({
     why: 'That is more than it promises, so that it says nothing against it.',
-    would: `A load of just ${sayClaim(claim)} would show it.`,
+    would: `A load of just ${loadOf(asked)} would show it.`,
   }))
 
 /** What ended it as the tester says it. */

@@ -8,8 +8,8 @@ export interface Ruling {
   readonly is: 'met' | 'not met'
   /** Whether it clears, or misses, by more than its expanded uncertainty. */
   readonly sure: boolean
-  /** Of what it is, 0.5 to 1. */
-  readonly probability: number
+  /** Of what it is, 0.5 to 1; absent where only the step of a load tells. */
+  readonly probability?: number
 }
 
 /**

@@ -2,6 +2,7 @@ import type { Limiter } from '@even-watt/contract'
 import { formatNumber } from '../figures'
 import { sayClaim } from '../units'
 import type { Asked, Finding } from './asked'
+import type { HindranceCode } from './hindrances'
 import type { Promised } from './promise'
 import { isDecided } from './rule'
 import type { Tried, Verdict } from './verdict'
@@ -19,6 +20,34 @@ const limitWords: Readonly<Record<Limiter, string>> = {
   person: 'it was stopped by hand first',
 }
 
+/** The same for what is missing in a test rather than stopped it. */
+const missingWords: Readonly<Partial<Record<HindranceCode, string>>> = {
+  'not tried closely': 'it was not tried closely enough',
+  'beyond what is promised': 'only more than is promised was tried',
+  'light load': 'the loads were too light for it',
+  'heavy load': 'the loads were too heavy for it',
+  'room cold': 'the room was cold',
+  'room hot': 'the room was hot',
+  'room not recorded': 'the room is not known',
+  'store cold': 'the room was cold',
+  'not full': 'the store was not full',
+  'fullness not noted': 'how full it was is not known',
+  'not from empty': 'it did not begin empty',
+  'charger on': 'something charged it meanwhile',
+  'load on while charging': 'a load was on meanwhile',
+  'source gave no more': 'the source may have given no more',
+  'taper only': 'only the end of a charge was seen',
+  'other ports loaded': 'other ports were loaded beside it',
+  'store low': 'its store was low',
+  'ended by a battery': 'the bank ended it',
+  'loud load': 'its load made noise of its own',
+  'few attempts': 'it was tried too few times',
+  'input low': 'its input was low',
+  'soft starter': 'a soft starter helped',
+  'something connected': 'something was connected',
+  'alarm not named': 'which alarm came is not noted',
+}
+
 /** The sentence of a verdict, made of its figures at the end; and what would show the promise. */
 export function wordsOf(
   verdict: Verdict,
@@ -30,11 +59,12 @@ export function wordsOf(
   if (verdict.outcome === 'not tested') return { sentence: joined([untested(verdict), ...beside]) }
   const { evidence, reason, by, own } = verdict
   const said = reason?.say()
+  const byHand = asked.limiter?.limiter
   const wouldShow = own ?? said?.would ?? ''
   const found = evidence ? `${capital(evidence.found())}.` : ''
   return {
     sentence: joined([
-      `Not shown: ${by ? limitWords[by] : 'nothing tells'}.`,
+      `Not shown: ${byHand ? limitWords[byHand] : ((reason && missingWords[reason.code]) ?? (by ? limitWords[by] : 'nothing tells'))}.`,
       found,
       ...(evidence?.beside?.() ?? []),
       said?.why ?? '',

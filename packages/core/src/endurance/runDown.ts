@@ -65,7 +65,9 @@ const lateShare = 0.02
 /** s within its running in which nothing was read for longer than a fifth of it; a counter that ran on closes a gap. */
 function unwatched({ series, segments, seconds, energies }: Log): number {
   if (energies.E_C.counted && (energies.E_C.E_n ?? 0) <= 1) return 0
-  const rows = series.filter(({ points, battery }) => battery === undefined && points.length > 1)
+  const all = series.filter(({ points, battery }) => battery === undefined && points.length > 1)
+  // Hands look seldom, and see whether it still runs: a table whose rows lack says nothing.
+  const rows = all.filter(({ from }) => from === 'file')
   const times = [...new Set(rows.flatMap(({ points }) => points.map(({ at }) => at)))].sort((a, b) => a - b)
   if (times.length < 2) return 0
   const inside = (from: number, to: number) =>

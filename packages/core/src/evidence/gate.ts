@@ -37,9 +37,12 @@ const notMeasured: Record<Exclude<Value['grade'], 'measured'>, Refusal> = {
   observed: { why: 'it was observed, not read on a meter.', todo: 'Read it with a meter.' },
 }
 
+/** What a capture tells by its own clock; a rate that is wrong is found by it. */
+const ofTime: ReadonlySet<Quantity> = new Set(['f'] as const)
+
 /**
  * The one gate that every value passes before a judge, a fit or a figure rests on it (docs/method/evidence.md): nobody
- * doubts it; it is
+ * doubts it, and the capture that holds it is fit; it is
  * measured, or shown by a display that was checked, where the tester lets it stand in; a meter is named that reads this
  * quantity, within a range; that meter may be used on this wave as it was seen; and on its conductor only the unit's current
  * flows.
@@ -49,11 +52,14 @@ export function gateOf(
   wave: Unit['wave'],
   doubts: Doubts,
   checks: DisplayChecks,
+  captures: ReadonlyMap<string, Refusal> = new Map(),
 ): Gate {
   const unfit = unfitOnWave({ wave })
   return (value, entry) => {
     const doubt = doubts.readings.get(entry) ?? doubts.meters.get(value.meter ?? '')
     if (doubt !== undefined) return { why: `it is doubted: ${doubt}.`, todo: 'Read it again.' }
+    const unfitCapture = captures.get(entry)
+    if (unfitCapture && !ofTime.has(value.quantity)) return unfitCapture
     if (value.grade === 'display' && checks.size)
       return displayError(checks.get(value.quantity), value.value) === undefined ? beyondCheck : undefined
     if (value.grade !== 'measured') return notMeasured[value.grade]

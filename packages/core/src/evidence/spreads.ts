@@ -6,6 +6,7 @@ import { displayAgainst } from './displayAgainst'
 import { checksOf, type DisplayChecks } from './displayCheck'
 import { gateOf, type Gate } from './gate'
 import { append, spreadKey, type Spreads } from './readingValues'
+import { unfitCaptures } from './unfitCapture'
 import { waveSeen } from './wave'
 
 declare module '../trials/analysis' {
@@ -79,6 +80,7 @@ export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
   const spreads = poolOf([...steps.values(), noLoad.filter(({ reading }) => reading.mode === 'on')])
   const searching = poolOf([noLoad.filter(({ reading }) => reading.mode === 'search')])
   const wave = waveSeen(record)
+  const unfit = unfitCaptures(record)
   const checks = record.displayStandsIn
     ? checksOf(displayAgainst(record, gateOf(revision, wave, doubts, noChecks), spreads))
     : noChecks
@@ -88,8 +90,10 @@ export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
     checks: sameChecks(revision, checked, () => checks),
     searchSpreads: sameSearchSpreads(revision, partsOf(searching), () => searching),
     wave,
-    gate: sameGate(revision, [wave, ...checked, ...[...doubts.readings, ...doubts.meters].flat()], () =>
-      gateOf(revision, wave, doubts, checks),
+    gate: sameGate(
+      revision,
+      [wave, ...checked, ...[...doubts.readings, ...doubts.meters].flat(), 'captures', ...unfit.keys()],
+      () => gateOf(revision, wave, doubts, checks, unfit),
     ),
   }
 }

@@ -8,9 +8,11 @@ export interface Room {
 }
 
 /** A room as it is taken to be meant where a promise states none, °C. */
-const usualRoom = { from: 5, to: 35 }
+const usualRoom = { from: 5, to: 40 }
 /** A room is as warm as stated within so many K. */
 const roomBy = 2
+/** Kinds of entry that hold no room of their own. */
+const roomless: ReadonlySet<string> = new Set(['limit', 'motors', 'noise', 'port', 'mode', 'charging'])
 /** s within which a room that was read beside something is the room of it. */
 const beside = 3600
 
@@ -20,8 +22,8 @@ const roomsIn = (entry: Entry): number[] =>
     : []
 
 /**
- * How warm the room was for what rests on some entries: as it was read in them, in the log that they belong to, or else
- * within an hour of them. Undefined: nobody recorded it.
+ * How warm the room was for what rests on some entries: as it was read in them or in the log that they belong to; of a test
+ * that holds no room, as it was read within an hour of it. Undefined: nobody recorded it.
  */
 export function roomOf(entries: readonly string[], { record, logs }: Analysis): Room | undefined {
   const behind = new Set(entries)
@@ -35,7 +37,9 @@ export function roomOf(entries: readonly string[], { record, logs }: Analysis): 
     .flatMap(({ points }) => points.map(({ value }) => value))
   const found = [...own, ...inLogs]
   if (found.length) return { coolest: Math.min(...found), warmest: Math.max(...found) }
-  const times = all.filter(({ id }) => behind.has(id)).map(({ at }) => Date.parse(at))
+  const times = all
+    .filter(({ id, kind }) => behind.has(id) && roomless.has(kind))
+    .map(({ at }) => Date.parse(at))
   const near = all
     .filter(({ at }) => times.some((time) => Math.abs(Date.parse(at) - time) <= beside * 1000))
     .flatMap(roomsIn)

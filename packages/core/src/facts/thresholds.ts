@@ -1,5 +1,5 @@
 import type { Unit } from '@even-watt/contract'
-import { decides, type Derived } from '../figures'
+import { decides, isFigure, type Derived } from '../figures'
 import { expanded } from '../meters'
 import { readingsOf, type RevisionRecord } from '../trials'
 import { claimedValue } from '../units'
@@ -61,6 +61,15 @@ export function lowInput(V_B: Derived, record: Place, swing = 0): Threshold | un
   return threshold && decides(V_B) && V_B.x.value - expanded(V_B.x) - swing <= threshold.volts
     ? threshold
     : undefined
+}
+
+/**
+ * The threshold that an input stood at or under by a meter too slow for it: what that shows too low was too low, for it shows
+ * at least as much as there truly was.
+ */
+export function lowOnSlowMeter(V_B: Derived, record: Place): Threshold | undefined {
+  const threshold = thresholdOf(record)
+  return threshold && isFigure(V_B) && V_B.x.value <= threshold.volts + expanded(V_B.x) ? threshold : undefined
 }
 
 /** Whether an input is known to have stood over where the unit warns or stops. */

@@ -18,6 +18,9 @@ export interface Sagging {
   readonly against: 'promise' | 'nominal' | 'own'
 }
 
+/** Whether what is carried must stand within the regulation that is promised, or just at 90 % of its volts: for a moment. */
+export type SagAgainst = 'promise' | '90 %'
+
 /** What is known of the volts under a load. */
 interface Loaded {
   /** (V − nominal) / nominal, and (V at no load − V) / V at no load. */
@@ -29,9 +32,13 @@ interface Loaded {
  * Whether an output stands under 90 % of nominal, or outside the regulation it promises, beyond its uncertainty: then its load
  * is not carried. Where it promises none it is held against its own volts at no load too, for a label may be of another market.
  */
-export function saggingOf(loaded: Loaded, analysis: Pick<Analysis, 'record'>): Sagging | undefined {
+export function saggingOf(
+  loaded: Loaded,
+  analysis: Pick<Analysis, 'record'>,
+  than: SagAgainst = 'promise',
+): Sagging | undefined {
   const { regulation, regulationNoLoad } = loaded
-  const promised = promisedRegulation(analysis)
+  const promised = than === 'promise' ? promisedRegulation(analysis) : undefined
   if (promised !== undefined)
     return decides(regulation) && Math.abs(regulation.x.value) - promised > expanded(regulation.x)
       ? { off: regulation, against: 'promise' }

@@ -1,3 +1,4 @@
+import { repeatedIn } from '../meters'
 import { quantities as named } from '@even-watt/contract'
 import {
   cleanLadder,
@@ -86,11 +87,16 @@ describe('the analysis of one revision', () => {
     const beside = analysisOf([...scattered, single]).ladder.steps.find(
       (figures) => figures.step.id === single.reading.step,
     )?.P_C
-    const own = (figure: typeof alone) =>
-      figure && isFigure(figure) && [...figure.x.sources].find(([source]) => source.startsWith('own|'))?.[1]
+    const of = (figure: typeof alone, kind: string) =>
+      figure && isFigure(figure) ? [...figure.x.sources].find(([source]) => source.startsWith(kind)) : undefined
+    const own = (figure: typeof alone) => of(figure, 'own|')?.[1]
     // Once: rounding, and a last digit that may have flickered.
     expect(own(alone)).toBeCloseTo(Math.hypot(1 / Math.sqrt(12), 0.5), 9)
-    expect(own(beside)).toBeCloseTo(Math.hypot(1 / Math.sqrt(12), 4), 9)
+    // Pooled: 4 W of two degrees of freedom, beside rounding.
+    expect(own(beside)).toBeCloseTo(1 / Math.sqrt(12), 9)
+    const [name = '', spread] = of(beside, 'rep|') ?? []
+    expect(spread).toBeCloseTo(4, 9)
+    expect(repeatedIn(name)).toMatchObject({ freedom: 2 })
   })
 })
 

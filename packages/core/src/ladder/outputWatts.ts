@@ -1,7 +1,7 @@
 import type { LoadKind, Quantity, Unit } from '@even-watt/contract'
-import { notRead } from '../evidence'
-import { derive, formatNumber, isFigure, whenKnown, type Derived } from '../figures'
-import { divide, methodSource, multiply, powerAboveBandwidth, type Uncertain } from '../meters'
+import { contested, notRead } from '../evidence'
+import { decides, derive, formatNumber, isFigure, whenKnown, type Derived } from '../figures'
+import { disagreement, divide, methodSource, multiply, powerAboveBandwidth, type Uncertain } from '../meters'
 
 type Read = Readonly<Record<Quantity, Derived>>
 
@@ -12,7 +12,9 @@ const resistive = (kind: LoadKind) => kind === 'element' || kind === 'filament'
  * (docs/method/ladder.md), with the power above the meters' bandwidth added as an error of the method on other waves.
  */
 export function outputPower(read: Read, kind: LoadKind, unit: Unit, where: string): Derived {
-  if (isFigure(read.P_C)) return read.P_C
+  // A wattmeter that must not decide, beside volts and amps that may: with an element those are watts.
+  const better = resistive(kind) && !decides(read.P_C) && decides(read.V_C) && decides(read.I_C)
+  if (isFigure(read.P_C) && !better) return read.P_C
   return whenKnown([read.V_C, read.I_C], ([v, i]) => {
     if (!resistive(kind)) {
       return {
@@ -43,3 +45,48 @@ export function apparentPower(read: Read, P_C: Derived, kind: LoadKind): Derived
   }
   return whenKnown([P_C, read.PF], ([p, pf]) => derive('S', 'VA', 'P_C / PF', [p, pf], divide(p.x, pf.x)))
 }
+
+/** Volts times amps at the outlet, with the power factor where that was read. */
+function byVoltAmperes(read: Read, kind: LoadKind): { figure: Derived; words: string; atMost: boolean } | undefined {
+  const { V_C, I_C, PF } = read
+  if (!isFigure(V_C) || !isFigure(I_C)) return undefined
+  const product = multiply(V_C.x, I_C.x)
+  const VA = derive('V_C·I_C', 'W', 'V_C·I_C', [V_C, I_C], product)
+  if (resistive(kind)) return { figure: VA, words: 'volts times amps', atMost: false }
+  if (!isFigure(PF)) return { figure: VA, words: 'volts times amps', atMost: true }
+  return {
+    figure: derive('V_C·I_C·PF', 'W', 'V_C·I_C·PF', [V_C, I_C, PF], multiply(product, PF.x)),
+    words: 'volts times amps times power factor',
+    atMost: false,
+  }
+}
+
+/** Watts at the outlet against volts times amps, and against the sum of the legs (docs/method/evidence.md). */
+export function againstVoltAmperes(
+  P_C: Derived,
+  read: Read,
+  kind: LoadKind,
+  legs: { readonly sum: Derived } | undefined,
+): Derived {
+  if (!isFigure(P_C) || P_C.working.inputs.length) return P_C
+  const other = byVoltAmperes(read, kind)
+  const checked = other ? contested(P_C, other) : P_C
+  return legs ? contested(checked, { figure: legs.sum, words: 'the sum of its legs' }) : checked
+}
+
+/** Whether volts times amps agree with the wattmeter: then a contradiction with the input is the input’s. */
+export function isSupported(P_C: Derived, read: Read, kind: LoadKind): boolean {
+  const other = byVoltAmperes(read, kind)
+  return (
+    isFigure(P_C) &&
+    other !== undefined &&
+    !other.atMost &&
+    isFigure(other.figure) &&
+    !P_C.working.inputs.length &&
+    disagreement(P_C.x, other.figure.x) <= 1
+  )
+}
+
+/** No more comes out than goes in. */
+export const againstInput = (P_C: Derived, P_B: Derived, supported: boolean): Derived =>
+  supported ? P_C : contested(P_C, { figure: P_B, words: 'what goes in', atMost: true })

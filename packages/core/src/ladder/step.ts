@@ -18,7 +18,7 @@ import {
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import { add, combine, divide, multiply, ownSource, subtract, uncertain, type Uncertain } from '../meters'
 import { inputPower, rippleOf, type SeenRipple } from './inputWatts'
-import { apparentPower, outputPower } from './outputWatts'
+import { againstInput, againstVoltAmperes, apparentPower, isSupported, outputPower } from './outputWatts'
 import { regulationAgainstNoLoad, regulationAgainstNominal } from './regulation'
 import { channelOf } from '../waveform/kept'
 import { legsOf, type LegsFigures } from './legs'
@@ -83,18 +83,20 @@ export function deriveStep(step: Step, context: StepContext): StepFigures {
 
   const legs = legsOf(read, kind, legVolts(unit))
   if (legs && !isFigure(read.V_C)) read.V_C = bothLegs(legs)
-  const P_C =
+  const watts =
     legs && !isFigure(read.P_C) && isFigure(legs.sum) ? legs.sum : outputPower(read, kind, unit, where)
-  const S = apparentPower(read, P_C, kind)
+  const checked = againstVoltAmperes(watts, read, kind, legs)
+  const S = apparentPower(read, checked, kind)
   const held = meanHeld(standing)
   read.I = inputCurrent(read, rig, held)
   const metered = read.I
   read.V_B = terminalsOf(read, rig, context.scope)
-  if (!isFigure(metered) && withoutAmmeter(rig) && isFigure(P_C) && isFigure(read.V_B))
-    read.I = assumedCurrent(P_C, read.V_B, where)
+  if (!isFigure(metered) && withoutAmmeter(rig) && isFigure(checked) && isFigure(read.V_B))
+    read.I = assumedCurrent(checked, read.V_B, where)
   const ripple = rippleOf(read, rig.bank, unit, context.scope, seenRipple(step.captures))
   const product = inputPower('P_B', read.V_B, read.I, ripple, 'B')
-  const P_B = asCounted(terminalWatts(read, held, product), P_C)
+  const P_B = asCounted(terminalWatts(read, held, product), checked)
+  const P_C = againstInput(checked, P_B, isSupported(checked, read, kind))
   const P_A = inputPower('P_A', read.V_A, read.I, ripple, 'A')
   const drop = whenKnown([read.V_A, read.V_B], ([a, b]) =>
     derive('V_A − V_B', 'V', 'V_A − V_B', [a, b], subtract(a.x, b.x)),

@@ -1,6 +1,6 @@
 import { whoEnded, type Alarm, type Ended, type Moment, type Outcome } from '../blame'
 import type { Asked } from '../court'
-import { deviceIn, saggingOf, type Device, type Sagging } from '../facts'
+import { deviceIn, saggingOf, type Device, type Sagging, type SagAgainst } from '../facts'
 import { isFigure, sayFigure, type Derived, type Figure } from '../figures'
 import { deriveStep, isCarried, rippleSwing, type StepFigures } from '../ladder'
 import { scale } from '../meters'
@@ -12,8 +12,8 @@ import { overloadsOf } from './overload'
 export interface Attempt {
   /** Watts, or VA where the claim is in VA. */
   readonly power: Figure
-  /** What the load asks for at nominal volts: more than it got where they sagged. */
-  readonly asks: Figure
+  /** The most that it carries at its own volts: the same amps at nominal ones, where they sagged. */
+  readonly most: Figure
   readonly step: StepFigures
   /** s; undefined: not noted. */
   readonly held: number | undefined
@@ -61,18 +61,18 @@ interface Went {
  * All that was tried on one rig at carrying a load for so many s: the steps of its ladder, what was held over hours, and what
  * was raised until something gave up.
  */
-export const allAttempts = (asked: Asked, seconds: number): Attempt[] => [
+export const allAttempts = (asked: Asked, seconds: number, against: SagAgainst = 'promise'): Attempt[] => [
   ...asked.analysis.ladder.steps.flatMap((step) =>
-    partsOf(step, asked.analysis).flatMap((part) => attemptOf(part.figures, wentIn(part), asked)),
+    partsOf(step, asked.analysis).flatMap((part) => attemptOf(part.figures, wentIn(part), asked, against)),
   ),
   ...holdsOf(asked.analysis, seconds).flatMap(({ step, held, watched, became, alarm }) =>
-    attemptOf(step, { held, watched, noted: false, became, alarm }, asked),
+    attemptOf(step, { held, watched, noted: false, became, alarm }, asked, against),
   ),
   // The watts of an overload on one leg are those of that leg, and never of both.
   ...overloadsOf(asked.analysis)
     .filter(({ reading: { leg } }) => leg === asked.leg)
     .flatMap(({ step, went }) =>
-      attemptOf(step, { ...went, watched: true, noted: true }, { ...asked, leg: undefined }),
+      attemptOf(step, { ...went, watched: true, noted: true }, { ...asked, leg: undefined }, against),
     ),
 ]
 
@@ -105,16 +105,16 @@ function powerOf({ legs, S, P_C }: StepFigures, { claim, leg }: Asked): Derived 
 }
 
 /** One attempt, where its output power was read. */
-function attemptOf(step: StepFigures, went: Went, asked: Asked): Attempt[] {
+function attemptOf(step: StepFigures, went: Went, asked: Asked, against: SagAgainst): Attempt[] {
   const power = powerOf(step, asked)
   if (!isFigure(power)) return []
   const { analysis } = asked
-  const sag = saggingOf(step, analysis)
+  const sag = saggingOf(step, analysis, against)
   const { held, watched, noted, became } = went
   return [
     {
       power,
-      asks: asksFor(power, step, sag),
+      most: mostAtNominal(power, step, sag),
       step,
       held,
       watched,
@@ -126,14 +126,21 @@ function attemptOf(step: StepFigures, went: Went, asked: Asked): Attempt[] {
   ]
 }
 
-/** P·(V_nominal/V)²: what hangs on sagging volts would take more at those it is made for. */
-function asksFor(power: Figure, { read: { V_C }, nominal }: StepFigures, sag: Sagging | undefined): Figure {
+/**
+ * The most that is carried at its own volts, where they sagged: the same amps at nominal volts. With those amps it could not keep
+ * them, so that it carries fewer.
+ */
+function mostAtNominal(
+  power: Figure,
+  { read: { V_C }, nominal }: StepFigures,
+  sag: Sagging | undefined,
+): Figure {
   if (!sag || !isFigure(V_C) || !(V_C.x.value > 0) || V_C.x.value >= nominal) return power
-  const more = (nominal / V_C.x.value) ** 2
+  const more = nominal / V_C.x.value
   return {
     ...power,
     x: scale(power.x, more),
-    working: { ...power.working, notes: [...power.working.notes, 'As much as its load asks for at nominal volts.'] },
+    working: { ...power.working, notes: [...power.working.notes, 'The same amps at nominal volts.'] },
   }
 }
 
@@ -155,6 +162,7 @@ export function momentOf(
     wentOut: went.became === 'tripped',
     V_B: read.V_B,
     swing: rippleSwing(step.step.captures),
+    extreme: false,
     before: undefined,
     amps: isFigure(read.I) ? read.I.x.value : undefined,
     held: went.held,

@@ -57,7 +57,7 @@ const alarmOf = (event: LogEvent): Alarm => (byHeat(event) ? 'heat' : ((event.al
 
 /** What ended each stretch of a log: an alarm in it, what was noted where it stopped, or how the log itself ended. */
 function runsOf(log: Log): Run[] {
-  const { segments, events, ended } = log
+  const { segments, events, ended, entry } = log
   return segments.map(({ from, to }, i): Run => {
     const alarm = events.find((event) => isAlarm(event) && event.at > from && event.at < to)
     if (alarm) return { from, to: alarm.at, became: 'warned', alarm: alarmOf(alarm) }
@@ -65,7 +65,12 @@ function runsOf(log: Log): Run[] {
       const stop = events.find(({ at, what }) => what === 'stopped' && Math.abs(at - to) < 120)
       return { from, to, became: 'tripped', alarm: stop ? alarmOf(stop) : 'other' }
     }
-    return { from, to, ...(ended ? atEnd[ended.why] : { became: 'carried', alarm: 'none' }) }
+    const end: Pick<Run, 'became' | 'alarm'> = ended
+      ? atEnd[ended.why]
+      : { became: 'carried', alarm: 'none' }
+    // A bank or a store that was run empty on purpose is no failure at all.
+    const emptied = entry.reading.what === 'run-down' && end.alarm === 'low voltage'
+    return { from, to, ...(emptied ? { became: 'time was up', alarm: 'none' } : end) }
   })
 }
 

@@ -1,5 +1,6 @@
 import type { Claim, ClaimUnit } from '@even-watt/contract'
 import type { Ended } from '../blame'
+import { tooMuch } from '../facts'
 import {
   court,
   hindrance,
@@ -11,6 +12,8 @@ import {
   type Promised,
   type Verdict,
 } from '../court'
+import type { Figure } from '../figures'
+import { expanded } from '../meters'
 import type { Analysis } from '../trials'
 import { claimValue, sayClaim } from '../units'
 import { allAttempts, isMotor, type Attempt } from './attempt'
@@ -53,26 +56,29 @@ export const endedByOthers = (ended: Ended | undefined): Hindrance[] =>
  * wanted no more show nothing of more.
  */
 export function evidenceOf(attempt: Attempt, asked: AskedOfPower): Evidence[] {
-  const { power, asks, held, became, sag, ended, watched } = attempt
-  const { hold, shortEnough, timed } = asked
+  const { power, most, held, became, sag, ended, watched } = attempt
+  const { hold, shortEnough, timed, wanted } = asked
   const step = attempt.step.step.id
-  if (sag)
-    return [
-      {
-        code: 'sagged',
-        figure: asks,
-        bound: 'at most',
-        hindrances: endedByOthers(ended),
-        step,
-        found: () => words.sagged(attempt),
-      },
-    ]
+  if (sag) {
+    const sagged: Omit<Evidence, 'figure'> = {
+      code: 'sagged',
+      bound: 'at most',
+      hindrances: endedByOthers(ended),
+      step,
+      found: () => words.sagged(attempt),
+    }
+    // Just what is promised came of it, and not at its volts: that is as sure as the volts are.
+    const reached = power.x.value >= wanted * (1 - aboutThere)
+    return reached
+      ? [{ ...sagged, figure: power, about: Math.max(expanded(power.x), atRating * wanted), surely: true }]
+      : [{ ...sagged, figure: most, about: expanded(most.x) }]
+  }
   const lasted = held === undefined ? shortEnough && became === 'carried' : held >= hold
   const carried = (hindrances: readonly Hindrance[]): Evidence => ({
     code: 'carried',
     figure: power,
     bound: 'at least',
-    hindrances: [...hindrances, ...(watched ? [] : [words.notWatched(hold)])],
+    hindrances: [...hindrances, ...(watched || !lasted ? [] : [words.notWatched(hold)])],
     step,
     found: () => words.carried(attempt),
   })
@@ -81,9 +87,13 @@ export function evidenceOf(attempt: Attempt, asked: AskedOfPower): Evidence[] {
     figure: power,
     bound: 'at most',
     hindrances: [...endedByOthers(ended), ...hindrances],
+    about: about(power, wanted),
     step,
     found: () => words.gaveUp(attempt, hold),
   })
+  // When a warning came that was noted at a step nobody knows: it does not end it, and does not let it be shown either.
+  if (became === 'warned' && attempt.noted && ended?.who === 'unit')
+    return [carried([words.warned(attempt, hold)])]
   if (became === 'tripped' || became === 'warned') {
     const before = became === 'tripped' && lasted ? [carried([])] : []
     // Longer than is asked for a time, it says nothing of that time; of a promise for good it does at any time.
@@ -98,6 +108,13 @@ export function evidenceOf(attempt: Attempt, asked: AskedOfPower): Evidence[] {
     ]),
   ]
 }
+
+/** A failure no further past a promise than this share of it, or than its uncertainty, is one at it: loads come in steps. */
+const aboutThere = 0.02
+/** Share past a promise up to which a load still stands at it, for what it does to the volts. */
+const atRating = tooMuch - 1
+
+const about = ({ x }: Figure, wanted: number): number => Math.max(expanded(x), aboutThere * wanted)
 
 /** The attempts that count for a promise, as evidence. */
 const powerEvidence =

@@ -23,9 +23,9 @@ const from = {
   own: 'under what it gives with nothing connected',
 } as const
 
-export function sagged({ power, sag, asks }: Attempt): string {
+export function sagged({ power, sag, most }: Attempt): string {
   if (!sag) return sayFigure(power)
-  const more = asks === power ? '' : `; at its own volts that load asks for ${sayFigure(asks)}`
+  const more = most === power ? '' : `; the same amps at its own volts are ${sayFigure(most)}`
   return `it gives ${sayFigure(power)}, but there its output is ${sayFigure(sag.off)} ${from[sag.against]}${more}`
 }
 
@@ -33,6 +33,12 @@ export const tooShort = (hold: number, held: number): Hindrance =>
   hindrance('time too short', () => ({
     why: `${sayDuration(hold)} is needed, and it was on for ${sayDuration(held)}.`,
     would: `Hold it for ${sayDuration(hold)} to decide.`,
+  }))
+
+export const warned = ({ ended }: Attempt, hold: number): Hindrance =>
+  hindrance('warned', () => ({
+    why: `That was with the ${ended?.code === 'heat alarm' ? 'heat' : 'overload'} alarm on.`,
+    would: `Hold it for ${sayDuration(hold)} without the alarm to decide.`,
   }))
 
 export const timeNotNoted = (hold: number): Hindrance =>

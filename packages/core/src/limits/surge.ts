@@ -1,7 +1,7 @@
 import { hindrance, type Asked, type Evidence, type Promised } from '../court'
 import { remembering } from '../remember'
 import { scale } from '../meters'
-import type { RevisionRecord } from '../trials'
+import { readingsOf, type RevisionRecord } from '../trials'
 import { claimValue } from '../units'
 import { surgeWindows } from '../waveform/limits'
 import { allAttempts } from './attempt'
@@ -39,7 +39,10 @@ export const surgePower: Promised = {
   evidence: (asked) => [...bySteps(asked), ...byCaptures(asked)],
   absent: ({ analysis }) => words.absent(analysis.motors.attempts),
   beside: (verdict, asked) => {
-    const { claim, leg } = asked
+    const { claim, leg, analysis } = asked
+    const typed = analysis.motors.attempts
+    if (verdict.outcome === 'not shown' && typed.length && !typed.some(({ seen }) => seen))
+      return [words.onlyTyped]
     if (claim.duration !== undefined || claim.unit === 'VA' || leg || verdict.outcome === 'not tested')
       return []
     const { sources } = curveOf(asked)
@@ -55,7 +58,10 @@ export const surgePower: Promised = {
 function bySteps(asked: Asked): Evidence[] {
   const hold = holdOf(asked)
   const question = { wanted: claimValue(asked.claim), hold, shortEnough: hold <= anyStep, timed: true }
-  return allAttempts(asked, hold).flatMap((attempt) => {
+  // What was captured of an attempt tells more of it than what was typed.
+  const captured = capturedIn(asked)
+  return allAttempts(asked, hold, '90 %').flatMap((attempt) => {
+    if (captured.has(attempt.step.step.id)) return []
     const slow = tooSlow(attempt, hold, asked)
     return evidenceOf(attempt, question).map((one) =>
       slow ? { ...one, hindrances: [hindrance('meter too slow', () => words.slow(hold)), ...one.hindrances] } : one,
@@ -63,15 +69,21 @@ function bySteps(asked: Asked): Evidence[] {
   })
 }
 
+/** Entries of which something was captured over time. */
+const capturedIn = ({ claim, leg, analysis }: Asked): ReadonlySet<string> =>
+  claim.unit === 'VA' || leg
+    ? new Set()
+    : new Set(
+        readingsOf(analysis.record, 'capture').flatMap(({ reading: { about, figures } }) =>
+          about !== undefined && figures.course?.P ? [about] : [],
+        ),
+      )
+
 /** The best of each capture over the time that is asked: what stood, and what the unit gave while it gave out. */
 function byCaptures(asked: Asked): Evidence[] {
-  const { claim, analysis, leg } = asked
+  const { claim, leg } = asked
   if (claim.unit === 'VA' || leg) return []
-  const captured = new Set(
-    (analysis.record.standing.get('capture') ?? []).flatMap((one) =>
-      one.kind === 'capture' ? (one.reading.about ?? []) : [],
-    ),
-  )
+  const captured = capturedIn(asked)
   return curveOf(asked)
     .sources.filter(({ entry }) => captured.has(entry))
     .flatMap((source) => source.over(holdOf(asked)) ?? [])
@@ -95,19 +107,21 @@ function evidenceIn(point: SurgePoint, asked: Asked): Evidence[] {
           found: () => words.carried(point, hold),
         },
       ]
-  const gaveOut = source.endedBy && source.endedBy.who !== 'meter' && source.limited >= hold
+  const gaveOut = source.endedBy !== undefined && source.limited >= hold
   if (!gaveOut && !hollow) return stood
-  // It took more amps than watts: what it asked for is its volt-amperes, and at nominal volts more of them.
-  const asks = { ...W, x: scale(W.x, (voltAmperes(point) / W.x.value) * point.more) }
+  // It took more amps than watts: its volt-amperes count, and the same amps at nominal volts are the most it carries.
+  const most = { ...W, x: scale(W.x, (voltAmperes(point) / W.x.value) * point.more) }
   return [
     ...stood,
     {
       code: 'gave out',
-      figure: asks,
+      figure: most,
       bound: 'at most',
       hindrances: [
         ...endedByOthers(source.endedBy),
         ...(source.endedBy ? [] : [words.nobodyTells()]),
+        // It was at its limit for less than that, and then its load wanted no more.
+        ...(gaveOut ? [] : [words.wantedNoMore(asked)]),
         ...(source.clipped ? [words.clipped()] : []),
       ],
       open: words.tookMore(point, asked),

@@ -34,7 +34,7 @@ export interface SurgePoint {
   readonly VA: number | undefined
   /** Whether the output stood under 90 % of nominal somewhere in it: then it did not carry this. */
   readonly hollow: boolean
-  /** How many times as much its load asks for at nominal volts: (V_nominal/V)² where it sagged, else 1. */
+  /** How many times as much the same amps are at nominal volts: V_nominal/V where it sagged, else 1. */
   readonly more: number
   readonly source: Named
 }
@@ -50,7 +50,10 @@ export interface SurgeCurve {
 
 /** The surge-duration curve of one rig: the highest mean watts over each window, of everything that was carried on it. */
 export function surgeCurveOf(analysis: Analysis): SurgeCurve {
-  const sources = [...fromCaptures(analysis), ...fromSteps(analysis)]
+  const captured = fromCaptures(analysis)
+  // What was captured of an attempt tells more of it than what was typed.
+  const known = new Set(captured.map(({ entry }) => entry))
+  const sources = [...captured, ...fromSteps(analysis).filter(({ entry }) => !known.has(entry))]
   const cycle = 1 / analysis.record.revision.unit.outputFrequency
   const all = [cycle, ...surgeWindows].map((seconds) =>
     sources.flatMap((source) => source.over(seconds) ?? []),
@@ -134,7 +137,7 @@ function fromCourse(
       const W = best && figure(best.watts)
       if (!best || !W || !isFigure(W)) return undefined
       const hollow = best.lowest < carriedAt * nominal
-      const more = hollow && best.lowest > 0 ? (nominal / Math.max(best.lowest, best.mean)) ** 2 : 1
+      const more = hollow && best.lowest > 0 ? nominal / Math.max(best.lowest, best.mean) : 1
       return { seconds: window, W, VA: best.VA, hollow, more, source }
     },
   }

@@ -50,11 +50,14 @@ export const clipped = (): Hindrance =>
     would: 'Capture it again with a larger range.',
   }))
 
+export const onlyTyped =
+  'Motors were started, but typed extremes are shorter than a meter’s update and give no watts over time: a capture of a start would show it.'
+
 export function absent(attempts: Analysis['motors']['attempts']): string {
   if (!attempts.length) return 'Surge was not tested: no step of that power, and no capture of a motor start.'
   return attempts.some(({ seen }) => seen)
     ? 'Starts were captured, none of them for that long. A resistive step, or a capture of that length, would show it.'
-    : 'Motors were started, but typed extremes are shorter than a meter’s update and give no watts over time. A capture of a start, or a resistive step of that power, would show it.'
+    : onlyTyped
 }
 
 interface Row {

@@ -102,17 +102,21 @@ function startEvidence(point: SurgePoint, seconds: number): Evidence[] {
   const ratio = voltAmperes(point) / W.x.value
   const figure = (by: number) => ({ ...W, unit: 'VA' as const, x: scale(W.x, ratio * by) })
   const found = () => source.words
-  if (gaveOut)
-    return [
-      {
-        code: 'gave out',
-        figure: figure(more),
-        bound: 'at most',
-        hindrances: endedByOthers(source.endedBy),
-        found,
-      },
-    ]
-  return hollow ? [] : [{ code: 'carried', figure: figure(1), bound: 'at least', hindrances: [], found }]
+  const carried: Evidence = {
+    code: 'carried',
+    figure: figure(1),
+    bound: 'at least',
+    hindrances: [],
+    found,
+  }
+  const most: Evidence = {
+    code: 'gave out',
+    figure: figure(more),
+    bound: 'at most',
+    hindrances: endedByOthers(source.endedBy),
+    found,
+  }
+  return [...(hollow ? [] : [carried]), ...(gaveOut ? [most] : [])]
 }
 
 const apparent = (analysis: Analysis, VA: number): Asked => {

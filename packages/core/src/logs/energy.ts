@@ -1,6 +1,6 @@
 import type { Quantity } from '@even-watt/contract'
-import { quantityData, rangeOf } from '../evidence'
-import { formatNumber, sayDuration, type Derived, type Figure, type FigureUnit } from '../figures'
+import { contested, quantityData, rangeOf } from '../evidence'
+import { formatNumber, isFigure, sayDuration, type Derived, type Figure, type FigureUnit } from '../figures'
 import {
   halfWidth,
   methodSource,
@@ -210,6 +210,10 @@ export function energyOf(
     }
   const E_n = added && counted ? normalisedError(added.x, counted.x) : undefined
   const other = chosen === counted ? added : counted
+  const otherWay = chosen === counted ? `${quantityData[rate].words} over time` : 'its counter'
+  // A counter that began again or went dark lost what it lacks: that contradicts nothing.
+  const whole = counter !== undefined && stood(counter, span)
+  const held = other && whole ? contested(chosen, { figure: other, words: otherWay }) : chosen
   const note =
     E_n !== undefined && other
       ? [
@@ -217,7 +221,9 @@ export function energyOf(
         ]
       : []
   return {
-    figure: { ...chosen, working: { ...chosen.working, notes: [...chosen.working.notes, ...note] } },
+    figure: isFigure(held)
+      ? { ...held, working: { ...held.working, notes: [...held.working.notes, ...note] } }
+      : held,
     ...(added ? { added } : {}),
     ...(counted ? { counted } : {}),
     ...(E_n === undefined ? {} : { E_n }),

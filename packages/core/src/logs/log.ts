@@ -2,6 +2,7 @@ import type { EntryOf, LogEnd } from '@even-watt/contract'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import { divide, scale } from '../meters'
 import { remembering } from '../remember'
+import type { Gate } from '../evidence'
 import { readingsOf, type Analysis } from '../trials'
 import { energyNames, energyOf, type EnergyName, type LoggedEnergy } from './energy'
 import { segmentsOf, type LogEvent, type Segment } from './segments'
@@ -68,7 +69,11 @@ function gather(
     .map((one) => ({ ...one, at: Math.max(0, one.at) }))
   const begins = (file: EntryOf<'log file'>) => (Date.parse(file.reading.from) - begun) / 1000
   const files = tables.filter((file) => Math.abs(begins(file)) < otherLog)
-  const { gate } = analysis.evidence
+  const doubt = analysis.record.doubts.readings.get(entry.id)
+  const gate: Gate =
+    doubt === undefined
+      ? analysis.evidence.gate
+      : () => ({ why: `its log is doubted: ${doubt}.`, todo: 'Log it again.' })
   // A file may have begun before somebody pressed “begin”: its first row is then the beginning.
   const early = Math.min(0, ...files.map(begins))
   const shift = (series: LoggedSeries): LoggedSeries =>

@@ -36,32 +36,27 @@ function evened(points: readonly Point[]): readonly Point[] {
 }
 
 /**
- * Carried for T: over all stretches of that length, the greatest of the least that stood within it (docs/method/logs.md). What
- * was lowered afterwards costs nothing. Points in order of time, s; one that was watched closely counts before one that was
- * not, unless something spans the gaps. Undefined: no stretch is that long.
+ * Carried for T: over all stretches at least that long, the greatest of the least that stood within them (docs/method/logs.md).
+ * What was lowered afterwards costs nothing. Points in order of time, s; a stretch that was watched closely counts before one
+ * that was not, unless something spans the gaps. Undefined: no stretch is that long.
  */
 export function carriedFor(read: readonly Point[], T: number, spanned = false): CarriedStretch | undefined {
   const points = evened(read)
   let best: CarriedStretch | undefined
-  let to = 0
-  for (let from = 0; from < points.length; from++) {
-    const begins = (points[from] as Point).at
-    while (to < points.length && (points[to] as Point).at - begins < T * (1 - early)) to++
-    if (to >= points.length) break
-    const within = points.slice(from, to + 1)
-    const gap = Math.max(...within.slice(1).map(({ at }, i) => at - (within[i] as Point).at))
-    const stretch: CarriedStretch = {
-      from: begins,
-      to: (within.at(-1) as Point).at,
-      least: Math.min(...within.map(({ value }) => value)),
-      watched: spanned || gap <= gapShare * T * (1 + early),
+  for (const [i, { at: from }] of points.entries()) {
+    let [least, gap] = [Infinity, 0]
+    for (let to = i; to < points.length; to++) {
+      const { at, value } = points[to] as Point
+      least = Math.min(least, value)
+      if (to > i) gap = Math.max(gap, at - (points[to - 1] as Point).at)
+      const length = at - from
+      // What is no better than the best only falls from here on.
+      if (best?.watched && least <= best.least) break
+      if (length < T * (1 - early)) continue
+      const watched = spanned || gap <= gapShare * length * (1 + early)
+      if (!best || (watched && !best.watched) || (watched === best.watched && least > best.least))
+        best = { from, to: at, least, watched }
     }
-    if (
-      !best ||
-      Number(stretch.watched) > Number(best.watched) ||
-      (stretch.watched === best.watched && stretch.least > best.least)
-    )
-      best = stretch
   }
   return best
 }

@@ -80,8 +80,9 @@ describe('readings', () => {
   })
 
   it('pool the scatter of groups by degrees of freedom', () => {
-    expect(pooledSpread([[1, 3], [5, 5], [7]].map(scatterOf))).toBeCloseTo(1, 12)
-    expect(pooledSpread([[1], []].map(scatterOf))).toBe(0)
+    expect(pooledSpread([[1, 3], [5, 5], [7]].map(scatterOf)).spread).toBeCloseTo(1, 12)
+    expect(pooledSpread([[1, 3], [5, 5], [7]].map(scatterOf)).freedom).toBe(2)
+    expect(pooledSpread([[1], []].map(scatterOf)).spread).toBe(0)
   })
 
   it('take the smallest range that holds the value, the largest when none does', () => {

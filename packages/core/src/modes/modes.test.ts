@@ -109,7 +109,13 @@ describe('a transfer', () => {
   const moved = (gap: number | undefined, seen: 'capture' | 'watch' | 'by eye') =>
     mode({ test: 'transfer', way: 'grid to battery', seen, ...(gap === undefined ? {} : { gap }) })
   it('is judged by its slowest, to the ms of a capture', () => {
-    expect(look([moved(12, 'capture')], claim).finding?.outcome).toBe('met')
+    // It depends on the moment at which the grid goes: one is not enough.
+    expect(look([moved(12, 'capture')], claim).finding).toMatchObject({
+      outcome: 'not shown',
+      code: 'few attempts',
+    })
+    const three = [moved(12, 'capture'), moved(8, 'capture'), moved(3, 'capture')]
+    expect(look(three, claim).finding).toMatchObject({ outcome: 'met', figure: { x: { value: 12 } } })
     expect(look([moved(12, 'capture'), moved(28, 'capture')], claim).finding).toMatchObject({
       outcome: 'not met',
     })

@@ -20,7 +20,7 @@ export const transferTime: Promised = {
   covers: (_asked, kept) =>
     kept.length < fewestTransfers
       ? hindrance('few attempts', () => ({
-          why: `It depends on the moment at which the grid goes, and ${kept.length === 1 ? 'one was timed' : `${kept.length} were`}.`,
+          why: `It depends on the moment at which the grid goes, and only ${kept.length} ${kept.length === 1 ? 'was' : 'were'} timed.`,
           would: `Time ${fewestTransfers} or more.`,
         }))
       : undefined,
@@ -54,7 +54,14 @@ export const modeDraw: Promised = {
       : `Its draw in mode “${mode}” was not read.`,
 }
 
-const drawEvidence = ({ mode, overCycles }: ModeDraw, watts: Figure, { claim }: Asked): Evidence => ({
+function cyclesIn({ reading }: ModeDraw['entry']): string {
+  const cycles = reading.test === 'draw' ? reading.cycles : undefined
+  return cycles === undefined
+    ? `Over how many cycles is not noted; ${fewestCycles} are needed.`
+    : `Its mean is of ${cycles} cycles; ${fewestCycles} are needed.`
+}
+
+const drawEvidence = ({ mode, overCycles, entry }: ModeDraw, watts: Figure, { claim }: Asked): Evidence => ({
   code: 'draws',
   figure: watts,
   bound: 'exact',
@@ -70,7 +77,7 @@ const drawEvidence = ({ mode, overCycles }: ModeDraw, watts: Figure, { claim }: 
     ...(mode === 'search' && !overCycles
       ? [
           hindrance('too few cycles', () => ({
-            why: 'It is the mean of too few cycles, or over how many is not noted.',
+            why: cyclesIn(entry),
             would: `Take the mean over ${fewestCycles} cycles.`,
           })),
         ]

@@ -49,6 +49,7 @@ function momentOf(attempt: AttemptFigures, { record }: Analysis): Moment {
     V_B: lowestInput,
     // The course holds means of a cycle: what pulses within it is no sag.
     swing: 0,
+    extreme: true,
     before: inputBefore,
     amps: inputCurrent,
     held: lasted,

@@ -137,7 +137,7 @@ describe('who stopped a start, from what a tester types', () => {
   it('is the breaker that was found open, whatever the lowest volts', () => {
     expect(
       tried({ outcome: 'tripped', opened: 'breaker', lowestInput: 0, lowestOutput: 0 })?.ended,
-    ).toMatchObject({ who: 'protection', sentence: expect.stringContaining('The breaker opened.') as string })
+    ).toMatchObject({ who: 'protection', code: 'device opened' })
   })
   it('is the bank where the terminals fell to the alarm, even on a slow meter, with what half the resistance would keep', () => {
     const found = tried({ outcome: 'tripped', lowestInput: 20.7, lasted: 0.2 })

@@ -1,6 +1,6 @@
 import type { Claim } from '@even-watt/contract'
 import { hindrance, type Asked, type Evidence, type Hindrance, type Promised } from '../court'
-import { say, sayFigure, type Figure } from '../figures'
+import { decides, say, sayFigure, type Figure } from '../figures'
 import { carriedFor, seriesFor, type Log } from '../logs'
 import { claimValue, sayClaim } from '../units'
 import { portFigure, type PortUnit } from './figure'
@@ -101,57 +101,75 @@ function carryEvidence(sweep: PortSweep, asked: Asked): Evidence[] {
   const figureAt = (point: PortPoint) => portFigure(sweep, point, unit, analysis)
   const against = hindrancesOf(sweep)
   const found = () => sweep.sentence.replace(/\.$/, '')
-  const carried: Evidence[] = sweep.carried
+  const most = mostCarried(sweep, figureAt)
+  const carried: Evidence[] = most
     ? [
         {
           code: 'carried',
-          figure: figureAt(sweep.carried),
+          figure: most,
           bound: 'at least',
           hindrances: [],
-          open: notTried(sweep, figureAt(sweep.carried), asked),
+          open: notTried(sweep, most, asked),
           found,
         },
       ]
     : []
-  const left = leftAt(sweep)
-  if (!left) return carried
+  const letGo = (amps: number, hindrances: readonly Hindrance[]): Evidence => {
+    const figure = figureAt(pointAt(amps, sweep))
+    return {
+      code: 'let go',
+      figure,
+      bound: 'at most',
+      hindrances: [...against, ...hindrances],
+      open: notTried(sweep, figure, asked),
+      found,
+    }
+  }
+  const { leftAt, reading } = sweep
+  const { cutoff } = reading
   return [
     ...carried,
-    {
-      code: 'let go',
-      figure: figureAt(left),
-      bound: 'at most',
-      hindrances: [...against, ...pathHindrances(sweep)],
-      open: notTried(sweep, figureAt(left), asked),
-      found,
-    },
+    ...(leftAt === undefined ? [] : [letGo(leftAt, pathHindrances(sweep))]),
+    // Cutting off needs no volts.
+    ...(cutoff === undefined ? [] : [letGo(cutoff, cableHindrance(sweep))]),
   ]
 }
 
-/** The point at which it left its volts, or cut off: at most so much is given. */
-function leftAt({ leftAt: amps, points, reading, asked }: PortSweep): PortPoint | undefined {
-  const { cutoff } = reading
-  const least = Math.min(amps ?? Infinity, cutoff ?? Infinity)
-  if (least === Infinity) return undefined
-  const read = points.find((point) => point.amps === least)
-  // What it would have given there at the volts that are asked of it: more it did not.
+/** The most that it gave within tolerance and may decide; of what may not, the most. */
+function mostCarried(sweep: PortSweep, figureAt: (point: PortPoint) => Figure): Figure | undefined {
+  const { points, carried, asked } = sweep
+  if (!carried) return undefined
+  const least = asked * (1 - toleranceOf(asked))
+  const figures = points
+    .filter(({ amps, atPort }) => amps <= carried.amps && atPort >= least)
+    .map(figureAt)
+  return figures.findLast(decides) ?? figures.at(-1)
+}
+
+/** What it would have given at some amps with the volts that are asked of it: more it did not. */
+function pointAt(amps: number, { points, asked }: PortSweep): PortPoint {
+  const read = points.find((point) => point.amps === amps)
   const volts = asked || (read?.atPort ?? 0)
-  return { amps: least, volts: read?.volts ?? volts, atPort: volts, watts: volts * least }
+  return { amps, volts: read?.volts ?? volts, atPort: volts, watts: volts * amps }
 }
 
 /** What lies between the port and the meter, and may have taken the volts. */
-function pathHindrances({ reading, leadMayTake, cableLimits, foldsAt }: PortSweep): Hindrance[] {
-  const { cable, cutoff } = reading
+function cableHindrance({ reading: { cable, cutoff }, foldsAt }: PortSweep): Hindrance[] {
   const end = foldsAt ?? cutoff
+  return cable !== undefined && end !== undefined && cable <= end * 1.05
+    ? [
+        hindrance('cable for less', () => ({
+          why: `Its cable carries only ${say(cable, 'A')}.`,
+          would: 'A cable that is made for more would show it.',
+        })),
+      ]
+    : []
+}
+
+function pathHindrances(sweep: PortSweep): Hindrance[] {
+  const { leadMayTake, cableLimits } = sweep
   return [
-    ...(cable !== undefined && end !== undefined && cable <= end * 1.05
-      ? [
-          hindrance('cable for less', () => ({
-            why: `Its cable carries only ${say(cable, 'A')}.`,
-            would: 'A cable that is made for more would show it.',
-          })),
-        ]
-      : []),
+    ...cableHindrance(sweep),
     ...(leadMayTake
       ? [
           hindrance('lead not known', () => ({
@@ -185,7 +203,7 @@ function notTried(sweep: PortSweep, figure: Figure, { claim }: Asked): Hindrance
       would: 'A shorter or thicker cable would show it.',
     }))
   const would = `A load of ${sayClaim(claim)} would show it.`
-  return leftAt(sweep)
+  return sweep.leftAt !== undefined || sweep.reading.cutoff !== undefined
     ? hindrance('not tried closely', () => ({ why: 'It was not loaded closely enough.', would }))
     : hindrance('wants no more', () => ({ why: `It was loaded with ${sayFigure(figure)} at most.`, would }))
 }

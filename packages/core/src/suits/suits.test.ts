@@ -31,7 +31,7 @@ describe('a use', () => {
     const found = only(rule({ figure: 'efficiency over the hours', is: 'at least', value: 80 }), whole)
     expect(found.says).toBe('suits')
     expect(found.reasons[0]).toMatch(
-      /^efficiency over the owner’s hours 9\d\.?\d* ± .* %, at least 80 % is needed\.$/,
+      /^efficiency over the owner’s hours: at least 80 % is needed\. It is 9\d\.?\d* ± .* %\.$/,
     )
   })
   it('is not where one is missed by more, whatever the others say', () => {
@@ -69,14 +69,14 @@ describe('a use', () => {
     const volts = (value: number) => rule({ figure: 'volts', is: 'at most', value })
     const light = asked(cleanLadder([72, 141, 352]))
     expect(only(volts(20), light)).toMatchObject({ says: 'not known' })
-    expect(only(volts(20), light).reasons[0]).toContain('It was loaded to 352 W of 1000 W only.')
+    expect(only(volts(20), light).reasons[0]).toContain('went up to 352 W of 1000 W.')
     expect(only(volts(20), whole).says).toBe('suits')
     const noise = (fan: 'on' | 'off', level = 35, distance = 1): Entry => ({
       id: uuid(901),
       revision: 1,
       at: '2026-03-12T12:00:00.000Z',
       kind: 'noise',
-      reading: { level, background: 20, distance, silent: true, fan },
+      reading: { level, background: 20, distance, silent: true, fan, meter: uuid(1) },
     })
     const quiet = rule({ figure: 'noise', is: 'at most', value: 40 })
     expect(only(quiet, asked([noise('off')])).says).toBe('not known')
@@ -84,7 +84,7 @@ describe('a use', () => {
     expect(only(quiet, asked([noise('off', 60)])).says).toBe('does not suit')
     // With an ear at its fan nothing is missed, from the next room nothing is shown.
     expect(only(quiet, asked([noise('on', 50, 0.3)])).says).toBe('not known')
-    expect(only(quiet, asked([noise('on', 35, 4)])).reasons[0]).toMatch(/a level is promised for 1 m/)
+    expect(only(quiet, asked([noise('on', 35, 4)])).reasons[0]).toMatch(/A level is promised for 1 m/)
   })
   it('asks of machines the lowest volts of those that started', () => {
     const starts = (outcome: 'started' | 'stalled') => asked([motorEntry({ outcome, lowestOutput: 161 })])

@@ -56,11 +56,8 @@ function evidenceOf(one: RunDown, asked: Asked): Evidence[] {
   ]
 }
 
-/** Ended by its own heat or overload it gave no more: that is the unit's. */
-const ownEnd = ({ log }: RunDown) => log.ended?.why === 'heat' || log.ended?.why === 'overload'
-
 function ofFigure(one: RunDown, figure: Figure, against: readonly Hindrance[], { claim }: Asked): Evidence {
-  const whole = (one.complete || ownEnd(one)) && !one.late
+  const whole = one.complete && !one.late
   const unclear = claim.means === undefined && claim.unit !== 'Ah'
   const found = () => `what it gave at ${sayLoad(one.watts)} W is ${sayFigure(figure)}`
   return {

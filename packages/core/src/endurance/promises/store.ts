@@ -14,8 +14,7 @@ export function wasFull({ log }: Pick<RunDown, 'log'>): 'full' | 'not full' | 'n
   const { full, charge } = log.entry.reading
   const shown = charge ?? seriesFor(log, 'charge')?.points[0]?.value
   if (full === 'not full' || (shown !== undefined && shown < fullFrom)) return 'not full'
-  if (full === undefined || full === 'not known')
-    return shown !== undefined && shown >= 0.99 ? 'full' : 'not noted'
+  if (full === undefined || full === 'not known') return (charge ?? 0) >= 0.99 ? 'full' : 'not noted'
   return 'full'
 }
 

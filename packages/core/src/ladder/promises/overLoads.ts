@@ -1,6 +1,7 @@
 import { hindrance, type Asked, type Evidence, type Hindrance } from '../../court'
 import { lowInput, nearlyAll, promisedLoad, tooMuch } from '../../facts'
 import { isFigure, say, sayFigure, type Derived } from '../../figures'
+import { expanded } from '../../meters'
 import type { NoLoadFigures } from '../../noLoad'
 import { rippleSwing, type StepFigures } from '../step'
 
@@ -50,7 +51,7 @@ function evidenceAt(step: StepFigures, { of, what }: Look, asked: Asked): Eviden
       code: 'read',
       figure,
       bound: 'exact',
-      hindrances: [...(low ? [inputWasLow(step)] : []), ...tooHeavy(watts, asked)],
+      hindrances: [...(low ? [inputWasLow(step)] : []), ...tooHeavy(P_C, asked)],
       load: watts,
       found: () =>
         `${what} is ${sayFigure(figure)}, at ${[load, isFigure(P_C) && sayFigure(P_C)].filter(Boolean).join(', ')}`,
@@ -64,9 +65,9 @@ const inputWasLow = ({ read: { V_B } }: StepFigures): Hindrance =>
     would: 'A stiffer bank or shorter leads would show it.',
   }))
 
-function tooHeavy(watts: number | undefined, { claim, analysis }: Asked): Hindrance[] {
+function tooHeavy(P_C: Derived, { claim, analysis }: Asked): Hindrance[] {
   const all = promisedLoad(claim, analysis)
-  if (all === undefined || watts === undefined || watts <= all * tooMuch) return []
+  if (all === undefined || !isFigure(P_C) || P_C.x.value - expanded(P_C.x) <= all * tooMuch) return []
   return [
     hindrance('heavy load', () => ({
       why: `That is more than the ${say(all, 'W')} that it is for.`,

@@ -36,7 +36,7 @@ describe.each(overLoads)('a promise of %s over the loads', (_name, claim) => {
   it('is broken at any load, which is named', () => {
     const broken = told(claim, [out(300, 212, 0.05), out(1400, 229, 0.02)])
     expect(broken.outcome).toBe('not met')
-    expect(broken.sentence).toMatch(/at 300 W, 300(\.0)? ± [\d.]+ W\./)
+    expect(broken.sentence).toMatch(/at 300 W, 300(\.0)? ± [\d.]+ W, against/)
   })
   it('is not broken with an input down to where the unit warns', () => {
     const alarm = claimOf({ id: uuid(98), quantity: 'alarm voltage', value: 21.6, unit: 'V' })

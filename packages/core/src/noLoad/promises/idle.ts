@@ -1,4 +1,4 @@
-import type { Asked, Evidence, Promised } from '../../court'
+import { hindrance, type Asked, type Evidence, type Promised } from '../../court'
 import { isFigure, sayFigure } from '../../figures'
 import type { NoLoadFigures } from '../figures'
 
@@ -41,6 +41,12 @@ const missing = ({ claim }: Asked, read: NoLoadFigures): string => {
   return isFigure(figure) ? '' : figure.missing
 }
 
+const connected = () =>
+  hindrance('something connected', () => ({
+    why: 'Something was connected at the outlet, and drew some of it.',
+    would: 'Unplug everything, a strip with a lamp too, and read again.',
+  }))
+
 /** What was read with something connected is at least what the unit draws alone: a bound from above. */
 function evidenceOf(read: NoLoadFigures, inAmps: boolean, what: string): Evidence[] {
   const figure = inAmps ? read.I_idle : read.P_idle
@@ -53,6 +59,7 @@ function evidenceOf(read: NoLoadFigures, inAmps: boolean, what: string): Evidenc
       figure: alone,
       bound: read.loaded ? 'at most' : 'exact',
       hindrances: [],
+      ...(read.loaded ? { open: connected() } : {}),
       found: () =>
         `${what} is ${sayFigure(alone)}${read.loaded ? ' at most, for something was connected' : ''}${volts}`,
     },
