@@ -29,9 +29,11 @@ export function conditionsOf(
   const own = all.filter(({ id }) => behind.has(id)).flatMap((entry) => voltsOf(entry, analysis) ?? [])
   const read = own.length
     ? own
-    : [...(record.standing.get(kind) ?? []), ...(record.standing.get('log') ?? []), ...(record.standing.get('limit') ?? [])].flatMap(
-        (entry) => voltsOf(entry, analysis) ?? [],
-      )
+    : [
+        ...(record.standing.get(kind) ?? []),
+        ...(record.standing.get('log') ?? []),
+        ...(record.standing.get('limit') ?? []),
+      ].flatMap((entry) => voltsOf(entry, analysis) ?? [])
   const at = [
     !station &&
       (read.length

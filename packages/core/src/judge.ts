@@ -31,7 +31,12 @@ function judgeClaim(claim: Claim, analysis: Analysis, settings: Settings): Findi
     claim,
     revision,
     ...shownOf(verdict),
-    ...wordsFor({ verdict, legs }, promised, asked, claim.volts ? sayVolts(claim.volts, analysis, counted) : ''),
+    ...wordsFor(
+      { verdict, legs },
+      promised,
+      asked,
+      claim.volts ? sayVolts(claim.volts, analysis, counted) : '',
+    ),
     ...conditionsOf(verdict, promised, asked),
   }
 }

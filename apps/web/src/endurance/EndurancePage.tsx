@@ -1,3 +1,4 @@
+import { promiseOf } from '@even-watt/core'
 import { VerdictLines } from '../findings/VerdictLines'
 import { BeginLog } from '../logs/BeginLog'
 import { LogList } from '../logs/LogList'
@@ -7,7 +8,6 @@ import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { Holds } from './Holds'
-import { judgedHere } from './judged'
 import { RunDowns } from './RunDowns'
 
 const kinds = ['run-down', 'rated hold', 'tier hold', 'idle'] as const
@@ -16,7 +16,7 @@ const noticedHere = new Set([27, 33, 34, 35, 38, 40])
 /** For how long, how much energy, how warm, how loud: promises first, then what was run. */
 export function EndurancePage() {
   const { analysis, view } = useTrial()
-  const findings = view.findings.filter(({ claim }) => judgedHere.has(claim.quantity))
+  const findings = view.findings.filter(({ claim }) => promiseOf(claim.quantity).at === 'endurance')
   const logs = new Set(analysis.logs.map(({ entry }) => entry.id))
   const oddities = useOddities().filter(
     ({ number, at }) => noticedHere.has(number) && (at.entry === undefined || logs.has(at.entry)),

@@ -1,5 +1,5 @@
 import type { LimitTest } from '@even-watt/contract'
-import { nameOfTest, readingsOf } from '@even-watt/core'
+import { nameOfTest, promiseOf, readingsOf } from '@even-watt/core'
 import { useState } from 'react'
 import { VerdictLines } from '../findings/VerdictLines'
 import { OddityNotices } from '../oddities/OddityNotices'
@@ -8,7 +8,6 @@ import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { ChooseOne } from '../ui/ChooseOne'
 import { AddWave } from '../waveform/AddWave'
-import { judgedHere } from './judged'
 import { LimitForm } from './LimitForm'
 import { SeenAlong } from './SeenAlong'
 import { TierLoads } from './TierLoads'
@@ -20,7 +19,7 @@ export function LimitsPage() {
   const [test, setTest] = useState<LimitTest>('overload')
   const [load, setLoad] = useState<string>()
   const tests = readingsOf(analysis.record, 'limit')
-  const findings = view.findings.filter(({ claim }) => judgedHere.has(claim.quantity))
+  const findings = view.findings.filter(({ claim }) => promiseOf(claim.quantity).at === 'limits')
   const oddities = useOddities().filter(
     ({ at, number }) => number === 28 || tests.some(({ id }) => id === at.entry),
   )

@@ -113,7 +113,8 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
                   <tr>
                     <td />
                     <td colSpan={columns - 1} className="pb-2">
-                      {attempt.ended.say().why} <span className="text-quiet">{attempt.ended.say().would}</span>
+                      {attempt.ended.say().why}{' '}
+                      <span className="text-quiet">{attempt.ended.say().would}</span>
                     </td>
                   </tr>
                 )}

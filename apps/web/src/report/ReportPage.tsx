@@ -154,8 +154,9 @@ const Method = () => (
     <p>
       V_A and V_B are read at the battery posts and at the unit’s DC terminals, V_C, I_C and P_C at the AC
       outlet. Efficiency of the unit is P_C/P_B, of the system P_C/P_A. Uncertainties are expanded, k ={' '}
-      {usualCoverage}, more where few repeats tell it: each meter’s specification is one common factor for each of its ranges, the rest is
-      independent. Claims are judged by whether the result clears them by more than that.
+      {usualCoverage}, more where few repeats tell it: each meter’s specification is one common factor for
+      each of its ranges, the rest is independent. Claims are judged by whether the result clears them by more
+      than that.
     </p>
   </Section>
 )

@@ -170,7 +170,9 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
               </tr>
             )}
             <tr>
-              <td className="font-semibold">u, and U = {plain(Number(coverage(figure.x).toPrecision(3)))}·u</td>
+              <td className="font-semibold">
+                u, and U = {plain(Number(coverage(figure.x).toPrecision(3)))}·u
+              </td>
               <td className="figures right">{(standard(figure.x) * factor).toPrecision(2)}</td>
               <td className="figures right">± {(expanded(figure.x) * factor).toPrecision(2)}</td>
             </tr>

@@ -1,54 +1,23 @@
 import {
   chargeSources,
   claimQuantities,
-  claimUnits,
   comparators,
   energyMeanings,
   modeNames,
+  type ClaimQuantity,
 } from '@even-watt/contract'
+import { promiseOf } from '@even-watt/core'
 import { useFieldArray } from 'react-hook-form'
 import { v7 } from 'uuid'
 import type { FieldsProps } from '../ui/DocumentEditor'
 import { RemoveButton, fieldOf, same, SelectField, TextField } from '../ui/form'
-import type { UnitForm } from './form'
+import type { ClaimForm, UnitForm } from './form'
 import { unitOf } from '../ui/units'
 
-const usualUnit: Record<string, string> = {
-  efficiency: '%',
-  'idle draw': 'W',
-  regulation: '%',
-  THD: '%',
-  wave: '%',
-  'output voltage': 'V',
-  frequency: 'Hz',
-  'alarm voltage': 'V',
-  'cutoff voltage': 'V',
-  'transfer time': 'ms',
-  energy: 'Wh',
-  'run time': 'h',
-  'charge time': 'h',
-  noise: 'dB(A)',
-  'case temperature': '°C',
-  'overload time': 's',
-  cycles: 'cycles',
-  recovery: 's',
-  'start-up time': 's',
-  'soft start': 's',
-}
-
-const usualComparator: Record<string, string> = {
-  'idle draw': 'at most',
-  'search-mode draw': 'at most',
-  THD: 'at most',
-  wave: 'at most',
-  'transfer time': 'at most',
-  regulation: 'within ±',
-  frequency: 'within ±',
-  'charge time': 'at most',
-  'mode draw': 'at most',
-  noise: 'at most',
-  'case temperature': 'at most',
-}
+/** Units in which a promise of a kind is printed; one that was stored otherwise keeps its own. */
+const unitsOf = ({ quantity, unit }: Pick<ClaimForm, 'quantity' | 'unit'>) => [
+  ...new Set([...promiseOf(quantity).units, unit]),
+]
 
 /** The promises of a unit, as printed. */
 export function ClaimFields({ form, errorAt }: FieldsProps<UnitForm>) {
@@ -71,11 +40,12 @@ export function ClaimFields({ form, errorAt }: FieldsProps<UnitForm>) {
             <SelectField
               label="What"
               {...register(`claims.${i}.quantity`, {
-                onChange: (event: { target: { value: string } }) => {
-                  setValue(`claims.${i}.unit`, usualUnit[event.target.value] ?? 'W')
-                  setValue(`claims.${i}.comparator`, usualComparator[event.target.value] ?? 'at least')
+                onChange: (event: { target: { value: ClaimQuantity } }) => {
+                  const { usual } = promiseOf(event.target.value)
+                  setValue(`claims.${i}.unit`, usual.unit)
+                  setValue(`claims.${i}.comparator`, usual.comparator)
                   // "Pure sine" is printed without a figure: a sine may have up to 5 %.
-                  if (event.target.value === 'wave') setValue(`claims.${i}.value`, '5')
+                  if (usual.value !== undefined) setValue(`claims.${i}.value`, usual.value)
                 },
               })}
               error={errorAt(`claims.${i}.quantity`)}
@@ -87,7 +57,11 @@ export function ClaimFields({ form, errorAt }: FieldsProps<UnitForm>) {
               options={same(comparators)}
             />
             <TextField label="Value" {...field(`claims.${i}.value`)} inputMode="decimal" />
-            <SelectField label="Unit" {...field(`claims.${i}.unit`)} options={same(claimUnits)} />
+            <SelectField
+              label="Unit"
+              {...field(`claims.${i}.unit`)}
+              options={same(unitsOf(form.watch(`claims.${i}`)))}
+            />
             <TextField
               label="Read where"
               {...field(`claims.${i}.readWhere`)}
@@ -135,23 +109,13 @@ const conditions = [
   ['room', 'In a room up to', '°C', 'none'],
 ] as const
 
-/** Promises that say little without what they are of. */
-const detailed: ReadonlySet<string> = new Set([
-  'port',
-  'mode draw',
-  'energy',
-  'charge power',
-  'charge time',
-  'run time',
-  'overload time',
-])
-
 /** What a promise is stated for; folded away where the label states nothing. */
 function StatedFor({ at, form, errorAt }: FieldsProps<UnitForm> & { readonly at: number }) {
   const field = fieldOf(form, errorAt)
   const claim = form.watch(`claims.${at}`)
+  const asks = promiseOf(claim.quantity).asks ?? []
   const open =
-    detailed.has(claim.quantity) ||
+    asks.length > 0 ||
     claim.eachLeg === 'yes' ||
     conditions.some(([key]) => claim[key].trim() || errorAt(`claims.${at}.${key}`))
   const split = form.getValues('phase') === 'split'
@@ -161,7 +125,7 @@ function StatedFor({ at, form, errorAt }: FieldsProps<UnitForm> & { readonly at:
         stated for a time, a load, an input or a room
       </summary>
       <div className="mt-1 grid grid-cols-2 gap-2 md:grid-cols-4">
-        {claim.quantity === 'port' && (
+        {asks.includes('port') && (
           <>
             <TextField label="Which port" {...field(`claims.${at}.port`)} placeholder="USB-C" />
             <TextField
@@ -172,21 +136,21 @@ function StatedFor({ at, form, errorAt }: FieldsProps<UnitForm> & { readonly at:
             />
           </>
         )}
-        {claim.quantity === 'mode draw' && (
+        {asks.includes('mode') && (
           <SelectField
             label="In which mode"
             {...field(`claims.${at}.mode`)}
             options={[['', 'choose it'], ...same(modeNames)]}
           />
         )}
-        {claim.quantity === 'energy' && (
+        {asks.includes('means') && (
           <SelectField
             label="What its Wh mean"
             {...field(`claims.${at}.means`)}
             options={[['', 'not said'], ...same(energyMeanings)]}
           />
         )}
-        {(claim.quantity === 'charge power' || claim.quantity === 'charge time') && (
+        {asks.includes('source') && (
           <SelectField
             label="Charged by"
             {...field(`claims.${at}.source`)}

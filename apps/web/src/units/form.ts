@@ -1,4 +1,4 @@
-import type { Claim, Unit } from '@even-watt/contract'
+import type { Claim, ClaimQuantity, Unit } from '@even-watt/contract'
 import { formatGauge, parseGauge, type Parsed } from '@even-watt/core'
 import { readNumber, typed } from '../ui/form'
 import type { Report } from '../ui/resolver'
@@ -48,7 +48,7 @@ export type OutletForm = Omit<BoxForm, 'needs'>
 
 export interface ClaimForm {
   id: string
-  quantity: string
+  quantity: ClaimQuantity
   comparator: string
   value: string
   unit: string

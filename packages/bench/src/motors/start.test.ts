@@ -194,8 +194,7 @@ describe('a simulated start', () => {
       })
       const [found] = viewTrial(trial, [attempt]).analyses[0]?.motors.attempts ?? []
       const who = found?.ended?.who
-      if (who && who !== 'meter' && started.stoppedBy)
-        expect([started.stoppedBy, who]).toEqual([who, who])
+      if (who && who !== 'meter' && started.stoppedBy) expect([started.stoppedBy, who]).toEqual([who, who])
     }
   })
 })

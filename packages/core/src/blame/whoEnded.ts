@@ -129,11 +129,8 @@ const byAgreement: Look = (moment) => {
   const { became } = moment
   if (became === 'stopped by hand')
     return { who: 'person', code: 'stopped by hand', say: () => words.byHand(moment) }
-  if (became === 'time was up')
-    return { who: 'time', code: 'time was up', say: () => words.timeUp(moment) }
-  return became === 'loads ended'
-    ? { who: 'load', code: 'loads ended', say: words.loadsEnded }
-    : undefined
+  if (became === 'time was up') return { who: 'time', code: 'time was up', say: () => words.timeUp(moment) }
+  return became === 'loads ended' ? { who: 'load', code: 'loads ended', say: words.loadsEnded } : undefined
 }
 
 /** An alarm of which nobody noted what it said. */

@@ -90,7 +90,9 @@ export function inputLow(
     why: `${said}${half} ${parts.length > 1 ? missingVolts(parts, missing) : ''}`.trim(),
     would:
       stiffEnough(record, supply, moment) ??
-      (who === 'leads' ? 'Shorter or thicker leads would show it.' : 'A stiffer bank or shorter leads would show it.'),
+      (who === 'leads'
+        ? 'Shorter or thicker leads would show it.'
+        : 'A stiffer bank or shorter leads would show it.'),
   }
 }
 
@@ -127,7 +129,10 @@ export function folded({ V_C, nominal, load, V_B, sag }: Moment): Said {
       why: `The unit’s current limit: its output folded to ${sayFigure(V_C)}, ${Math.round((100 * V_C.x.value) / nominal)} % of nominal${load && `, ${load}`}${kept}.`,
       would: larger,
     }
-  return { why: `Its output is ${sag ? sayFigure(sag.off) : 'off'} from what it should be${kept}.`, would: larger }
+  return {
+    why: `Its output is ${sag ? sayFigure(sag.off) : 'off'} from what it should be${kept}.`,
+    would: larger,
+  }
 }
 
 export const switchedOff = ({ held, load, V_B, V_C }: Moment): Said => ({

@@ -191,7 +191,8 @@ function timeEvidence(charge: Charge, asked: Asked): Evidence {
       would: 'Charge it until its input falls under a twentieth.',
     })),
     ...(fromEmpty ? { alike: 'from empty' } : {}),
-    found: () => (full === undefined ? `${began} it was not full after ${time}` : `${began} it was full after ${time}`),
+    found: () =>
+      full === undefined ? `${began} it was not full after ${time}` : `${began} it was full after ${time}`,
   }
 }
 
@@ -202,5 +203,8 @@ const notFromEmpty = (from: number | undefined) =>
           why: 'How full it was before is not noted.',
           would: 'Note how full it is at the beginning, or run it down first.',
         }
-      : { why: `It was charged from ${say(100 * from, '%', 2)}, not from empty.`, would: 'Run it down first.' },
+      : {
+          why: `It was charged from ${say(100 * from, '%', 2)}, not from empty.`,
+          would: 'Run it down first.',
+        },
   )

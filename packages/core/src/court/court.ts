@@ -40,16 +40,21 @@ export function court(promised: Promised, asked: Asked): Verdict {
   const breaking = outweighs ? broken.at(-1) : kept.length ? undefined : broken[0]
   if (breaking) return decided(breaking, tried)
   const keeping = promised.several === 'worst' ? kept.at(-1) : kept[0]
-  const against = keeping && promised.covers?.(asked, kept.map(({ evidence }) => evidence))
+  const against =
+    keeping &&
+    promised.covers?.(
+      asked,
+      kept.map(({ evidence }) => evidence),
+    )
   if (keeping && !against) return decided(keeping, tried)
   const open = keeping && against ? [{ ...keeping, reason: against }] : heard.filter(({ reason }) => reason)
   return notShown(open, promised, asked)
 }
 
 /** Clearest first; of alike ones the order of their names, so that no order of readings matters. */
-const best = (a: Heard, b: Heard) =>
-  b.clears - a.clears || (nameOf(a) < nameOf(b) ? -1 : nameOf(a) > nameOf(b) ? 1 : 0)
-const nameOf = ({ evidence }: Heard) => evidence.figure.working.entries.join(' ')
+const best = (a: Heard, b: Heard) => b.clears - a.clears || byName(a.evidence, b.evidence)
+const nameOf = ({ figure }: Evidence) => figure.working.entries.join(' ')
+const byName = (a: Evidence, b: Evidence) => (nameOf(a) < nameOf(b) ? -1 : nameOf(a) > nameOf(b) ? 1 : 0)
 
 function hear(evidence: Evidence, promised: Promised, asked: Asked): Heard {
   const wanted = wantedOf(promised, asked)
@@ -67,7 +72,9 @@ function hear(evidence: Evidence, promised: Promised, asked: Asked): Heard {
 
 /** What failed only just past a promise failed at it. */
 const atIt = ({ bound, about, surely }: Evidence, clears: number): Ruling | undefined =>
-  bound === 'at most' && about !== undefined && clears <= about ? { is: 'not met', sure: surely === true } : undefined
+  bound === 'at most' && about !== undefined && clears <= about
+    ? { is: 'not met', sure: surely === true }
+    : undefined
 
 export const wantedOf = (promised: Promised, asked: Asked): number =>
   promised.wanted?.(asked) ?? claimValue(asked.claim)
@@ -93,9 +100,7 @@ function decided({ evidence, ruling }: Heard, tried: Tried | undefined): Verdict
 function notShown(open: readonly Heard[], promised: Promised, asked: Asked): Verdict {
   const nearest = (a: Heard, b: Heard) =>
     promised.several === 'worst' ? a.clears - b.clears : Math.min(0, b.clears) - Math.min(0, a.clears)
-  const [first] = [...open].sort(
-    (a, b) => rank(a.reason) - rank(b.reason) || nearest(a, b) || best(a, b),
-  )
+  const [first] = [...open].sort((a, b) => rank(a.reason) - rank(b.reason) || nearest(a, b) || best(a, b))
   if (!first?.reason) throw new Error('Nothing is open.')
   const { evidence } = first
   const reason = asked.limiter ? setByHand(first.reason, asked.limiter) : first.reason
@@ -115,7 +120,7 @@ const rank = (reason: Hindrance | undefined) => (reason ? rankOf(reason) : Infin
 
 /** Nothing passed the gate, or nothing was brought at all. */
 function unheard(brought: readonly Evidence[], promised: Promised, asked: Asked): Verdict {
-  const [first] = brought
+  const [first] = [...brought].sort((a, b) => byName(a, b) || a.figure.x.value - b.figure.x.value)
   return first
     ? { outcome: 'not tested', code: 'refused', figure: first.figure, evidence: first }
     : { outcome: 'not tested', code: 'no evidence', absent: promised.absent(asked) }
@@ -141,13 +146,10 @@ function meanOf(alike: readonly Evidence[]): Evidence {
   const { squares, freedom } = scatterOf(values)
   const spread = Math.sqrt(squares / freedom / n)
   const pool = `${first.figure.symbol} of ${first.alike ?? ''}`
-  const x = combine(
-    values.reduce((sum, value) => sum + value, 0) / n,
-    [
-      ...alike.map(({ figure }) => [figure.x, 1 / n] as const),
-      [{ value: 0, sources: new Map([[repeatSource(first.figure.symbol, pool, pool, freedom), spread]]) }, 1],
-    ],
-  )
+  const x = combine(values.reduce((sum, value) => sum + value, 0) / n, [
+    ...alike.map(({ figure }) => [figure.x, 1 / n] as const),
+    [{ value: 0, sources: new Map([[repeatSource(first.figure.symbol, pool, pool, freedom), spread]]) }, 1],
+  ])
   const figure: Figure = {
     ...first.figure,
     x,

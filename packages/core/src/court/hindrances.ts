@@ -59,7 +59,7 @@ const table = {
   'no curve': ['met', 'meter'],
   'time too short': ['met', 'time'],
   'time not noted': ['both', 'time'],
-  'warned': ['met', 'time'],
+  warned: ['met', 'time'],
   'less than it seems': ['met', 'meter'],
   // Neither: nothing of the kind can be told from it.
   'not watched': ['both', 'meter'],

@@ -21,7 +21,8 @@ export function roomHindrance(
       : `Repeat it in a room of ${sayTemperature(stated, 1)}, and record that.`
   const meant = stated === undefined ? '' : `It is stated for a room of ${sayTemperature(stated, 1)}, and `
   const words = (why: string) => (): Said => ({ why: upper(`${meant}${why}.`), would })
-  if (says === 'not recorded') return [hindrance('room not recorded', words('how warm the room was is not recorded'))]
+  if (says === 'not recorded')
+    return [hindrance('room not recorded', words('how warm the room was is not recorded'))]
   if (!room || says === 'as meant') return []
   const cold = says !== 'hot' && `the room had ${say(room.coolest, '°C')}`
   const hot = says !== 'cold' && `the room had ${say(room.warmest, '°C')}`

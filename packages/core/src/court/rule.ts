@@ -62,8 +62,7 @@ function probabilityOf(x: Uncertain, comparator: Comparator, promised: number): 
 export const outcomeOf = ({ is, sure }: Ruling): Outcome => (sure ? is : `${is}, within uncertainty`)
 
 /** Whether an outcome says that a promise is kept, or that it is broken, however surely. */
-export const isMet = (outcome: Outcome): boolean =>
-  outcome === 'met' || outcome === 'met, within uncertainty'
+export const isMet = (outcome: Outcome): boolean => outcome === 'met' || outcome === 'met, within uncertainty'
 export const isNotMet = (outcome: Outcome): boolean =>
   outcome === 'not met' || outcome === 'not met, within uncertainty'
 export const isDecided = (outcome: Outcome): boolean => isMet(outcome) || isNotMet(outcome)

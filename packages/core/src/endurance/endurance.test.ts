@@ -551,9 +551,7 @@ describe('how long it works over its rated power', () => {
     expect(told([raised(1800, 20, 'overload')])).toMatchObject({ outcome: 'not met, within uncertainty' })
     expect(told([raised(1790, 20, 'heat')])?.sentence).toContain('by heat after 20 s of 1 min')
     // A trial that was stopped by hand does not hide the one that gave up.
-    expect(
-      told([raised(1810, 30, 'stopped by hand'), raised(1700, 20, 'overload')])?.outcome,
-    ).toBe('not met')
+    expect(told([raised(1810, 30, 'stopped by hand'), raised(1700, 20, 'overload')])?.outcome).toBe('not met')
   })
   it('is not broken by what it was never promised for: far more watts, a fuse, a weak supply, the tester', () => {
     expect(told([raised(2600, 1, 'overload')])?.outcome).toBe('not shown')

@@ -40,7 +40,8 @@ export function noisesOf(analysis: Analysis): Noise[] {
     const meter = record.revision.meters.find((one) => one.id === id)
     const range = meter && rangeFor(meter.ranges, 'sound level', level)
     // The common error of a level goes through the difference of energies with this factor.
-    const gain = background === undefined || own === undefined ? 1 : 1 / (1 - 10 ** ((background - level) / 10))
+    const gain =
+      background === undefined || own === undefined ? 1 : 1 / (1 - 10 ** ((background - level) / 10))
     const half = range ? halfWidth(range, level) : usual
     const source =
       meter && range ? specificationSource(meter.id, range.id) : methodSource('sound level', scopeOf(record))
@@ -58,8 +59,7 @@ export function noisesOf(analysis: Analysis): Noise[] {
       grade: 'measured',
       ...refusedOf(entry, meter !== undefined, record),
       working: {
-        formula:
-          own === undefined ? 'L as read, with the room' : '10·log10(10^(L/10) − 10^(B/10))',
+        formula: own === undefined ? 'L as read, with the room' : '10·log10(10^(L/10) − 10^(B/10))',
         inputs: [],
         notes: silent === false ? ['The load makes noise of its own.'] : [],
         entries: [entry.id],
@@ -81,9 +81,7 @@ export function noisesOf(analysis: Analysis): Noise[] {
 function refusedOf({ id, reading }: EntryOf<'noise'>, named: boolean, { doubts }: Analysis['record']) {
   const doubt = doubts.readings.get(id) ?? doubts.meters.get(reading.meter ?? '')
   if (doubt !== undefined) return { refused: { why: `it is doubted: ${doubt}.`, todo: 'Read it again.' } }
-  return named
-    ? {}
-    : { refused: { why: 'no meter is named.', todo: 'Say which meter it was read on.' } }
+  return named ? {} : { refused: { why: 'no meter is named.', todo: 'Say which meter it was read on.' } }
 }
 
 /** 36: a level less than 3 dB over its background. */

@@ -116,7 +116,10 @@ function valueOf(
   const { quantity } = sample
   const range = meter && rangeOf(meter, { ...sample, value: mean })
   const known = pooled?.spread
-    ? { spread: pooled.spread, pooled: { name: spreadKey(sample).replace('|', ' '), freedom: pooled.freedom } }
+    ? {
+        spread: pooled.spread,
+        pooled: { name: spreadKey(sample).replace('|', ' '), freedom: pooled.freedom },
+      }
     : undefined
   if (meter && range)
     return measured(
@@ -130,6 +133,8 @@ function valueOf(
   const { name, freedom } = known.pooled
   return {
     value: mean,
-    sources: new Map([[repeatSource(quantity, where, name, freedom), known.spread / Math.sqrt(values.length)]]),
+    sources: new Map([
+      [repeatSource(quantity, where, name, freedom), known.spread / Math.sqrt(values.length)],
+    ]),
   }
 }

@@ -28,7 +28,11 @@ export function contested(derived: Derived, other: OtherWay): Derived {
   if (E_n <= widens) return noted
   if (E_n <= decidesNothing) {
     const scope = derived.working.entries.join(' ')
-    const covers = uncertain(0, methodSource('contradiction', `${derived.symbol} ${scope}`), Math.abs(apart) / 2)
+    const covers = uncertain(
+      0,
+      methodSource('contradiction', `${derived.symbol} ${scope}`),
+      Math.abs(apart) / 2,
+    )
     return { ...noted, x: add(noted.x, covers) }
   }
   return {

@@ -17,7 +17,8 @@ function unfitCapture(
 ): Refusal | undefined {
   const { figures, about, reference } = reading
   const doubt = about === undefined ? undefined : doubts.readings.get(about)
-  if (doubt !== undefined) return { why: `what it belongs to is doubted: ${doubt}.`, todo: 'Capture it again.' }
+  if (doubt !== undefined)
+    return { why: `what it belongs to is doubted: ${doubt}.`, todo: 'Capture it again.' }
   if (reference !== undefined) return undefined
   if (figures.aliased)
     return {

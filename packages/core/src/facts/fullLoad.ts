@@ -8,5 +8,7 @@ export const nearlyAll = 0.9
 export const tooMuch = 1.05
 
 /** W at which a promise is to hold: the load it is stated for, else all that the unit is rated for; undefined: neither is stated. */
-export const promisedLoad = (claim: Pick<Claim, 'load'>, { record }: Pick<Analysis, 'record'>): number | undefined =>
-  claim.load ?? ratedPower(record.revision.unit)
+export const promisedLoad = (
+  claim: Pick<Claim, 'load'>,
+  { record }: Pick<Analysis, 'record'>,
+): number | undefined => claim.load ?? ratedPower(record.revision.unit)

@@ -69,7 +69,9 @@ export function lowInput(V_B: Derived, record: Place, swing = 0): Threshold | un
  */
 export function lowOnSlowMeter(V_B: Derived, record: Place): Threshold | undefined {
   const threshold = thresholdOf(record)
-  return threshold && isFigure(V_B) && V_B.x.value <= threshold.volts + expanded(V_B.x) ? threshold : undefined
+  return threshold && isFigure(V_B) && V_B.x.value <= threshold.volts + expanded(V_B.x)
+    ? threshold
+    : undefined
 }
 
 /** Whether an input is known to have stood over where the unit warns or stops. */

@@ -88,7 +88,9 @@ describe('the analysis of one revision', () => {
       (figures) => figures.step.id === single.reading.step,
     )?.P_C
     const of = (figure: typeof alone, kind: string) =>
-      figure && isFigure(figure) ? [...figure.x.sources].find(([source]) => source.startsWith(kind)) : undefined
+      figure && isFigure(figure)
+        ? [...figure.x.sources].find(([source]) => source.startsWith(kind))
+        : undefined
     const own = (figure: typeof alone) => of(figure, 'own|')?.[1]
     // Once: rounding, and a last digit that may have flickered.
     expect(own(alone)).toBeCloseTo(Math.hypot(1 / Math.sqrt(12), 0.5), 9)

@@ -1,4 +1,5 @@
 import type { LoadKind, Quantity } from '@even-watt/contract'
+import { contested } from '../evidence'
 import { derive, isFigure, whenKnown, type Derived } from '../figures'
 import { add, combine, multiply, subtract } from '../meters'
 import { regulationAgainstNominal } from './regulation'
@@ -76,7 +77,15 @@ export function legsOf(read: Read, kind: LoadKind, leg: number): LegsFigures | u
 }
 
 function legOf(leg: 'L1' | 'L2', read: Read, kind: LoadKind, nominal: number): LegFigures {
-  const [V, I, metered] = [read[`V_${leg}`], read[`I_${leg}`], read[`P_${leg}`]]
+  const [V, I] = [read[`V_${leg}`], read[`I_${leg}`]]
+  const VA = whenKnown([V, I], ([v, i]) =>
+    derive(`V_${leg}·I_${leg}`, 'W', `V_${leg}·I_${leg}`, [v, i], multiply(v.x, i.x)),
+  )
+  const metered = contested(read[`P_${leg}`], {
+    figure: VA,
+    words: 'volts times amps',
+    atMost: !resistive(kind),
+  })
   return {
     leg,
     V,
@@ -84,9 +93,9 @@ function legOf(leg: 'L1' | 'L2', read: Read, kind: LoadKind, nominal: number): L
     P: isFigure(metered)
       ? metered
       : resistive(kind)
-        ? whenKnown([V, I], ([v, i]) =>
-            derive(`P_${leg}`, 'W', `V_${leg}·I_${leg}`, [v, i], multiply(v.x, i.x)),
-          )
+        ? isFigure(VA)
+          ? { ...VA, symbol: `P_${leg}` }
+          : VA
         : metered,
     regulation: whenKnown([V], ([v]) =>
       derive(

@@ -47,7 +47,10 @@ export function apparentPower(read: Read, P_C: Derived, kind: LoadKind): Derived
 }
 
 /** Volts times amps at the outlet, with the power factor where that was read. */
-function byVoltAmperes(read: Read, kind: LoadKind): { figure: Derived; words: string; atMost: boolean } | undefined {
+function byVoltAmperes(
+  read: Read,
+  kind: LoadKind,
+): { figure: Derived; words: string; atMost: boolean } | undefined {
   const { V_C, I_C, PF } = read
   if (!isFigure(V_C) || !isFigure(I_C)) return undefined
   const product = multiply(V_C.x, I_C.x)

@@ -1,7 +1,15 @@
 import type { EntryOf, Quantity, Value } from '@even-watt/contract'
 import type { Alarm, Outcome } from '../blame'
 import { deriveStep, type StepContext, type StepFigures } from '../ladder'
-import { byHeat, carriedFor, isTapQuantity, type Log, type LogEvent, type Point, type CarriedStretch } from '../logs'
+import {
+  byHeat,
+  carriedFor,
+  isTapQuantity,
+  type Log,
+  type LogEvent,
+  type Point,
+  type CarriedStretch,
+} from '../logs'
 import { remembering } from '../remember'
 import type { Analysis } from '../trials'
 
@@ -65,9 +73,7 @@ function runsOf(log: Log): Run[] {
       const stop = events.find(({ at, what }) => what === 'stopped' && Math.abs(at - to) < 120)
       return { from, to, became: 'tripped', alarm: stop ? alarmOf(stop) : 'other' }
     }
-    const end: Pick<Run, 'became' | 'alarm'> = ended
-      ? atEnd[ended.why]
-      : { became: 'carried', alarm: 'none' }
+    const end: Pick<Run, 'became' | 'alarm'> = ended ? atEnd[ended.why] : { became: 'carried', alarm: 'none' }
     // A bank or a store that was run empty on purpose is no failure at all.
     const emptied = entry.reading.what === 'run-down' && end.alarm === 'low voltage'
     return { from, to, ...(emptied ? { became: 'time was up', alarm: 'none' } : end) }
@@ -94,7 +100,10 @@ function holdIn(log: Log, run: Run, seconds: number, context: StepContext): Hold
   const of = (quantity: Quantity) =>
     log.series
       .filter((one) => one.quantity === quantity && one.battery === undefined)
-      .sort((a, b) => Number(Boolean(a.refused)) - Number(Boolean(b.refused)) || b.points.length - a.points.length)[0]
+      .sort(
+        (a, b) =>
+          Number(Boolean(a.refused)) - Number(Boolean(b.refused)) || b.points.length - a.points.length,
+      )[0]
   const watts = of('P_C') ?? of('I_C')
   const points = watts?.points.filter(within) ?? []
   if (!watts || !points.length) return []

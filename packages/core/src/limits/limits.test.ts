@@ -36,7 +36,9 @@ describe('what ended a test before the claim could be shown', () => {
     )
     const finding = findingOf([idle, step])
     expect(finding).toMatchObject({ outcome: 'not shown', limiter: 'supply', step: step.reading.step })
-    expect(finding.sentence).toMatch(/It warned at 1060.* The low-voltage alarm came with 21\.5.* at the terminals\./)
+    expect(finding.sentence).toMatch(
+      /It warned at 1060.* The low-voltage alarm came with 21\.5.* at the terminals\./,
+    )
     expect(finding.sentence).toMatch(/Of the 4\.90 V missing there, 4\.50 V in the bank/)
   })
 

@@ -10,8 +10,7 @@ export const carried = (attempt: Attempt): string =>
 
 export function gaveUp({ power, ended, held, became }: Attempt, hold: number): string {
   const verb = became === 'warned' ? 'it warned' : 'it gave up'
-  const cause =
-    ended?.code === 'heat alarm' ? ', by heat' : ended?.who === 'unit' ? ', by overload' : ''
+  const cause = ended?.code === 'heat alarm' ? ', by heat' : ended?.who === 'unit' ? ', by overload' : ''
   const time =
     held === undefined ? '' : ` after ${sayDuration(held)}${held < hold ? ` of ${sayDuration(hold)}` : ''}`
   return `${verb} at ${sayFigure(power)}${cause}${time}`

@@ -64,7 +64,9 @@ function bySteps(asked: Asked): Evidence[] {
     if (captured.has(attempt.step.step.id)) return []
     const slow = tooSlow(attempt, hold, asked)
     return evidenceOf(attempt, question).map((one) =>
-      slow ? { ...one, hindrances: [hindrance('meter too slow', () => words.slow(hold)), ...one.hindrances] } : one,
+      slow
+        ? { ...one, hindrances: [hindrance('meter too slow', () => words.slow(hold)), ...one.hindrances] }
+        : one,
     )
   })
 }

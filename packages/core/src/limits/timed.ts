@@ -129,7 +129,9 @@ function tripEvidence(asked: Asked): Evidence[] {
   const { claim, analysis } = asked
   const rated = ratedPower(analysis.record.revision.unit)
   if (claim.unit === '%' && rated === undefined) return []
-  const all = allAttempts({ ...asked, claim: { ...claim, unit: 'W' } }, 1).filter(({ step }) => !isMotor(step))
+  const all = allAttempts({ ...asked, claim: { ...claim, unit: 'W' } }, 1).filter(
+    ({ step }) => !isMotor(step),
+  )
   const tripped = all
     .filter(({ became, ended }) => became === 'tripped' && ended?.code !== 'heat alarm')
     .sort(byPower)
@@ -145,12 +147,16 @@ function tripEvidence(asked: Asked): Evidence[] {
 const byPower = (a: Attempt, b: Attempt) => a.power.x.value - b.power.x.value
 
 const isRamped = ({ step }: Attempt, { analysis: { record } }: Asked): boolean =>
-  testsOf(record, 'overload').some(({ entry, reading }) => entry.id === step.step.id && reading.how === 'ramp')
+  testsOf(record, 'overload').some(
+    ({ entry, reading }) => entry.id === step.step.id && reading.how === 'ramp',
+  )
 
-const between = (lowest: Attempt, most: Attempt | undefined, { analysis, claim }: Asked) => () =>
-  `it gave up by overload at ${sayFigure(lowest.power)}${most ? ` and carried ${sayFigure(most.power)}` : ''}${
-    claim.unit === '%' ? `; rated is ${say(ratedPower(analysis.record.revision.unit) ?? 0, 'W')}` : ''
-  }`
+const between =
+  (lowest: Attempt, most: Attempt | undefined, { analysis, claim }: Asked) =>
+  () =>
+    `it gave up by overload at ${sayFigure(lowest.power)}${most ? ` and carried ${sayFigure(most.power)}` : ''}${
+      claim.unit === '%' ? `; rated is ${say(ratedPower(analysis.record.revision.unit) ?? 0, 'W')}` : ''
+    }`
 
 const notClosely = (asked: Asked) =>
   hindrance('not tried closely', () => ({
@@ -207,8 +213,9 @@ export const groundFaultTest: Promised = {
       },
       working: { formula: 'seen', inputs: [], notes: [], entries: [entry.id] },
     }
-    return [{ code: 'pressed', figure, bound: 'exact', hindrances: [], found: () => 'its button was pressed' }]
+    return [
+      { code: 'pressed', figure, bound: 'exact', hindrances: [], found: () => 'its button was pressed' },
+    ]
   },
   absent: () => 'Its ground-fault test was not tried: press its button with a small load on.',
 }
-

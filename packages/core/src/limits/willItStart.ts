@@ -176,8 +176,7 @@ function asTried(tried: readonly Tried[], base: number, assist: number): StartAn
       answer: 'close',
       why: `It started it${counted}; the unit itself gave out in attempt ${byUnit.entry.reading.number}.`,
     }
-  if (byUnit)
-    return { answer: 'no', why: `It did not start it (${sayAttempt(byUnit)}): ${nameOfWho.unit}.` }
+  if (byUnit) return { answer: 'no', why: `It did not start it (${sayAttempt(byUnit)}): ${nameOfWho.unit}.` }
   if (good) return { answer: 'yes', why: `It started it (${sayAttempt(good)})${counted}.` }
   const [slow] = late
   if (slow) return { answer: 'close', why: `It started it late (${sayAttempt(slow)})${counted}.` }

@@ -71,9 +71,7 @@ export function transfersOf({ record }: Pick<Analysis, 'record'>): Transfer[] {
 /** What is doubted decides nothing. */
 function doubtOf({ id }: EntryOf<'mode'>, { doubts }: RevisionRecord) {
   const doubt = doubts.readings.get(id)
-  return doubt === undefined
-    ? {}
-    : { refused: { why: `it is doubted: ${doubt}.`, todo: 'Time it again.' } }
+  return doubt === undefined ? {} : { refused: { why: `it is doubted: ${doubt}.`, todo: 'Time it again.' } }
 }
 
 /** ms of the changeover that a capture of this test shows; the longest of several. */

@@ -40,9 +40,7 @@ function momentOf(attempt: AttemptFigures, { record }: Analysis): Moment {
     // A lowest value of next to nothing is what a meter keeps once the path is open.
     inputGone:
       seen?.inputGone ??
-      (outcome !== 'stalled' &&
-        reading.lowestInput !== undefined &&
-        reading.lowestInput < inputGone * usual),
+      (outcome !== 'stalled' && reading.lowestInput !== undefined && reading.lowestInput < inputGone * usual),
     inputKept: seen !== undefined && seen.lowestInput !== undefined && !seen.inputGone,
     notedUnit: reading.opened === 'the unit',
     wentOut: seen !== undefined || reading.opened === 'the unit',

@@ -82,7 +82,8 @@ const inMode = (record: RevisionRecord, mode: 'on' | 'search'): Reading[] =>
 const sameInput = 0.02
 
 const inputOf = ({ reading: { values } }: Reading): number | undefined =>
-  (values.find(({ quantity }) => quantity === 'V_B') ?? values.find(({ quantity }) => quantity === 'V_A'))?.value
+  (values.find(({ quantity }) => quantity === 'V_B') ?? values.find(({ quantity }) => quantity === 'V_A'))
+    ?.value
 
 /** Readings by the input they were taken at, the one with most readings first; what says no volts stands with that. */
 function groupedByVolts(readings: readonly Reading[]): Reading[][] {

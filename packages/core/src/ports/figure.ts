@@ -42,8 +42,12 @@ export function portFigure(
   sources.set(methodSource('step of the load', `${entry.id}|${scopeOf(record)}`), rectangular(0.005 * value))
   const on = meter ? { meter: meter.id } : {}
   const refused =
-    (unit === 'V' ? undefined : gate({ quantity: 'I_port', value: point.amps, grade: 'measured', ...on }, entry.id)) ??
-    (unit === 'A' ? undefined : gate({ quantity: 'V_port', value: point.volts, grade: 'measured', ...on }, entry.id))
+    (unit === 'V'
+      ? undefined
+      : gate({ quantity: 'I_port', value: point.amps, grade: 'measured', ...on }, entry.id)) ??
+    (unit === 'A'
+      ? undefined
+      : gate({ quantity: 'V_port', value: point.volts, grade: 'measured', ...on }, entry.id))
   return {
     symbol: symbols[unit],
     unit,

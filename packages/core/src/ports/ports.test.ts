@@ -193,9 +193,7 @@ describe('the promise of a port', () => {
     const promised = (value: number) => outcome([coarse], { value, unit: 'A' })
     expect(promised(1.9)?.outcome).toBe('met')
     expect(promised(3)).toMatchObject({ outcome: 'not shown', code: 'not tried closely' })
-    expect(promised(3)?.sentence).toMatch(
-      /^Not shown: it was not tried closely enough\. .* A load of 3 A/,
-    )
+    expect(promised(3)?.sentence).toMatch(/^Not shown: it was not tried closely enough\. .* A load of 3 A/)
     expect(promised(3.5)?.outcome).toMatch(/^not met/)
     const cutAt = (cutoff: number) =>
       outcome(

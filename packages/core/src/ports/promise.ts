@@ -9,7 +9,10 @@ import { sweepOf, sweepsOf, toleranceOf, type PortPoint, type PortSweep } from '
 const named = (port: string) => port.toLowerCase().replace(/[^a-z0-9]/g, '')
 
 /** Whether a sweep is of the port, and at the volts, that a promise is of. */
-const isOf = ({ port, portVolts }: Claim, { reading, asked }: Pick<PortSweep, 'reading' | 'asked'>): boolean =>
+const isOf = (
+  { port, portVolts }: Claim,
+  { reading, asked }: Pick<PortSweep, 'reading' | 'asked'>,
+): boolean =>
   (port === undefined || named(port) === named(reading.port)) &&
   (portVolts === undefined || Math.abs(asked / portVolts - 1) < 0.12)
 
@@ -140,9 +143,7 @@ function mostCarried(sweep: PortSweep, figureAt: (point: PortPoint) => Figure): 
   const { points, carried, asked } = sweep
   if (!carried) return undefined
   const least = asked * (1 - toleranceOf(asked))
-  const figures = points
-    .filter(({ amps, atPort }) => amps <= carried.amps && atPort >= least)
-    .map(figureAt)
+  const figures = points.filter(({ amps, atPort }) => amps <= carried.amps && atPort >= least).map(figureAt)
   return figures.findLast(decides) ?? figures.at(-1)
 }
 

@@ -179,7 +179,8 @@ const lowestAtStarts: Promised = {
                 })),
               ]
             : [],
-          found: () => `its output fell to ${sayFigure(share)} of nominal as ${entry.reading.load} was started`,
+          found: () =>
+            `its output fell to ${sayFigure(share)} of nominal as ${entry.reading.load} was started`,
         },
       ]
     }),

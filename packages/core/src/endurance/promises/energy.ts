@@ -64,7 +64,10 @@ function ofFigure(one: RunDown, figure: Figure, against: readonly Hindrance[], {
     code: whole ? 'run down' : 'ended before',
     figure,
     bound: whole ? 'exact' : 'at least',
-    hindrances: [...against, ...(unclear && claimValue(claim) > figure.x.value ? [labelNotClear(figure, claim)] : [])],
+    hindrances: [
+      ...against,
+      ...(unclear && claimValue(claim) > figure.x.value ? [labelNotClear(figure, claim)] : []),
+    ],
     open: one.late ? beganLate() : endedBefore(),
     alike: loadKey(one),
     found,
@@ -103,6 +106,5 @@ export const cycles: Promised = {
   room: 'stated',
   voltsOf: 'steady',
   evidence: () => [],
-  absent: () =>
-    'Cycles take years: what the store still gives after some of them is a run-down of its own.',
+  absent: () => 'Cycles take years: what the store still gives after some of them is a run-down of its own.',
 }

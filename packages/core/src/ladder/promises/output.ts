@@ -90,7 +90,11 @@ export const outputVoltage: Promised = {
   ...overAllLoads,
   units: ['V', '%'],
   usual: { unit: 'V', comparator: 'at least' },
-  evidence: (asked) => overLoads(lookAt(asked, 'V_C', 'output voltage', ({ nominal }) => nominal), asked),
+  evidence: (asked) =>
+    overLoads(
+      lookAt(asked, 'V_C', 'output voltage', ({ nominal }) => nominal),
+      asked,
+    ),
   absent: () => 'Output voltage was not tested: it was not read.',
 }
 
@@ -104,8 +108,10 @@ export const frequency: Promised = {
   voltsOf: 'steady',
   evidence: (asked) => {
     const { outputFrequency } = asked.analysis.record.revision.unit
-    return overLoads(lookAt(asked, 'f', 'frequency', () => outputFrequency), asked)
+    return overLoads(
+      lookAt(asked, 'f', 'frequency', () => outputFrequency),
+      asked,
+    )
   },
   absent: () => 'Frequency was not tested: it was not read.',
 }
-
