@@ -53,7 +53,7 @@ describe('forms', () => {
     const { faults, report } = collect()
     const claim = {
       id: crypto.randomUUID(),
-      quantity: 'efficiency',
+      quantity: 'efficiency' as const,
       comparator: 'at least',
       value: '120',
       unit: '%',
