@@ -1,5 +1,6 @@
 import type { Outcome } from '@even-watt/contract'
 import { attributeStep } from './attribution'
+import { withoutAmmeter } from './evidence'
 import { isFigure, say } from './figures'
 import type { ClaimFindings } from './judge'
 import type { Analysis } from './trials'
@@ -61,11 +62,13 @@ function benchSentence(analysis: Analysis, later: readonly Analysis[]): string[]
   const many = part.kind === 'joints' && !part.element
   const after = later.find((other) => other.ladder.steps.length)
   const still = after && worstPart(after)?.part.name === part.name
-  const since = after
+  // What only a survey tells apart nobody can say to be well where none was made.
+  const told = after && (!part.element || still || after.supply.surveys.length > 0)
+  const since = after && told
     ? ` On rig ${after.record.revision.number} ${many ? 'they' : 'it'} ${still ? (many ? 'still do' : 'still does') : many ? 'no longer do' : 'no longer does'}.`
     : ''
   return [
-    `On rig ${analysis.record.revision.number} the ${part.name} took ${guessed ? 'about ' : ''}${excess} more than ${many ? 'they' : 'it'} should at ${power}${guessed ? ', estimated without an ammeter' : ''}.${since}`,
+    `On rig ${analysis.record.revision.number} the ${part.name} took ${guessed ? 'about ' : ''}${excess} more than ${many ? 'they' : 'it'} should at ${power}${guessed ? `, estimated${withoutAmmeter(analysis.record.revision.rig) ? ' without an ammeter' : ''}` : ''}.${since}`,
   ]
 }
 

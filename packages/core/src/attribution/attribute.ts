@@ -34,7 +34,8 @@ export function attributeStep(step: StepFigures, evidence: SupplyEvidence, rig: 
     .filter(({ excess }) => excess && excess.x.value > Math.max(leastBlame, leastShare * total))
     .sort((a, b) => (b.excess?.x.value ?? 0) - (a.excess?.x.value ?? 0))
   const culprit = blamed[0] ?? [...parts].sort((a, b) => b.watts.x.value - a.watts.x.value)[0]
-  const sentence = sentenceFor(parts, total, culprit, blamed.length > 0)
+  const assumed = isFigure(step.read.I) && step.read.I.grade === 'estimated'
+  const sentence = sentenceFor(parts, total, culprit, { blamed: blamed.length > 0, assumed })
   const words = [sentence, loweredSentence(step, evidence), supportSentence(step, rig)]
   return { parts, culprit, sentence: words.filter(Boolean).join(' ') }
 }
@@ -94,13 +95,14 @@ function sentenceFor(
   parts: readonly LostPart[],
   total: number,
   culprit: LostPart | undefined,
-  blamed: boolean,
+  { blamed, assumed }: { readonly blamed: boolean; readonly assumed: boolean },
 ): string {
   if (!culprit) return 'Nothing to split: volts at A and B and the current are needed.'
   const share = total > 0 ? Math.round((100 * culprit.watts.x.value) / total) : 0
   const whose = culprit.kind === 'unit' ? 'are the unit’s own' : `went into the ${culprit.name}`
   const where = parts.some(({ kind }) => kind === 'unit') ? 'lost' : 'lost before the unit'
-  const sure = culprit.watts.grade === 'estimated' ? 'Estimated, with no ammeter: ' : ''
+  const sure =
+    culprit.watts.grade === 'estimated' ? (assumed ? 'Estimated, with no ammeter: ' : 'Estimated: ') : ''
   const lost = `${sure}${sayFigure(culprit.watts)} of the ${formatNumber(total, 0)} W ${where} (${share} %) ${whose}`
   if (blamed && culprit.excess) {
     const sound = Math.max(0, culprit.watts.x.value - culprit.excess.x.value)

@@ -4,6 +4,7 @@ import type { Subject } from '../subject'
 import { analyseLadder } from './analysis'
 import { efficiency } from './promises/efficiency'
 import { distortion, frequency, outputVoltage, regulation } from './promises/output'
+import { noticeFarFromBank } from './oddities/bankVolts'
 import { noticeDigitSlip } from './oddities/digits'
 import { noticeInfrared } from './oddities/infrared'
 import { noticeOutlier } from './oddities/outlier'
@@ -48,6 +49,7 @@ export const ladder = {
     noticeWattsOverVoltAmperes,
     noticeTerminalsAbovePosts,
     noticeDrift,
+    noticeFarFromBank,
     noticeDigitSlip,
     noticeOutlier,
     noticeInfrared,

@@ -24,6 +24,9 @@ describe('when a log ran', () => {
       { from: 300, to: 360 },
     ])
   })
+  it('begins where its load came on, where the logger was left on from before', () => {
+    expect(segmentsOf([watts([0, 0, 0, 300, 300, 300, 300])], [], 360)).toEqual([{ from: 180, to: 360 }])
+  })
   it('ends where it stopped and did not come back', () => {
     expect(segmentsOf([], [event(100, 'stopped')], 600)).toEqual([{ from: 0, to: 100 }])
   })

@@ -28,6 +28,9 @@ const median = (values: readonly number[]) =>
 function seenIn(points: readonly Point[]): { at: number; on: boolean }[] {
   const half = off * median(points.map(({ value }) => Math.abs(value)))
   const changes: { at: number; on: boolean }[] = []
+  const [first] = points
+  // A logger that was left on from before had nothing on it yet.
+  if (first && Math.abs(first.value) <= half) changes.push({ at: 0, on: false })
   points.forEach(({ at, value }, i) => {
     const on = Math.abs(value) > half
     const before = points[i - 1]

@@ -39,6 +39,7 @@ describe('what is noticed by itself', () => {
     [2, 'more W than VA', with_({ I_C: 3.5 })],
     [3, 'B above A', with_({ V_B: 26.3 })],
     [8, 'a reading over its range', with_({ V_A: 61 })],
+    [18, 'volts of 12 on a rig of 24', with_({ V_A: 13.4, V_B: 13.2 })],
     [11, 'a current of a few counts', [ladderEntry({ ...good, I: 1.2 })]],
   ] as const)('%p: %s', (number, _words, entries) => expect(odd([...entries])).toContain(number))
 

@@ -91,8 +91,9 @@ function stepsOff(points: readonly SupplyPoint[]): Map<string, number | undefine
   const off = new Map<string, number | undefined>()
   for (const { step, lowered } of points) if (step !== undefined && lowered) off.set(step, undefined)
   const rest = points.filter(({ lowered }) => !lowered)
-  const tap = isLine(lineAt.V_A(rest)) ? 'V_A' : 'V_B'
-  const found = offLine(observed(rest, 'I_bank', [[tap, 1]]), (left) => lineOf(left, tap, true))
+  const atA = lineAt.V_A(rest)
+  const line = isLine(atA) ? atA : lineOf(observed(rest, 'I_bank', [['V_B', 1]]), 'V_B', true)
+  const found = isLine(line) ? offLine(line) : new Map<Observation, number>()
   for (const [{ step }, lack] of found) if (step !== undefined) off.set(step, lack)
   return off
 }

@@ -18,6 +18,8 @@ export interface Line {
   readonly inputs: readonly Figure[]
   readonly fit: Regression
   readonly drifts: boolean
+  /** Means of currents, times and volts, on which sums are centred. */
+  readonly middle: { readonly I: number; readonly hours: number; readonly V: number }
 }
 
 export const isLine = (line: Line | { missing: string }): line is Line => 'fit' in line
@@ -59,16 +61,21 @@ export function lineOf(
         )
       : undefined
   const chosen = drifting && isClear(drifting, fit) ? drifting : fit
-  return { observations, inputs, fit: chosen, drifts: chosen === drifting }
+  const mean = (values: readonly number[]) => values.reduce((sum, x) => sum + x, 0) / values.length
+  const middle = { I: mean(I), hours: mean(observations.map(({ hours }) => hours)), V: mean(V) }
+  return { observations, inputs, fit: chosen, drifts: chosen === drifting, middle }
 }
 
 /** Scatter beyond what the meters explain, as a factor on u² (Birge), never under 1. */
-export const excess = ({ chiSquared, freedom }: Regression): number =>
+export const excess = ({ chiSquared, freedom }: Pick<Regression, 'chiSquared' | 'freedom'>): number =>
   freedom > 0 ? Math.max(1, chiSquared / freedom) : 1
 
+type Fitted = Pick<Regression, 'chiSquared' | 'freedom' | 'coefficients' | 'covariance'>
+
 /** Whether a drift halves what is left over, and is itself beyond three of its uncertainties. */
-function isClear(drifting: Regression, plain: Regression): boolean {
-  const left = ({ chiSquared, freedom }: Regression) => (freedom > 0 ? chiSquared / freedom : 0)
+export function isClear(drifting: Fitted, plain: Pick<Fitted, 'chiSquared' | 'freedom'>): boolean {
+  const left = ({ chiSquared, freedom }: Pick<Fitted, 'chiSquared' | 'freedom'>) =>
+    freedom > 0 ? chiSquared / freedom : 0
   const u = Math.sqrt((drifting.covariance[2]?.[2] ?? 0) * excess(drifting))
   return left(drifting) < left(plain) / 2 && Math.abs(drifting.coefficients[2] ?? 0) > 3 * u
 }
@@ -82,6 +89,14 @@ const ownVariance = (x: Uncertain): number =>
     for (const [source, sensitivity] of x.sources) if (isOwn(source)) sum += sensitivity ** 2
     return sum
   })
+
+/** 1/u² of each observation across the line that they make. */
+export const weightsOf = (observations: readonly Observation[]): number[] =>
+  settledWeights(
+    observations.map((one) => one.I.x.value),
+    observations.map((one) => one.volts.reduce((sum, [figure, sign]) => sum + sign * figure.x.value, 0)),
+    observations,
+  )
 
 /** 1/u² of each point across the line; u needs the slope, which settles after a round or two. */
 function settledWeights(

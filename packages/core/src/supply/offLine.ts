@@ -1,4 +1,5 @@
-import { isLine, type Line, type Observation } from './line'
+import { weightsOf, type Line, type Observation } from './line'
+import { LineSums, type SummedLine, type Weighed } from './lineSums'
 
 /** A step stands off the line from this share of the volts at no current on, and from so many scatters of the others. */
 const leastShare = 0.01
@@ -8,58 +9,85 @@ const leastScatters = 5
 const mostShare = 1 / 3
 const leastLeft = 4
 
+interface Candidate extends Weighed {
+  readonly of: Observation
+}
+
 /**
  * Which observations stand so far under the line of all others that they cannot belong to it, with the volts they lack:
  * a tap or bank that was lowered on purpose, or one running low (docs/method/supply.md). The farthest is taken out
- * first, by what the line of the others would say of it; what is taken out must stand clear of the line that is left.
+ * first, by what the line of the others would say of it, which its leverage tells without another fit; what is taken out must
+ * stand clear of the line that is left. One fit in all: each further line follows from the sums without what was taken out.
  */
-export function offLine(
-  observations: readonly Observation[],
-  fit: (left: readonly Observation[]) => Line | { missing: string },
-): ReadonlyMap<Observation, number> {
+export function offLine(whole: Line): ReadonlyMap<Observation, number> {
+  const all = candidatesOf(whole)
+  const sums = new LineSums(all)
   let off: ReadonlyMap<Observation, number> = new Map()
-  const taken: Observation[] = []
-  let left = [...observations]
-  while (taken.length < Math.floor(mostShare * observations.length) && left.length > leastLeft) {
-    const line = fit(left)
-    if (!isLine(line)) break
-    const lacking = lackedBy(line)
-    const worst = lacking.indexOf(Math.max(...lacking))
-    const lowest = left[worst]
-    if (!lowest) break
-    taken.push(lowest)
-    left = left.filter((one) => one !== lowest)
-    const rest = fit(left)
-    if (!isLine(rest)) break
-    const volts = taken.map((one) => [one, lackOf(one, rest)] as const)
-    if (volts.every(([one, lack]) => lack > limitOf(one, rest))) off = new Map(volts)
+  const taken: Candidate[] = []
+  const left = new Set(all)
+  let line = sums.line(true)
+  while (taken.length < Math.floor(mostShare * all.length) && left.size > leastLeft && line) {
+    const worst = farthest(left, line)
+    if (!worst) break
+    taken.push(worst)
+    left.delete(worst)
+    sums.remove(worst)
+    const rest = sums.line(true)
+    if (!rest) break
+    const scatter = scatterOf(left, rest)
+    const volts = taken.map((one) => [one.of, lackOf(one, rest)] as const)
+    const clear = volts.every(([, lack], i) => {
+      const reach = sums.reach(rest, (taken[i] as Candidate).row)
+      const least = leastShare * restVolts(rest, whole)
+      return lack > Math.max(least, leastScatters * scatter * Math.sqrt(1 + reach))
+    })
+    if (clear) off = new Map(volts)
+    line = rest
   }
   return off
 }
 
-/** V that each step lacks of what the line of all others says; idle is never the one that was lowered. */
-const lackedBy = ({ fit, observations, drifts }: Line): number[] =>
-  fit.residuals.map((residual, i) => {
-    const row = rowOf(observations[i], drifts)
-    const leverage = row.reduce((sum, x, k) => sum + x * (fit.response[k]?.[i] ?? 0), 0)
-    return observations[i]?.step === undefined || leverage > 1 - 1e-9 ? -Infinity : -residual / (1 - leverage)
-  })
+/** Rows about the middle of their currents and times, so that the sums lose no digits. */
+function candidatesOf({ observations, middle }: Line): Candidate[] {
+  const weights = weightsOf(observations)
+  return observations.map((of, i) => ({
+    of,
+    row: [1, -(of.I.x.value - middle.I), of.hours - middle.hours],
+    V: voltsOf(of) - middle.V,
+    weight: weights[i] ?? 0,
+  }))
+}
 
-const rowOf = (one: Observation | undefined, drifts: boolean): number[] =>
-  one ? [1, -one.I.x.value, ...(drifts ? [one.hours] : [])] : []
+const voltsOf = ({ volts }: Observation): number =>
+  volts.reduce((sum, [figure, sign]) => sum + sign * figure.x.value, 0)
 
-const lackOf = (one: Observation, { fit, drifts }: Line): number =>
-  rowOf(one, drifts).reduce((sum, x, k) => sum + x * (fit.coefficients[k] ?? 0), 0) -
-  one.volts.reduce((sum, [figure, sign]) => sum + sign * figure.x.value, 0)
+const dot = (row: readonly number[], coefficients: readonly number[]): number =>
+  coefficients.reduce((sum, x, k) => sum + x * (row[k] ?? 0), 0)
 
-/** V under a line beyond which a step cannot belong to it: the scatter of the others, and how sure their line is at this step. */
-function limitOf(one: Observation, { fit, drifts }: Line): number {
-  const squares = fit.residuals.reduce((sum, r) => sum + r * r, 0)
-  const scatter = Math.sqrt(squares / Math.max(1, fit.freedom))
-  const row = rowOf(one, drifts)
-  const reach = fit.residuals.reduce(
-    (sum, _, i) => sum + row.reduce((moved, x, k) => moved + x * (fit.response[k]?.[i] ?? 0), 0) ** 2,
-    0,
-  )
-  return Math.max(leastShare * (fit.coefficients[0] ?? 0), leastScatters * scatter * Math.sqrt(1 + reach))
+/** V at no current: the line at the middle, carried back there. */
+const restVolts = ({ coefficients: [V = 0, R = 0, drift = 0] }: SummedLine, { middle }: Line): number =>
+  middle.V + V + R * middle.I - drift * middle.hours
+
+/** V that a step lacks of what a line says. */
+const lackOf = ({ row, V }: Candidate, { coefficients }: SummedLine): number => dot(row, coefficients) - V
+
+/** The step that lacks most of what the line of all others says; idle is never the one that was lowered. */
+function farthest(left: ReadonlySet<Candidate>, line: SummedLine): Candidate | undefined {
+  let worst: { one: Candidate; lack: number } | undefined
+  for (const one of left) {
+    if (one.of.step === undefined) continue
+    const at = line.inverse.map((row) => dot(one.row, row))
+    const leverage = one.weight * dot(one.row, at)
+    if (leverage > 1 - 1e-9) continue
+    const lack = lackOf(one, line) / (1 - leverage)
+    if (!worst || lack > worst.lack) worst = { one, lack }
+  }
+  return worst?.one
+}
+
+/** Standard deviation of single observations about their line. */
+function scatterOf(left: ReadonlySet<Candidate>, line: SummedLine): number {
+  let squares = 0
+  for (const one of left) squares += lackOf(one, line) ** 2
+  return Math.sqrt(squares / Math.max(1, line.freedom))
 }

@@ -102,6 +102,13 @@ describe('the clock of a log', () => {
     expect(clock.putBack).toBe(1)
   })
 
+  it('goes on where the clock was put back by hand: one row is lost, not all until it has caught up', () => {
+    const clock = new Clock('time of day')
+    const told = [0, 60, 120, 180, -1020, -960, -900, -840].map((s) => clock.next(40_000 + s))
+    expect(told).toEqual([0, 60, 120, 180, 'goes back', 240, 300, 360])
+    expect(clock.putBack).toBe(1)
+  })
+
   it('takes no other step back for the end of summer time', () => {
     for (const back of [30, 600, 1200, 2400, 7200]) {
       const clock = new Clock('date and time')

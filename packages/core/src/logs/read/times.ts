@@ -27,6 +27,9 @@ const halfDay = day / 2
 const hour = 3600
 const aboutAnHour = 120
 
+/** Steps within which a row goes on from the one before it. */
+const mostSteps = 5
+
 /** What became of a row’s time. */
 export type TimeResult = number | 'no time' | 'goes back'
 
@@ -65,14 +68,17 @@ const reordered = (match: RegExpExecArray | null, monthFirst: boolean) =>
 
 /**
  * Times of a log, row by row, as s from its first row. A time of day that goes back by more than half a day has passed
- * midnight; one that goes back by an hour came at the end of summer time, and goes on. What else goes back is refused, and
- * so is every row until the time is past where it was.
+ * midnight; one that goes back by an hour came at the end of summer time, and goes on. One row that goes back by something else
+ * is refused; where the next one goes on from it the clock was put back, and the log goes on.
  */
 export class Clock {
   private begun: number | undefined
   private last = -Infinity
   private step = 0
   private shift = 0
+  /** The last step that was taken, s, and the time of a row that went back. */
+  private usual = 1
+  private wentBack: number | undefined
   /** Days that were passed, and hours that the clock was put back. */
   days = 0
   putBack = 0
@@ -82,6 +88,13 @@ export class Clock {
   /** s since 1970, or since midnight of the day it begins, of the first row. */
   get first(): number | undefined {
     return this.begun
+  }
+
+  /** Whether a row goes on from one that went back, by a step or so: one alone is a slip of the logger. */
+  private isPutBack(read: number): boolean {
+    return (
+      this.wentBack !== undefined && read > this.wentBack && read - this.wentBack <= mostSteps * this.usual
+    )
   }
 
   /** From a time in s as it was read. */
@@ -105,9 +118,19 @@ export class Clock {
         this.shift += hour
         this.putBack += 1
         at += hour
-      } else return 'goes back'
+      } else if (this.isPutBack(read)) {
+        // The row before went back as far, and time goes on from there: the clock was put back by hand.
+        this.shift += back + this.usual
+        this.putBack += 1
+        at = this.last + this.usual
+      } else {
+        this.wentBack = read
+        return 'goes back'
+      }
     }
+    this.wentBack = undefined
     this.step = Number.isFinite(this.last) ? at - this.last : 0
+    if (this.step > 0) this.usual = this.step
     this.last = at
     return at
   }
