@@ -66,7 +66,7 @@ test('from nothing to findings with a multimeter at the posts, a clamp and a plu
   await expect(page.getByText('Only the posts were read, so this is the unit with its leads')).toBeVisible()
 
   await stage(page, /Findings/).click()
-  await expect(page.getByText('was carried for 10 min against 600 W.')).toBeVisible()
+  await expect(page.getByText('was carried for 10 min, as noted, against 600 W')).toBeVisible()
   await expect(page.getByText('The promise states no input volts and no temperature')).toBeVisible()
 
   await stage(page, /Rig/).click()
@@ -95,7 +95,7 @@ test('what was read with a meter found faulty decides nothing, until it is trust
   await stage(page, /Rig/).click()
   await meter.getByRole('button', { name: 'Trust again' }).click()
   await stage(page, /Findings/).click()
-  await expect(page.getByText('was carried for 10 min against 600 W.')).toBeVisible()
+  await expect(page.getByText('was carried for 10 min, as noted, against 600 W')).toBeVisible()
 })
 
 test('a phone comes in by TLS and passphrase, and what it captures is on the laptop at once', async ({

@@ -114,7 +114,7 @@ test('from nothing to a curve and a verdict, in the browser alone', async ({ pag
 
   await page.getByRole('link', { name: /Findings/ }).click()
   await expect(page.getByText(/The peak, near|The best step/).first()).toBeVisible()
-  await expect(page.getByText('Not shown: it was not carried long enough.').first()).toBeVisible()
+  await expect(page.getByText('Not shown: how long it was carried is not noted.').first()).toBeVisible()
   await page.getByLabel('limited by').first().selectOption('supply')
   await expect(page.getByText('Not shown: the supply gave out first.').first()).toBeVisible()
 

@@ -50,7 +50,7 @@ test('a comparison of two revisions is published; a stranger reads from the file
   await alone(path, async (paper) => {
     await expect(paper.getByRole('heading', { level: 1 })).toHaveText('Ottrel, revision B and C')
     await expect(paper.getByText(/rev C is better than Ottrel 1400-24 in idle draw/)).toBeVisible()
-    await expect(paper.getByText('Not tested of Ottrel 1400-24 rev C: surge power')).toBeVisible()
+    await expect(paper.getByText('Not tested of Ottrel 1400-24 rev C: cutoff voltage')).toBeVisible()
     await expect(paper.getByRole('row', { name: /^supply/ })).toContainText('L24')
     await expect(paper.getByText('Shunt monitor').first()).toBeVisible()
     await expect(paper.getByText('The owner’s hours: 18 h with nothing connected')).toBeVisible()

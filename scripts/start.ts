@@ -1,3 +1,5 @@
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
 import { createApp } from '@even-watt/server/app'
 import { gate } from '@even-watt/server/backup/gate'
 import { withUntouchedDemo } from '@even-watt/server/backup/untouched'
@@ -71,7 +73,9 @@ async function run(): Promise<void> {
   const port = portFrom(process.env['PORT'])
   const folder = dataFolder()
   const own = process.env['DATABASE_URL'] === undefined ? await openCluster(folder) : undefined
-  await buildWhenStale()
+  // While somebody works on it, Vite serves the interface: what was built before is good enough.
+  const built = existsSync(join(webFolder, 'index.html'))
+  if (process.env['EVEN_WATT_BUILD'] !== 'no' || !built) await buildWhenStale()
   const databaseUrl = own?.cluster.url ?? process.env['DATABASE_URL'] ?? ''
   await migrate(databaseUrl, log)
   const pool = createPool(databaseUrl, log)

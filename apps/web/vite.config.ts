@@ -3,6 +3,9 @@ import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
+/** Where `npm run dev` finds the server. */
+const server = `http://127.0.0.1:${process.env['PORT'] ?? '4600'}`
+
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [
@@ -18,5 +21,6 @@ export default defineConfig({
     }),
   ],
   build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
-  server: { proxy: { '/api': 'http://127.0.0.1:4600' } },
+  // The server lets in what comes from its own address only.
+  server: { proxy: { '/api': { target: server, changeOrigin: true, headers: { origin: server } } } },
 })

@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { Id, number, oneOf, text, whole, words } from './shared'
 
 /** Who may end or spoil a test, in the words of the method (docs/method/blame.md). */
-export const whos = [
+const whos = [
   'unit',
   'protection',
   'joint',

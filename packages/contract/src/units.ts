@@ -38,7 +38,7 @@ export const claimQuantities = [
 export const ClaimQuantity = oneOf('What is claimed', claimQuantities)
 export type ClaimQuantity = z.infer<typeof ClaimQuantity>
 
-export const claimUnits = [
+const claimUnits = [
   'W',
   'kW',
   'VA',

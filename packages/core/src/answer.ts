@@ -64,9 +64,10 @@ function benchSentence(analysis: Analysis, later: readonly Analysis[]): string[]
   const still = after && worstPart(after)?.part.name === part.name
   // What only a survey tells apart nobody can say to be well where none was made.
   const told = after && (!part.element || still || after.supply.surveys.length > 0)
-  const since = after && told
-    ? ` On rig ${after.record.revision.number} ${many ? 'they' : 'it'} ${still ? (many ? 'still do' : 'still does') : many ? 'no longer do' : 'no longer does'}.`
-    : ''
+  const since =
+    after && told
+      ? ` On rig ${after.record.revision.number} ${many ? 'they' : 'it'} ${still ? (many ? 'still do' : 'still does') : many ? 'no longer do' : 'no longer does'}.`
+      : ''
   return [
     `On rig ${analysis.record.revision.number} the ${part.name} took ${guessed ? 'about ' : ''}${excess} more than ${many ? 'they' : 'it'} should at ${power}${guessed ? `, estimated${withoutAmmeter(analysis.record.revision.rig) ? ' without an ammeter' : ''}` : ''}.${since}`,
   ]

@@ -24,7 +24,7 @@ export function lossesAt({ step }: Moment, { supply, record }: Analysis): Losses
 export const voltsOf = ({ volts }: LostPart): number => volts?.x.value ?? 0
 
 /** V that a part takes above what a sound one would. */
-export const excessVolts = ({ excess, watts, volts }: LostPart): number =>
+const excessVolts = ({ excess, watts, volts }: LostPart): number =>
   excess && volts && watts.x.value > 0 ? (volts.x.value * excess.x.value) / watts.x.value : 0
 
 /** A joint stopped a test only where it takes this share of all the volts missing: not one that only tips a tired bank. */

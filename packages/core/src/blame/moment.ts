@@ -63,7 +63,7 @@ export interface Ended {
   readonly say: () => Said
 }
 
-export type EndedCode =
+type EndedCode =
   | 'device opened'
   | 'over a device'
   | 'bad joint'

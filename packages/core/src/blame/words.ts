@@ -74,14 +74,16 @@ export function inputLow(
   },
 ): Said {
   const { threshold, who, record, supply } = found
-  const { before, V_B, became } = moment
+  const { before, V_B, became, step } = moment
   const at = threshold && moment.alarm !== 'low voltage' ? `, under ${sayThreshold(threshold)}` : ''
   const from = before === undefined ? '' : ` from ${say(before, 'V', 4)}`
-  const late = became === 'turned late' ? 'The supply held it back: the' : 'The'
+  // Beside a step it is said already that the supply gave out.
+  const begins =
+    became === 'turned late' ? 'The supply held it back: the' : step ? 'The' : 'The supply gave out: the'
   const said =
     moment.alarm === 'low voltage'
       ? came(moment)
-      : `${late} terminals fell to ${isFigure(V_B) ? sayFigure(V_B) : 'where it warns'}${from}${at}.`
+      : `${begins} terminals fell to ${isFigure(V_B) ? sayFigure(V_B) : 'where it warns'}${from}${at}.`
   const half =
     before !== undefined && isFigure(V_B)
       ? ` With half the resistance of bank and path it would have kept ${say((before + V_B.x.value) / 2, 'V')}.`

@@ -117,7 +117,8 @@ function outcomeOf(quantity: Claim['quantity'], evidence: readonly Evidence[], l
   const { unit, comparator } = kind.usual
   const claim = claimOf({ quantity, comparator, value: promised, unit })
   const asked: Asked = { claim, analysis: analysis as Asked['analysis'], settings: { hold: 600 }, limiter }
-  const { covers: _, ...rest } = kind
+  const rest = { ...kind }
+  delete (rest as { covers?: unknown }).covers
   const verdict = court(
     {
       ...rest,

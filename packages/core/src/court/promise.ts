@@ -9,13 +9,13 @@ import type { Verdict } from './verdict'
  * what was carried. Worst: a promise over all of them. Best: one that is kept anywhere. Pooled: a steady figure, whose like
  * ones are averaged first.
  */
-export type Several = 'attempts' | 'worst' | 'best' | 'pooled'
+type Several = 'attempts' | 'worst' | 'best' | 'pooled'
 
 /** What a promise says little without: which field of it the form asks for at once. */
-export type Detail = 'port' | 'mode' | 'means' | 'source' | 'load'
+type Detail = 'port' | 'mode' | 'means' | 'source' | 'load'
 
 /** What the room does to it: heat is against it, or cold is; none: only a promise that states a room depends on it. */
-export type RoomMatters = 'heat' | 'cold' | 'stated'
+type RoomMatters = 'heat' | 'cold' | 'stated'
 
 /** A promise of one kind: everything that is known of the kind, in one place. */
 export interface Promised {

@@ -22,6 +22,8 @@ const limitWords: Readonly<Record<Limiter, string>> = {
 
 /** The same for what is missing in a test rather than stopped it. */
 const missingWords: Readonly<Partial<Record<HindranceCode, string>>> = {
+  'time too short': 'it was not carried long enough',
+  'time not noted': 'how long it was carried is not noted',
   'not tried closely': 'it was not tried closely enough',
   'beyond what is promised': 'only more than is promised was tried',
   'light load': 'the loads were too light for it',

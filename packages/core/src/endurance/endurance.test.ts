@@ -611,7 +611,7 @@ describe('noise', () => {
     // It may be the load: that breaks no promise, and is kept all the same where all of it is under it.
     expect(told(45, [{ ...at1m, silent: false }])).toMatchObject({ outcome: 'not shown', code: 'loud load' })
     expect(told(60, [{ ...at1m, silent: false }])?.outcome).toBe('met')
-    const { meter: _, ...unnamed } = at1m
+    const unnamed = { level: 52, background: 40, distance: 1, fan: 'on' } as const
     expect(told(45, [unnamed])).toMatchObject({ outcome: 'not tested', code: 'refused' })
     expect(noisesOf(look(read(at1m)).analysis)[0]?.sentence).toContain('51.7 dB(A) at 1 m')
   })

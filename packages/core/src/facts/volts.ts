@@ -7,7 +7,7 @@ import { claimOf, claimValue } from '../units'
 export const carriedAt = 0.9
 
 /** Share of nominal that the unit says it keeps; undefined: it says none. */
-export function promisedRegulation({ record }: Pick<Analysis, 'record'>): number | undefined {
+function promisedRegulation({ record }: Pick<Analysis, 'record'>): number | undefined {
   const claimed = claimOf(record.revision.unit, 'regulation')
   return claimed?.unit === '%' ? claimValue(claimed) : undefined
 }

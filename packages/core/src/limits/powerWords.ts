@@ -42,7 +42,7 @@ export const warned = ({ ended }: Attempt, hold: number): Hindrance =>
 
 export const timeNotNoted = (hold: number): Hindrance =>
   hindrance('time not noted', () => ({
-    why: 'How long it was on is not noted.',
+    why: '',
     would: `Hold it for ${sayDuration(hold)} and note the time.`,
   }))
 

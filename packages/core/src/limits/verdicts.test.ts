@@ -44,7 +44,7 @@ describe('continuous power', () => {
     const values = valuesOf({ V_B: 25.6, I: 60, P_C: 1432, V_C: 229 })
     const verdict = verdictOn({}, [ladderEntry({}, { values })])
     expect(verdict).toMatchObject({ outcome: 'not shown', limiter: 'time' })
-    expect(verdict.sentence).toContain('How long it was on is not noted')
+    expect(verdict.sentence).toContain('how long it was carried is not noted')
     expect(verdict.sentence).not.toContain('1 s')
     expect(verdict.wouldShow).toBe('Hold it for 10 min and note the time.')
   })

@@ -10,7 +10,7 @@ export const atLoad = 0.05
 const fullFrom = 0.95
 
 /** Whether a store is known to have been full before; 'not noted': nobody said so. */
-export function wasFull({ log }: Pick<RunDown, 'log'>): 'full' | 'not full' | 'not noted' {
+function wasFull({ log }: Pick<RunDown, 'log'>): 'full' | 'not full' | 'not noted' {
   const { full, charge } = log.entry.reading
   const shown = charge ?? seriesFor(log, 'charge')?.points[0]?.value
   if (full === 'not full' || (shown !== undefined && shown < fullFrom)) return 'not full'
