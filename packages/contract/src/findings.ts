@@ -1,21 +1,6 @@
 import * as z from 'zod/mini'
 import { Id, number, oneOf, text, whole, words } from './shared'
 
-/** Who may end or spoil a test, in the words of the method (docs/method/blame.md). */
-const whos = [
-  'unit',
-  'protection',
-  'joint',
-  'leads',
-  'supply',
-  'load',
-  'machine',
-  'meter',
-  'time',
-  'person',
-] as const
-export type Who = (typeof whos)[number]
-
 /** All but the unit itself: what kept a promise from being shown. */
 export const limiters = [
   'supply',
@@ -27,9 +12,11 @@ export const limiters = [
   'machine',
   'time',
   'person',
-] as const satisfies readonly Who[]
+] as const
 export const Limiter = oneOf('Limiter', limiters)
 export type Limiter = z.infer<typeof Limiter>
+/** Who may end or spoil a test, in the words of the method (docs/method/blame.md). */
+export type Who = 'unit' | Limiter
 
 /** Set by the tester: what ended the test of a claim on one rig revision. */
 export const LimiterSet = z.object({
