@@ -157,7 +157,7 @@ test('which machines this unit and another start is read off a table', async ({ 
   await expect(page.getByRole('columnheader', { name: /Pellam 900-12 on G12x3/ })).toBeVisible()
   const winch = page.getByRole('row', { name: /capacitor-start winch/ })
   await expect(winch).toContainText('It did not start it (attempt 5): the unit gave out.')
-  await expect(winch).toContainText('the unit gave out at 1311 VA')
+  await expect(winch).toContainText(/the unit gives no more than 15\d\d VA/)
   await expect(page.getByRole('row', { name: /sieve shaker/ })).toContainText('Pellam 900-12')
   await page.getByLabel('Beside a base load of').fill('1000')
   await expect(page.getByRole('row', { name: /sieve shaker/ })).toContainText('close')

@@ -88,7 +88,7 @@ function shown({ evidence, probability, outcome, tried }: Verdict, { claim }: As
 }
 
 const sayTried = ({ kept, of }: Tried): string =>
-  kept === of ? '' : kept ? `It was kept ${kept} of ${of} times.` : `It was kept none of ${of} times.`
+  kept === of ? '' : `It was kept ${kept || 'none'} of ${of} times.`
 
 /** What was brought and refused, with its reason; else why there is nothing. */
 function untested({ figure, absent }: Verdict): string {

@@ -60,15 +60,15 @@ export function evidenceOf(attempt: Attempt, asked: AskedOfPower): Evidence[] {
   const { hold, shortEnough, timed, wanted } = asked
   const step = attempt.step.step.id
   if (sag) {
+    // Just what is promised came of it, and not at its volts: that is as sure as the volts are.
+    const reached = power.x.value >= wanted * (1 - aboutThere)
     const sagged: Omit<Evidence, 'figure'> = {
       code: 'sagged',
       bound: 'at most',
       hindrances: endedByOthers(ended),
       step,
-      found: () => words.sagged(attempt),
+      found: () => words.sagged(attempt, reached),
     }
-    // Just what is promised came of it, and not at its volts: that is as sure as the volts are.
-    const reached = power.x.value >= wanted * (1 - aboutThere)
     return reached
       ? [{ ...sagged, figure: power, about: Math.max(expanded(power.x), atRating * wanted), surely: true }]
       : [{ ...sagged, figure: most, about: expanded(most.x) }]

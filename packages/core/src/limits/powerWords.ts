@@ -22,9 +22,10 @@ const from = {
   own: 'under what it gives with nothing connected',
 } as const
 
-export function sagged({ power, sag, most }: Attempt): string {
+/** It reached what is promised, or the same amps at its own volts are the most that it carries. */
+export function sagged({ power, sag, most }: Attempt, reached: boolean): string {
   if (!sag) return sayFigure(power)
-  const more = most === power ? '' : `; the same amps at its own volts are ${sayFigure(most)}`
+  const more = reached || most === power ? '' : `; the same amps at its own volts are ${sayFigure(most)}`
   return `it gives ${sayFigure(power)}, but there its output is ${sayFigure(sag.off)} ${from[sag.against]}${more}`
 }
 

@@ -127,7 +127,7 @@ function evidenceIn(point: SurgePoint, asked: Asked): Evidence[] {
         ...(source.clipped ? [words.clipped()] : []),
       ],
       open: words.tookMore(point, asked),
-      found: () => words.gaveOut(point, hold),
+      found: () => words.gaveOut(point, hold, most),
     },
   ]
 }

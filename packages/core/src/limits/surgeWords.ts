@@ -1,5 +1,5 @@
 import { hindrance, type Asked, type Hindrance, type Said } from '../court'
-import { say, sayDuration, sayFigure } from '../figures'
+import { say, sayDuration, sayFigure, type Figure } from '../figures'
 import type { Analysis } from '../trials'
 import { sayClaim } from '../units'
 import type { SurgePoint } from './surgeCurve'
@@ -7,9 +7,11 @@ import type { SurgePoint } from './surgeCurve'
 export const carried = ({ W, source }: SurgePoint, hold: number): string =>
   `${sayFigure(W)} was carried for ${sayDuration(hold)} at its best (${source.words})`
 
-export const gaveOut = ({ W, VA, hollow, source }: SurgePoint, hold: number): string => {
+/** The most is what is held against the promise: it is said where it is more than its watts. */
+export const gaveOut = ({ W, VA, hollow, source }: SurgePoint, hold: number, most: Figure): string => {
   const reactive = VA !== undefined && VA > 1.02 * W.x.value ? ` and ${say(VA, 'VA')}` : ''
-  const sag = hollow ? ', with its volts under 90 %' : ''
+  const own = most.x.value > 1.02 * W.x.value ? `: at its own volts ${sayFigure(most)} at most` : ''
+  const sag = hollow ? `, with its volts under 90 %${own}` : ''
   const by = source.endedBy?.who === 'unit' ? ', and there the unit itself gave out' : ''
   return `over its best ${sayDuration(hold)} it gave ${sayFigure(W)}${reactive}${sag} (${source.words})${by}`
 }

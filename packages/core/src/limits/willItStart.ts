@@ -60,12 +60,15 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
       return { answer: 'yes', why: `${asks}; ${say(most, 'VA')} was carried for as long.` }
     const least = ask(low / folding)
     if (isNotMet(least.outcome))
-      return { answer: 'no', why: `${asks}; the unit gave out at ${say(least.figure?.x.value ?? 0, 'VA')}.` }
+      return {
+        answer: 'no',
+        why: `${asks}; the unit gives no more than ${say(least.figure?.x.value ?? 0, 'VA')}.`,
+      }
     const near = whole && isNotMet(whole.outcome) ? whole : ask(low)
     if (isNotMet(near.outcome))
       return {
         answer: 'close',
-        why: `${asks}; the unit gave out at ${say(near.figure?.x.value ?? 0, 'VA')}: it may start late or not.`,
+        why: `${asks}; the unit gives no more than ${say(near.figure?.x.value ?? 0, 'VA')}: it may start late or not.`,
       }
     const carried = least.outcome === 'not tested' ? 0 : (least.figure?.x.value ?? 0)
     return {

@@ -1,7 +1,7 @@
 import type { Claim, SuitFigure, Trial } from '@even-watt/contract'
 import { criteria } from '../compare'
 import { hindrance, type Asked, type Evidence, type Promised } from '../court'
-import { caseEvidence, caseTemperature, noise } from '../endurance'
+import { caseEvidence, caseTemperature, noise, type PlaceHeat } from '../endurance'
 import { derive, isFigure, sayFigure, type Derived, type Figure } from '../figures'
 import { distortion, regulation } from '../ladder'
 import { surgePower } from '../limits'
@@ -155,13 +155,12 @@ export const suitMeasures: Readonly<Record<SuitFigure, SuitMeasure>> = {
   },
 }
 
-/** Lowest volts of each start, in % of nominal: of one that failed by the unit’s own doing too. */
+/** Lowest volts of each start that succeeded, in % of nominal. */
 const lowestAtStarts: Promised = {
   ...base,
   evidence: ({ analysis }) =>
-    analysis.motors.attempts.flatMap(({ lowest, nominal, outcome, ended, entry }): Evidence[] => {
-      const own = outcome === 'started' || ended?.who === 'unit'
-      if (!own || !isFigure(lowest)) return []
+    analysis.motors.attempts.flatMap(({ lowest, nominal, outcome, entry }): Evidence[] => {
+      if (outcome !== 'started' || !isFigure(lowest)) return []
       const x = combine(lowest.x.value / nominal, [[lowest.x, 1 / nominal]])
       const share = derive('lowest at a start', '%', 'lowest V / nominal', [lowest], x)
       if (!isFigure(share)) return []
@@ -187,19 +186,21 @@ const lowestAtStarts: Promised = {
   absent: () => 'No machine was started with its volts read.',
 }
 
+const inHotRoom = ({ settles, hottest, inHotRoom }: PlaceHeat): Figure => {
+  const from = settles ?? hottest
+  return {
+    ...from,
+    symbol: 'case in a room of 40 °C',
+    x: { ...from.x, value: inHotRoom },
+    working: { ...from.working, formula: 'T∞ + (40 − room)' },
+  }
+}
+
 /** The case of every hold, carried over to a room of 40 °C. */
 const caseInHotRoom: Promised = {
   ...caseTemperature,
   // It is carried over to another room than it was read in.
   room: 'stated',
   evidence: (asked: Asked) =>
-    caseEvidence(asked, (heat): Figure => {
-      const from = heat.settles ?? heat.hottest
-      return {
-        ...from,
-        symbol: 'case in a room of 40 °C',
-        x: { ...from.x, value: heat.inHotRoom },
-        working: { ...from.working, formula: 'T∞ + (40 − room)' },
-      }
-    }),
+    caseEvidence(asked, inHotRoom, () => 'in a room of 40 °C its case would come to'),
 }

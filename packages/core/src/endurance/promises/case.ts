@@ -1,6 +1,6 @@
 import { hindrance, type Asked, type Evidence, type Hindrance, type Promised } from '../../court'
 import { nearlyAll, promisedLoad, tooMuch } from '../../facts'
-import { plain, say, type Figure } from '../../figures'
+import { plain, say, sayFigure, type Figure } from '../../figures'
 import { meanWatts, type Log } from '../../logs'
 import { heatOf, settledOrHottest, type PlaceHeat } from '../heat'
 
@@ -15,12 +15,19 @@ export const caseTemperature: Promised = {
   several: 'worst',
   room: 'heat',
   voltsOf: 'steady',
-  evidence: (asked) => caseEvidence(asked, settledOrHottest),
+  evidence: (asked) =>
+    caseEvidence(asked, settledOrHottest, ({ settles }) =>
+      settles ? 'its case would settle at' : 'its case came to',
+    ),
   absent: () => 'The case was not felt over a hold: note its temperature at check-ins.',
 }
 
 /** The case over each hold, as a figure that is made of how it warmed. */
-export const caseEvidence = (asked: Asked, figureOf: (heat: PlaceHeat) => Figure): Evidence[] =>
+export const caseEvidence = (
+  asked: Asked,
+  figureOf: (heat: PlaceHeat) => Figure,
+  words: (heat: PlaceHeat) => string,
+): Evidence[] =>
   asked.analysis.logs.flatMap((log) =>
     heatOf(log, asked.analysis)
       .filter(({ place }) => place === 'case')
@@ -30,7 +37,8 @@ export const caseEvidence = (asked: Asked, figureOf: (heat: PlaceHeat) => Figure
         bound: heat.settles ? 'exact' : 'at least',
         hindrances: loadHindrances(log, asked),
         open: stillRising(),
-        found: () => heat.sentence.replace(/\.$/, ''),
+        found: () => `${words(heat)} ${sayFigure(figureOf(heat))}`,
+        beside: () => [heat.sentence],
       })),
   )
 
