@@ -4,7 +4,7 @@ import { claimValue } from '../units'
 import type { Asked } from './asked'
 import type { Evidence } from './evidence'
 import { rankOf, spoils, type Hindrance } from './hindrances'
-import { carriesNoMore, pastIt, setByHand } from './openEnds'
+import { carriesNoMore, mayNot, pastIt, setByHand } from './openEnds'
 import type { Promised } from './promise'
 import { roomHindrance } from './room'
 import { clearance, outcomeOf, rule, type Ruling } from './rule'
@@ -47,8 +47,18 @@ export function court(promised: Promised, asked: Asked): Verdict {
       kept.map(({ evidence }) => evidence),
     )
   if (keeping && !against) return decided(keeping, tried)
-  const open = keeping && against ? [{ ...keeping, reason: against }] : heard.filter(({ reason }) => reason)
-  return notShown(open, promised, asked)
+  if (keeping && against) return notShown([{ ...keeping, reason: against }], promised, asked)
+  const barred = brought
+    .filter(({ figure }) => figure.refused)
+    .flatMap((one) => wouldDecide(one, promised, asked))
+  return notShown(barred.length ? barred : heard.filter(({ reason }) => reason), promised, asked)
+}
+
+/** What would decide and was refused is what stands in the way, before all that decides nothing anyway. */
+function wouldDecide(evidence: Evidence, promised: Promised, asked: Asked): Heard[] {
+  const heard = hear(evidence, promised, asked)
+  const idle = !heard.ruling || heard.reason || (asked.limiter && heard.ruling.is === 'not met')
+  return idle ? [] : [{ ...heard, reason: mayNot(evidence.figure) }]
 }
 
 /** Clearest first; of alike ones the order of their names, so that no order of readings matters. */

@@ -67,6 +67,7 @@ const table = {
   'too few cycles': ['both', 'time'],
   'another unit': ['both', 'meter'],
   'only seen': ['both', 'meter'],
+  'may not decide': ['both', 'meter'],
   'something connected': ['both', 'load'],
   'wants no more': ['both', 'load'],
   'beyond what is promised': ['both', 'load'],

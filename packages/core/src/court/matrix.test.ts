@@ -76,6 +76,7 @@ const spoilt: Readonly<Record<HindranceCode, 'kept' | 'broken' | 'both'>> = {
   'meter too slow': 'both',
   'too few cycles': 'both',
   'another unit': 'both',
+  'may not decide': 'both',
   'only seen': 'both',
   'something connected': 'both',
   'wants no more': 'both',

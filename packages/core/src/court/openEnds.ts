@@ -1,5 +1,5 @@
 import type { LimiterSet } from '@even-watt/contract'
-import { say } from '../figures'
+import { say, type Figure } from '../figures'
 import { sayClaim } from '../units'
 import type { Asked } from './asked'
 import { hindrance, type Hindrance } from './hindrances'
@@ -17,6 +17,13 @@ export const pastIt = (asked: Asked): Hindrance =>
   hindrance('beyond what is promised', () => ({
     why: 'That is more than it promises, so that it says nothing against it.',
     would: `A load of just ${loadOf(asked)} would show it.`,
+  }))
+
+/** A figure that the gate refused, or that nobody read. */
+export const mayNot = ({ symbol, grade, refused }: Figure): Hindrance =>
+  hindrance('may not decide', () => ({
+    why: `${symbol} cannot decide: ${refused?.why ?? `it is only ${grade}.`}`,
+    would: refused?.todo ?? 'A measured value is needed.',
   }))
 
 /** What ended it as the tester says it. */

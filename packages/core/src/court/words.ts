@@ -4,6 +4,7 @@ import { sayClaim } from '../units'
 import type { Asked, Finding } from './asked'
 import type { HindranceCode } from './hindrances'
 import type { Promised } from './promise'
+import { mayNot } from './openEnds'
 import { isDecided } from './rule'
 import type { Tried, Verdict } from './verdict'
 
@@ -93,9 +94,8 @@ const sayTried = ({ kept, of }: Tried): string =>
 /** What was brought and refused, with its reason; else why there is nothing. */
 function untested({ figure, absent }: Verdict): string {
   if (!figure) return absent ?? ''
-  const { symbol, grade, refused } = figure
-  const why = refused?.why ?? `it is only ${grade}.`
-  return `${capital(symbol)} cannot decide: ${why} ${refused?.todo ?? 'A measured value is needed.'}`
+  const { why, would } = mayNot(figure).say()
+  return `${capital(why)} ${would}`
 }
 
 /** A sentence begins with a capital, a symbol such as η as it is. */

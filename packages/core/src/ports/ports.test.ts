@@ -127,6 +127,17 @@ describe('the promise of a port', () => {
     expect(outcome([sweep(folding, { volts: 20 })])?.outcome).toBe('not met')
     expect(outcome([sweep(folding, { volts: 20 })], { value: 40 })?.outcome).toBe('met')
   })
+  it('says that its meter’s range is what stands in the way, not its loads, and counts nothing of it', () => {
+    const asked = { unit: 'A', portVolts: 20 } as const
+    const at = (amps: number, volts: number, value: number) =>
+      outcome([sweep([[5, 20] as const, [amps, volts] as const], { volts: 20 })], { ...asked, value })
+    const over = at(7, 19.9, 6.5)
+    expect(over).toMatchObject({ outcome: 'not shown', code: 'may not decide', limiter: 'meter' })
+    expect(over?.sentence).toContain('it is over the range of 6.00 A. Use a meter with a higher range.')
+    expect(at(6, 19.9, 6.5)).toMatchObject({ outcome: 'not shown', limiter: 'load' })
+    expect(at(5.9, 12, 6)?.outcome).toMatch(/^not met/)
+  })
+
   it('is never failed by loads that ended first', () => {
     expect(
       outcome([

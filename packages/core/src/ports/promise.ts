@@ -104,19 +104,14 @@ function carryEvidence(sweep: PortSweep, asked: Asked): Evidence[] {
   const figureAt = (point: PortPoint) => portFigure(sweep, point, unit, analysis)
   const against = hindrancesOf(sweep)
   const found = () => sweep.sentence.replace(/\.$/, '')
-  const most = mostCarried(sweep, figureAt)
-  const carried: Evidence[] = most
-    ? [
-        {
-          code: 'carried',
-          figure: most,
-          bound: 'at least',
-          hindrances: [],
-          open: notTried(sweep, most, asked),
-          found,
-        },
-      ]
-    : []
+  const carried = mostCarried(sweep, figureAt).map((most): Evidence => ({
+    code: 'carried',
+    figure: most,
+    bound: 'at least',
+    hindrances: [],
+    open: notTried(sweep, most, asked),
+    found,
+  }))
   const letGo = (amps: number, hindrances: readonly Hindrance[]): Evidence => {
     const figure = figureAt(pointAt(amps, sweep))
     return {
@@ -138,13 +133,14 @@ function carryEvidence(sweep: PortSweep, asked: Asked): Evidence[] {
   ]
 }
 
-/** The most that it gave within tolerance and may decide; of what may not, the most. */
-function mostCarried(sweep: PortSweep, figureAt: (point: PortPoint) => Figure): Figure | undefined {
+/** The most that it gave within tolerance, and the most of it that may decide. */
+function mostCarried(sweep: PortSweep, figureAt: (point: PortPoint) => Figure): Figure[] {
   const { points, carried, asked } = sweep
-  if (!carried) return undefined
+  if (!carried) return []
   const least = asked * (1 - toleranceOf(asked))
   const figures = points.filter(({ amps, atPort }) => amps <= carried.amps && atPort >= least).map(figureAt)
-  return figures.findLast(decides) ?? figures.at(-1)
+  const [most, fit] = [figures.at(-1), figures.findLast(decides)]
+  return [...(fit && fit !== most ? [fit] : []), ...(most ? [most] : [])]
 }
 
 /** What it would have given at some amps with the volts that are asked of it: more it did not. */
