@@ -15,7 +15,7 @@ export async function benchTyping(): Promise<void> {
     const answer = await page.request.post(`${place.url}/api/trials/import`, { data: document })
     if (!answer.ok()) throw new Error(await answer.text())
     await page.goto(`${place.url}/trials/${document.trial.id}/ladder`)
-    await page.getByRole('row', { name: /load 199/ }).waitFor()
+    await page.getByRole('row', { name: /load 19 / }).waitFor()
     await page.getByRole('textbox', { name: /^V_A/ }).click()
     await timeFrames(page, 'keydown')
     for (const key of '26.1226.1526.1826.2126.24') {
