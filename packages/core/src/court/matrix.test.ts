@@ -179,6 +179,22 @@ describe('the matrix of promises and what may spoil them', () => {
     expect(outcomeOf(quantity, [refused(kept), made(broken)]).outcome).toBe('not met')
   })
 
+  it.each(claimQuantities)(
+    '%s: what would decide and was refused is named before what shows nothing',
+    (quantity) => {
+      const { kept, broken } = values[promiseOf(quantity).usual.comparator]
+      const bars = { why: 'so.', todo: 'Again.' }
+      const refused = (value: number) => made(value, { figure: figureOf(value, 1, { refused: bars }) })
+      const idle = made(kept, { hindrances: [hindrance('only seen', () => ({ why: 'so', would: 'more' }))] })
+      for (const value of [kept, broken])
+        expect(outcomeOf(quantity, [refused(value), idle])).toMatchObject({
+          outcome: 'not shown',
+          code: 'may not decide',
+          by: 'meter',
+        })
+    },
+  )
+
   it.each(claimQuantities)('%s: a bound shows only its own side', (quantity) => {
     const { comparator } = promiseOf(quantity).usual
     const { kept, broken } = values[comparator]
