@@ -7,7 +7,8 @@ import { liftingJoint, lossesAt, pathTookMost, type Losses } from './losses'
 import type { Ended, Moment } from './moment'
 import * as words from './words'
 
-type Look = (moment: Moment, analysis: Analysis, losses: Losses) => Ended | undefined
+/** Where the volts went is worked out only by a look that asks. */
+type Look = (moment: Moment, analysis: Analysis, lossesHere: () => Losses) => Ended | undefined
 
 const failed = ({ became }: Moment) =>
   became === 'tripped' || became === 'did not turn' || became === 'turned late'
@@ -45,12 +46,15 @@ const byProtection: Look = (moment, analysis) => {
 }
 
 /** A joint without whose loss the input would have stood; or one that was hot when somebody or the unit stopped. */
-const byJoint: Look = (moment, { record }, losses) => {
+const byJoint: Look = (moment, { record }, lossesHere) => {
   const { became, alarm } = moment
-  const lifts = isLow(moment, record) ? liftingJoint(losses, moment, thresholdOf(record)) : undefined
+  const low = isLow(moment, record)
+  const stopped = became === 'stopped by hand' || (became === 'warned' && alarm === 'heat')
+  if (!low && !stopped) return undefined
+  const losses = lossesHere()
+  const lifts = low ? liftingJoint(losses, moment, thresholdOf(record)) : undefined
   if (lifts) return { who: 'joint', code: 'bad joint', say: () => words.badJoint(moment, losses, lifts) }
   const { culprit } = losses.attribution ?? {}
-  const stopped = became === 'stopped by hand' || (became === 'warned' && alarm === 'heat')
   return stopped && culprit?.excess && culprit.kind === 'joints'
     ? { who: 'joint', code: 'hot joint', say: () => words.hotJoint(moment, losses, culprit) }
     : undefined
@@ -78,8 +82,9 @@ function warnedEarly({ V_B }: Moment, record: Analysis['record']): boolean {
   return V_B.x.value - expanded(V_B.x) > over
 }
 
-const bySupply: Look = (moment, { record, supply }, losses) => {
+const bySupply: Look = (moment, { record, supply }, lossesHere) => {
   if (!isLow(moment, record)) return undefined
+  const losses = lossesHere()
   const threshold = lowAt(moment, record)
   const code = moment.alarm === 'low voltage' ? 'low-voltage alarm' : 'input low'
   const who = pathTookMost(losses) ? 'leads' : 'supply'
@@ -166,7 +171,8 @@ const looks: readonly Look[] = [
  * (docs/method/blame.md). Undefined: nothing ended, folded or warned.
  */
 export function whoEnded(moment: Moment, analysis: Analysis): Ended | undefined {
-  const losses = lossesAt(moment, analysis)
+  let known: Losses | undefined
+  const losses = () => (known ??= lossesAt(moment, analysis))
   for (const look of looks) {
     const ended = look(moment, analysis, losses)
     if (ended) return ended

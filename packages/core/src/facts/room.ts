@@ -21,30 +21,56 @@ const roomsIn = (entry: Entry): number[] =>
     ? (entry.reading.temperatures ?? []).flatMap(({ place, celsius }) => (place === 'room' ? [celsius] : []))
     : []
 
+/** Where a room was read in a trial, found by entry. */
+interface Rooms {
+  readonly entries: ReadonlyMap<string, Entry>
+  /** °C along the log that an entry belongs to. */
+  readonly inLogs: ReadonlyMap<string, readonly number[]>
+  readonly read: readonly { readonly at: number; readonly celsius: readonly number[] }[]
+}
+
+const roomsOf = new WeakMap<Analysis, Rooms>()
+
+/** Gathered once a trial: every verdict asks for the room of its readings. */
+function gathered(analysis: Analysis): Rooms {
+  const known = roomsOf.get(analysis)
+  if (known) return known
+  const all = [...analysis.record.standing.values()].flat()
+  const inLogs = new Map<string, number[]>()
+  for (const { entry, series } of analysis.logs) {
+    const room = series.filter(({ quantity }) => quantity === 'T_room')
+    const celsius = room.flatMap(({ points }) => points.map(({ value }) => value))
+    for (const id of new Set([entry.id, ...series.flatMap((one) => one.entries)]))
+      inLogs.set(id, [...(inLogs.get(id) ?? []), ...celsius])
+  }
+  const read = all.flatMap((entry) => {
+    const celsius = roomsIn(entry)
+    return celsius.length ? [{ at: Date.parse(entry.at), celsius }] : []
+  })
+  const made = { entries: new Map(all.map((entry) => [entry.id, entry])), inLogs, read }
+  roomsOf.set(analysis, made)
+  return made
+}
+
 /**
  * How warm the room was for what rests on some entries: as it was read in them or in the log that they belong to; of a test
  * that holds no room, as it was read within an hour of it. Undefined: nobody recorded it.
  */
-export function roomOf(entries: readonly string[], { record, logs }: Analysis): Room | undefined {
-  const behind = new Set(entries)
-  const all = [...record.standing.values()].flat()
-  const own = all.filter(({ id }) => behind.has(id)).flatMap(roomsIn)
-  const inLogs = logs
-    .filter(({ entry, series }) =>
-      [entry.id, ...series.flatMap((one) => one.entries)].some((id) => behind.has(id)),
-    )
-    .flatMap(({ series }) => series.filter(({ quantity }) => quantity === 'T_room'))
-    .flatMap(({ points }) => points.map(({ value }) => value))
-  const found = [...own, ...inLogs]
-  if (found.length) return { coolest: Math.min(...found), warmest: Math.max(...found) }
-  const times = all
-    .filter(({ id, kind }) => behind.has(id) && roomless.has(kind))
-    .map(({ at }) => Date.parse(at))
-  const near = all
-    .filter(({ at }) => times.some((time) => Math.abs(Date.parse(at) - time) <= beside * 1000))
-    .flatMap(roomsIn)
-  return near.length ? { coolest: Math.min(...near), warmest: Math.max(...near) } : undefined
+export function roomOf(ids: readonly string[], analysis: Analysis): Room | undefined {
+  const { entries, inLogs, read } = gathered(analysis)
+  const behind = ids.flatMap((id) => entries.get(id) ?? [])
+  const found = [...behind.flatMap(roomsIn), ...ids.flatMap((id) => inLogs.get(id) ?? [])]
+  if (found.length) return spanOf(found)
+  const times = behind.filter(({ kind }) => roomless.has(kind)).map(({ at }) => Date.parse(at))
+  if (!times.length) return undefined
+  const near = read.filter(({ at }) => times.some((time) => Math.abs(at - time) <= beside * 1000))
+  return near.length ? spanOf(near.flatMap(({ celsius }) => celsius)) : undefined
 }
+
+const spanOf = (celsius: readonly number[]): Room => ({
+  coolest: celsius.reduce((a, b) => Math.min(a, b)),
+  warmest: celsius.reduce((a, b) => Math.max(a, b)),
+})
 
 /** What a room does to a promise: easier or harder than it was stated for; or not known, where it states one. */
 export type RoomSays = 'as meant' | 'cold' | 'hot' | 'cold and hot' | 'not recorded'
