@@ -501,8 +501,11 @@ describe('a trial of format version 1', () => {
       readFileSync('apps/server/test/files/trial-format-1.json', 'utf8'),
     ) as TrialDocument
     const id = newId()
-    const fresh = new Map<string, string>()
-    const idOf = (was: string) => fresh.get(was) ?? fresh.set(was, newId()).get(was) ?? was
+    // Other identifiers in the same order: they stand for time.
+    const ids = old.entries.map(() => newId()).sort()
+    const was = old.entries.map((entry) => entry.id).sort()
+    const fresh = new Map(was.map((before, i) => [before, ids[i]]))
+    const idOf = (before: string) => fresh.get(before) ?? before
     const entries = old.entries.map((entry) => ({
       ...entry,
       id: idOf(entry.id),

@@ -23,7 +23,7 @@ const usualSeconds = 1
 /** Power factor while a motor stands, and efficiency of a unit at its limit, where neither is known. */
 const locked = 0.65
 const usualEfficiency = 0.85
-/** A unit that folds still starts what asks for so much more than it gives, only later. */
+/** A unit that folds still starts what asks for so much more than it gives, only later; so much less may still be late. */
 const folding = 1.3
 
 /** What a unit has shown on one rig, for asking what it would start. */
@@ -64,19 +64,20 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
         answer: 'no',
         why: `${asks}; the unit gives no more than ${say(least.figure?.x.value ?? 0, 'VA')}.`,
       }
-    const near = whole && isNotMet(whole.outcome) ? whole : ask(low)
+    const near = ask((high === Infinity ? low : high) * folding)
     if (isNotMet(near.outcome))
       return {
         answer: 'close',
         why: `${asks}; the unit gives no more than ${say(near.figure?.x.value ?? 0, 'VA')}: it may start late or not.`,
       }
-    const carried = least.outcome === 'not tested' ? 0 : (least.figure?.x.value ?? 0)
+    // What it gave out at shows nothing of less.
+    const carried = least.evidence?.bound === 'at least' ? (least.figure?.x.value ?? 0) : 0
     return {
       answer: 'not shown',
       why:
         carried > 0
           ? `${asks}; only ${say(carried, 'VA')} was tried for as long.`
-          : `${asks}; nothing was carried for a measured time.`,
+          : `${asks}; nothing was carried with its volts for as long.`,
     }
   })()
   if (byUnit.answer === 'no') return byUnit
