@@ -1,13 +1,12 @@
 import { hindrance, type Asked, type Evidence, type Promised } from '../court'
 import { remembering } from '../remember'
-import { scale } from '../meters'
 import { readingsOf, type RevisionRecord } from '../trials'
 import { claimValue } from '../units'
 import { surgeWindows } from '../waveform/limits'
 import { allAttempts } from './attempt'
 import { endedByOthers, evidenceOf } from './power'
 import { tooSlow } from './slowMeter'
-import { bestOf, surgeCurveOf, type SurgeCurve, type SurgePoint } from './surgeCurve'
+import { bestOf, mostOf, surgeCurveOf, type SurgeCurve, type SurgePoint } from './surgeCurve'
 import * as words from './surgeWords'
 
 /** s for which a peak is asked of which no time is stated: about what a motor takes to start. */
@@ -92,8 +91,6 @@ function byCaptures(asked: Asked): Evidence[] {
     .flatMap((point) => evidenceIn(point, asked))
 }
 
-const voltAmperes = ({ VA, W }: SurgePoint) => Math.max(VA ?? 0, W.x.value)
-
 function evidenceIn(point: SurgePoint, asked: Asked): Evidence[] {
   const { source, hollow, W } = point
   const hold = holdOf(asked)
@@ -111,8 +108,7 @@ function evidenceIn(point: SurgePoint, asked: Asked): Evidence[] {
       ]
   const gaveOut = source.endedBy !== undefined && source.limited >= hold
   if (!gaveOut && !hollow) return stood
-  // It took more amps than watts: its volt-amperes count, and the same amps at nominal volts are the most it carries.
-  const most = { ...W, x: scale(W.x, (voltAmperes(point) / W.x.value) * point.more) }
+  const most = mostOf(point)
   return [
     ...stood,
     {

@@ -6,7 +6,7 @@ import { decides, isFigure, type Figure } from '../figures'
 import { capturedValue, wrongFactor, type AttemptFigures } from '../motors'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
 import { surgeWindows } from '../waveform/limits'
-import { isSlow } from '../meters'
+import { isSlow, scale } from '../meters'
 import { whoEnded } from '../blame'
 import { overloadsOf, type Overload } from './overload'
 import { momentOf, partsOf, wentIn } from './attempt'
@@ -38,6 +38,15 @@ export interface SurgePoint {
   readonly more: number
   readonly source: Named
 }
+
+/** VA of a point where they are known, and never under its watts. */
+export const voltAmperes = ({ VA, W }: SurgePoint): number => Math.max(VA ?? 0, W.x.value)
+
+/** The most that a unit carries which gave out at a point: its amps count, at nominal volts. */
+export const mostOf = (point: SurgePoint): Figure => ({
+  ...point.W,
+  x: scale(point.W.x, (voltAmperes(point) / point.W.x.value) * point.more),
+})
 
 type Named = Pick<SurgeSource, 'words' | 'entry' | 'endedBy' | 'limited' | 'clipped'>
 

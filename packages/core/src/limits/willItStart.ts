@@ -9,7 +9,7 @@ import { nameOfWho, predictedInrush, type AttemptFigures } from '../motors'
 import { underPower } from '../supply'
 import type { Analysis } from '../trials'
 import { endedByOthers } from './power'
-import { surgeCurveOf, type SurgeCurve, type SurgePoint } from './surgeCurve'
+import { mostOf, surgeCurveOf, voltAmperes, type SurgeCurve, type SurgePoint } from './surgeCurve'
 
 export interface StartAnswer {
   readonly answer: 'yes' | 'no' | 'close' | 'not shown'
@@ -98,24 +98,20 @@ const starting = (points: readonly SurgePoint[], seconds: number, VA: number): P
   absent: () => 'Nothing was carried for a measured time.',
 })
 
-const voltAmperes = ({ VA, W }: SurgePoint) => Math.max(VA ?? 0, W.x.value)
-
 function startEvidence(point: SurgePoint, seconds: number): Evidence[] {
-  const { source, hollow, W, more } = point
+  const { source, hollow, W } = point
   const gaveOut = source.endedBy !== undefined && source.limited >= seconds
-  const ratio = voltAmperes(point) / W.x.value
-  const figure = (by: number) => ({ ...W, unit: 'VA' as const, x: scale(W.x, ratio * by) })
   const found = () => source.words
   const carried: Evidence = {
     code: 'carried',
-    figure: figure(1),
+    figure: { ...W, unit: 'VA', x: scale(W.x, voltAmperes(point) / W.x.value) },
     bound: 'at least',
     hindrances: [],
     found,
   }
   const most: Evidence = {
     code: 'gave out',
-    figure: figure(more),
+    figure: { ...mostOf(point), unit: 'VA' },
     bound: 'at most',
     hindrances: endedByOthers(source.endedBy),
     found,

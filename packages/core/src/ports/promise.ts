@@ -103,7 +103,7 @@ function carryEvidence(sweep: PortSweep, asked: Asked): Evidence[] {
   const unit = unitOf(claim)
   const figureAt = (point: PortPoint) => portFigure(sweep, point, unit, analysis)
   const against = hindrancesOf(sweep)
-  const found = () => sweep.sentence.replace(/\.$/, '')
+  const found = () => sweep.found
   const carried = mostCarried(sweep, figureAt).map((most): Evidence => ({
     code: 'carried',
     figure: most,

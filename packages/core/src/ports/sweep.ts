@@ -44,6 +44,8 @@ export interface PortSweep {
   readonly leadDrop: number | undefined
   /** Whether the lead alone takes it out of its tolerance: the cable, not the port (oddity 37). */
   readonly cableLimits: boolean
+  /** What was found, as the beginning of a sentence; and as one. */
+  readonly found: string
   readonly sentence: string
 }
 
@@ -77,6 +79,7 @@ export function sweepOf({ entry, reading }: PortEntry<'load'>): PortSweep {
   const most = carried ?? points.at(-1)
   const leadDrop = lead === undefined || !most ? undefined : most.amps * lead
   const cableLimits = lead !== undefined && foldsAt === undefined && atEnd !== undefined
+  const found = foundOf(reading, { foldsAt, leadMayTake, carried, leadDrop, cableLimits, asked })
   return {
     entry,
     reading,
@@ -88,7 +91,8 @@ export function sweepOf({ entry, reading }: PortEntry<'load'>): PortSweep {
     carried,
     leadDrop,
     cableLimits,
-    sentence: sentenceOf(reading, { foldsAt, leadMayTake, carried, leadDrop, cableLimits, asked }),
+    found,
+    sentence: `${found}.`,
   }
 }
 
@@ -122,7 +126,7 @@ function foldBack(
   return undefined
 }
 
-function sentenceOf(
+function foundOf(
   { port, cutoff, returned, charge, beside }: PortOf<'load'>,
   {
     foldsAt,
@@ -155,7 +159,7 @@ function sentenceOf(
   const cut = cutoff === undefined ? '' : `. It cuts off at ${say(cutoff, 'A', 2)}`
   const back =
     returned && returned !== 'not tried' ? `${cut ? ' and comes back' : '. It comes back'} ${returned}` : ''
-  return `${folds}${cable}${cut}${back}.`
+  return `${folds}${cable}${cut}${back}`
 }
 
 /** All sweeps of one revision, in order of time. */
