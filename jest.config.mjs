@@ -14,6 +14,7 @@ const shared = {
   },
   transformIgnorePatterns: ['/node_modules/(?!uuid/|fast-check/|pure-rand/|tinyqueue/)'],
   testEnvironment: 'node',
+  modulePathIgnorePatterns: ['<rootDir>/.mutants/'],
   // A look at a global of the test's own world is dear, and Math is looked at for every sample.
   sandboxInjectedGlobals: ['Math'],
 }

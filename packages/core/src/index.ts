@@ -1,44 +1,388 @@
-export * from './analyse'
-export * from './answer'
-export * from './draft'
-export * from './attribution'
-export * from './captures'
-export * from './compare'
-export * from './charging'
-export * from './checklists'
-export * from './conductors'
-export * from './diary'
-export * from './endurance'
-export * from './entry'
-export * from './evidence'
-export * from './expectations'
-export * from './figures'
+/** The face of the core: all that pages, server and bench use of it, and nothing else. */
+export { answerOf } from './answer'
+export { draftAnswer, driftOf, tellingRig } from './draft'
+export { attributeStep, isFit, pathLosses, type LostPart, type SupplyEvidence } from './attribution'
+export { saidClass, wattsOf, type Sag, type SeenWave } from './captures'
+export {
+  banksOf,
+  commonErrors,
+  compareRevisions,
+  compareTrials,
+  criteria,
+  differenceOf,
+  efficiencyDifference,
+  named,
+  onSameSupply,
+  overlaysOf,
+  rank,
+  worthOf,
+  type Change,
+  type Compared,
+  type Comparison,
+  type CriterionCell,
+  type OnSupply,
+  type Overlay,
+  type Weights,
+  type Worth,
+} from './compare'
+export {
+  chargesOf,
+  chargingTests,
+  inputCourse,
+  inputPoints,
+  joinPanels,
+  solarDay,
+  type InputPoint,
+} from './charging'
+export { readLines, sayLine, sayNarrowed, worked, type WorkedLine } from './checklists'
+export {
+  conductorResistance,
+  flexibleStranding,
+  formatGauge,
+  parseGauge,
+  rippleBoundStepped,
+  rmsCurrent,
+  sizeCable,
+  withEnds,
+  type CableChoice,
+  type Sizing,
+  type SizingQuestion,
+} from './conductors'
+export { growth, type Growth } from './diary'
+export {
+  batteriesIn,
+  deliveredCurve,
+  deratesFrom,
+  dutyWatts,
+  fanOf,
+  firstEmpty,
+  gaugeChecks,
+  heatOf,
+  hoursAt,
+  noiseDuring,
+  noisesOf,
+  reachedOf,
+  runDownsOf,
+  sayGauge,
+  worstOf,
+  type Prediction,
+} from './endurance'
+export {
+  inUnit,
+  kelvinsInFahrenheit,
+  parseMeasure,
+  parseNumber,
+  parseShaftPower,
+  parseTemperature,
+  saysCelsius,
+  saysFahrenheit,
+  wattsInHorsepower,
+  type Dimension,
+  type Parsed,
+} from './entry'
+export {
+  besideSteps,
+  capturesOf,
+  displayAgainst,
+  legVolts,
+  quantities,
+  quantityData,
+  rangesThatHold,
+  sayDisplay,
+  setAsideOf,
+  unitRead,
+  withoutAmmeter,
+  type Bars,
+} from './evidence'
+export { expectationsOf, type Expected } from './expectations'
+export {
+  decides,
+  degrees,
+  derive,
+  formatNumber,
+  inUnits,
+  isFigure,
+  plain,
+  say,
+  sayCableSize,
+  sayDuration,
+  sayFigure,
+  sayLength,
+  sayMass,
+  saySize,
+  sayTemperature,
+  sayTorque,
+  showBare,
+  showFigure,
+  shownFactor,
+  typedNumber,
+  usualWriting,
+  wordedIn,
+  writeIn,
+  writing,
+  writingOf,
+  type Derived,
+  type Figure,
+  type FigureUnit,
+  type Writing,
+} from './figures'
 export type { Finding } from './court'
 export { alarmVoltage } from './facts'
-export * from './judge'
-export * from './ladder'
-export * from './limits'
-export * from './loads'
-export * from './logs'
-export * from './meters'
-export * from './modes'
-export * from './motors'
-export * from './needs'
-export * from './noLoad'
-export * from './notice'
-export * from './oddities'
-export * from './photographs'
-export * from './plan'
-export * from './ports'
-export * from './publish'
-export * from './rigs'
-export * from './safety'
-export * from './schedule'
-export * from './subject'
-export * from './subjects'
-export * from './suits'
-export * from './supply'
-export * from './trials'
-export * from './units'
-export * from './view'
-export * from './waveform/kept'
+export { promiseOf, type ClaimFindings } from './judge'
+export {
+  comparedMeters,
+  dutyEfficiency,
+  efficiencyAt,
+  hasFit,
+  lossAt,
+  nextPosition,
+  peakOf,
+  rangeAbove,
+  reachesOutside,
+  sayRange,
+  shownBars,
+  statesAt,
+  stepCells,
+  stepHeads,
+  summedMeters,
+  toldBy,
+  weightedEfficiency,
+  weightings,
+  withStep,
+  type ComparedMeters,
+  type LossFit,
+  type Step,
+  type StepFigures,
+  type Told,
+  type Weighting,
+} from './ladder'
+export {
+  nameOfTest,
+  protectionLog,
+  sayTest,
+  softStartIn,
+  startGround,
+  stepResponse,
+  surgeCurveOf,
+  willItStart,
+  type StartAnswer,
+  type StartGround,
+  type SurgeCurve,
+  type SurgePoint,
+} from './limits'
+export { exponents, motorShare, quickLoad, takenOf } from './loads'
+export {
+  askedOf,
+  describeQuantity,
+  energyNames,
+  energyWords,
+  isTapQuantity,
+  logCells,
+  logHeads,
+  meanPower,
+  ranFor,
+  seriesFor,
+  storedBy,
+  type Log,
+  type LoggedSeries,
+  type Point,
+} from './logs'
+export {
+  averageRespondingError,
+  budget,
+  coverage,
+  exact,
+  expanded,
+  halfWidth,
+  independent,
+  meterFromLine,
+  meterKinds,
+  normalisedError,
+  plateauShare,
+  rangeFor,
+  readSource,
+  rectangular,
+  scale,
+  standard,
+  typicalMeter,
+  uncertain,
+  usualCoverage,
+  type MeterKind,
+  type SourceName,
+  type Uncertain,
+} from './meters'
+export { modeDraws, modeTests, passThroughOf, transfersOf, wakeOf } from './modes'
+export { longestUnder, lowBounds, nameOfWho, otherEquipment, predictedInrush, trendsOf } from './motors'
+export {
+  batteriesNeeded,
+  besideVoltages,
+  everyday,
+  everydayEnergy,
+  needOf,
+  runsFor,
+  unitForNeed,
+  type AtVoltage,
+  type BatteryKind,
+  type NeedLine,
+  type OwnNeed,
+  type UnitForNeed,
+} from './needs'
+export type { NoLoadFigures } from './noLoad'
+export { notice } from './notice'
+export { keptWhy, type Oddity } from './oddities'
+export {
+  alternativesFor,
+  asPlanned,
+  choosePlan,
+  expectedVoltage,
+  frozenPlan,
+  kindOfUses,
+  parseTargets,
+  powerCap,
+  powerOf,
+  questionFor,
+  repredicted,
+  sayUses,
+  setOf,
+  shelfFor,
+  stillPlanned,
+  suitsOutlet,
+  targetSets,
+  tolerance,
+  usesOf,
+  type LadderPlan,
+  type PlanLoad,
+  type Question,
+  type Shelf,
+} from './plan'
+export { neighbours, portTests, sharedLimit, sweepsOf, toleranceOf, type PortSweep } from './ports'
+export {
+  changesSince,
+  chapterMarks,
+  composed,
+  isPut,
+  moved,
+  sayChange,
+  statedOfComparison,
+  statedOfTrial,
+  type Marked,
+} from './publish'
+export {
+  asFarAsPosts,
+  asShunt,
+  cables,
+  changedRig,
+  checkRig,
+  describeChanges,
+  describeElement,
+  elementStates,
+  expectedResistance,
+  hangUp,
+  hangUpAtStation,
+  isCable,
+  keepPrediction,
+  loadsToPredict,
+  minimumBms,
+  ownDrop,
+  placed,
+  pointAt,
+  predictSteps,
+  predictSupply,
+  promisedSupply,
+  protections,
+  rigFromLine,
+  sayWarmth,
+  stationRig,
+  supplyOf,
+  usualResistance,
+  viewSupply,
+  voltCount,
+  voltsAt,
+  warming,
+  warmthOf,
+  weakestLinks,
+  type ElementState,
+  type KnownSupply,
+  type LinkRating,
+  type LoadToPredict,
+  type PredictedStep,
+  type RigLine,
+  type RigRemark,
+  type SupplyQuestion,
+  type SupplyView,
+  type SurveyFigures,
+  type SurveyLine,
+} from './rigs'
+export {
+  authority,
+  cautionsFor,
+  estimatedCapacitance,
+  precharge,
+  stillToAcknowledge,
+  type Caution,
+} from './safety'
+export {
+  alreadyStanding,
+  assumedRise,
+  chargerOf,
+  checkInsOf,
+  lateness,
+  overdue,
+  placedKey,
+  runLog,
+  scheduleOf,
+  scheduleQuestion,
+  usualSchedule,
+  type CheckIn,
+  type Day,
+  type Logged,
+  type Scheduled,
+  type ScheduleQuestion,
+  type Stretch,
+  type TimedPiece,
+} from './schedule'
+export type { CsvRow } from './subject'
+export { allOf } from './subjects'
+export { suitMeasures, suitsOf, usualRules, type Suiting, type Suits } from './suits'
+export {
+  bankNominal,
+  bankSource,
+  describeBank,
+  describeBattery,
+  mostPower,
+  sharing,
+  solveNetwork,
+  surgeAbove,
+  takeOffs,
+  terminalSource,
+  underPower,
+  unknownResistances,
+  type Branch,
+  type Source,
+} from './supply'
+export {
+  readingsOf,
+  recordedOf,
+  replay,
+  rerunOf,
+  struckBy,
+  type Analysis,
+  type Striking,
+  type TrialRecord,
+} from './trials'
+export {
+  bondingOf,
+  claimedValue,
+  claimOf,
+  claimValue,
+  includedLeads,
+  isStation,
+  lookSteps,
+  nextLook,
+  outputOn,
+  ratedPower,
+  sayClaim,
+  sayLink,
+} from './units'
+export { viewTrial, workOut, type TrialView } from './view'
+export { channelOf, farFrom, instrumentOf } from './waveform/kept'

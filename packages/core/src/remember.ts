@@ -10,14 +10,15 @@ export function remembering<Key extends object, Value>(): (
   parts: readonly unknown[],
   make: () => Value,
 ) => Value {
-  const last = new WeakMap<Key, { parts: readonly unknown[]; value: Value }>()
-  return (key, given, make) => {
-    const parts = [...given, writing()]
+  const last = new WeakMap<Key, { parts: readonly unknown[]; written: unknown; value: Value }>()
+  return (key, parts, make) => {
     const known = last.get(key)
-    if (known?.parts.length === parts.length && known.parts.every((part, i) => part === parts[i]))
-      return known.value
+    if (known?.written === writing() && isSame(known.parts, parts)) return known.value
     const value = make()
-    last.set(key, { parts, value })
+    last.set(key, { parts, written: writing(), value })
     return value
   }
 }
+
+const isSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((part, i) => part === b[i])

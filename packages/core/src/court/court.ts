@@ -7,14 +7,14 @@ import { rankOf, spoils, type Hindrance } from './hindrances'
 import { carriesNoMore, mayNot, pastIt, setByHand } from './openEnds'
 import type { Promised } from './promise'
 import { roomHindrance } from './room'
-import { clearance, outcomeOf, rule, type Ruling } from './rule'
+import { clearance, outcomeOf, rule, sideOf, type Ruling, type Side } from './rule'
 import type { Tried, Verdict } from './verdict'
 
 /** One attempt that passed the gate, with what it shows. */
 interface Heard {
   readonly evidence: Evidence
   /** Undefined: a bound that shows nothing. */
-  readonly ruling: Ruling | undefined
+  readonly side: Side | undefined
   /** Why it does not decide; undefined: it does. */
   readonly reason: Hindrance | undefined
   /** By how much it clears what is promised; below 0 it misses it. */
@@ -31,14 +31,14 @@ export function court(promised: Promised, asked: Asked): Verdict {
   if (!admitted.length) return unheard(brought, promised, asked)
   const heard = pooled(admitted, promised).map((evidence) => hear(evidence, promised, asked))
   const fair = heard.filter(({ reason }) => !reason)
-  const kept = fair.filter(({ ruling }) => ruling?.is === 'met').sort(best)
+  const kept = fair.filter(({ side }) => side === 'met').sort(best)
   // What a tester says ended a test ended it: the unit did not.
-  const broken = asked.limiter ? [] : fair.filter(({ ruling }) => ruling?.is === 'not met').sort(best)
+  const broken = asked.limiter ? [] : fair.filter(({ side }) => side === 'not met').sort(best)
   const tried =
     promised.several === 'attempts' ? { kept: kept.length, of: kept.length + broken.length } : undefined
   const outweighs = promised.several === 'attempts' || promised.several === 'worst'
   const breaking = outweighs ? broken.at(-1) : kept.length ? undefined : broken[0]
-  if (breaking) return decided(breaking, tried)
+  if (breaking) return decided(breaking, tried, promised, asked)
   const keeping = promised.several === 'worst' ? kept.at(-1) : kept[0]
   const against =
     keeping &&
@@ -46,7 +46,7 @@ export function court(promised: Promised, asked: Asked): Verdict {
       asked,
       kept.map(({ evidence }) => evidence),
     )
-  if (keeping && !against) return decided(keeping, tried)
+  if (keeping && !against) return decided(keeping, tried, promised, asked)
   if (keeping && against) return notShown([{ ...keeping, reason: against }], promised, asked)
   const barred = brought
     .filter(({ figure }) => figure.refused)
@@ -57,7 +57,7 @@ export function court(promised: Promised, asked: Asked): Verdict {
 /** What would decide and was refused is what stands in the way, before all that decides nothing anyway. */
 function wouldDecide(evidence: Evidence, promised: Promised, asked: Asked): Heard[] {
   const heard = hear(evidence, promised, asked)
-  const idle = !heard.ruling || heard.reason || (asked.limiter && heard.ruling.is === 'not met')
+  const idle = !heard.side || heard.reason || (asked.limiter && heard.side === 'not met')
   return idle ? [] : [{ ...heard, reason: mayNot(evidence.figure) }]
 }
 
@@ -68,17 +68,21 @@ const byName = (a: Evidence, b: Evidence) => (nameOf(a) < nameOf(b) ? -1 : nameO
 
 function hear(evidence: Evidence, promised: Promised, asked: Asked): Heard {
   const wanted = wantedOf(promised, asked)
-  const comparator = promised.comparator?.(asked) ?? asked.claim.comparator
-  const clears = clearance(evidence.figure.x.value, comparator, wanted)
-  const ruling = rule(evidence.figure.x, evidence.bound, comparator, wanted) ?? atIt(evidence, clears)
+  const comparator = comparatorOf(promised, asked)
+  const { value } = evidence.figure.x
+  const clears = clearance(value, comparator, wanted)
+  const side = sideOf(value, evidence.bound, comparator, wanted) ?? atIt(evidence, clears)?.is
   const against = [...evidence.hindrances, ...roomHindrance(evidence, promised, asked)]
-  const reason = ruling
-    ? foremost(against.filter((one) => spoils(one, ruling.is)))
+  const reason = side
+    ? foremost(against.filter((one) => spoils(one, side)))
     : (foremost(against.filter(({ code }) => code.startsWith('ended') || code === 'end not known')) ??
       evidence.open ??
       (evidence.bound === 'at most' ? pastIt(asked) : carriesNoMore(asked)))
-  return { evidence, ruling, reason, clears }
+  return { evidence, side, reason, clears }
 }
+
+const comparatorOf = (promised: Promised, asked: Asked) =>
+  promised.comparator?.(asked) ?? asked.claim.comparator
 
 /** What failed only just past a promise failed at it. */
 const atIt = ({ bound, about, surely }: Evidence, clears: number): Ruling | undefined =>
@@ -92,8 +96,15 @@ export const wantedOf = (promised: Promised, asked: Asked): number =>
 const foremost = (all: readonly Hindrance[]): Hindrance | undefined =>
   [...all].sort((a, b) => rankOf(a) - rankOf(b))[0]
 
-function decided({ evidence, ruling }: Heard, tried: Tried | undefined): Verdict {
-  const { code, figure, step } = evidence
+function decided(
+  { evidence, clears }: Heard,
+  tried: Tried | undefined,
+  promised: Promised,
+  asked: Asked,
+): Verdict {
+  const { code, figure, step, bound } = evidence
+  const ruling =
+    rule(figure.x, bound, comparatorOf(promised, asked), wantedOf(promised, asked)) ?? atIt(evidence, clears)
   if (!ruling) throw new Error('What shows nothing decides nothing.')
   return {
     outcome: outcomeOf(ruling),

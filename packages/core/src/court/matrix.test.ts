@@ -46,7 +46,6 @@ const spoilt: Readonly<Record<HindranceCode, 'kept' | 'broken' | 'both'>> = {
   'source gave no more': 'broken',
   'loud load': 'broken',
   'heavy load': 'broken',
-  'switch-on': 'broken',
   'read nearer': 'broken',
   'background not read': 'broken',
   'lead not known': 'broken',
@@ -61,7 +60,6 @@ const spoilt: Readonly<Record<HindranceCode, 'kept' | 'broken' | 'both'>> = {
   'charger on': 'kept',
   'not from empty': 'kept',
   'soft starter': 'kept',
-  'eased start': 'kept',
   'light load': 'kept',
   'read farther': 'kept',
   'not at its loudest': 'kept',
@@ -77,7 +75,6 @@ const spoilt: Readonly<Record<HindranceCode, 'kept' | 'broken' | 'both'>> = {
   'too few cycles': 'both',
   'another unit': 'both',
   'may not decide': 'both',
-  'only seen': 'both',
   'something connected': 'both',
   'wants no more': 'both',
   'beyond what is promised': 'both',
@@ -185,7 +182,7 @@ describe('the matrix of promises and what may spoil them', () => {
       const { kept, broken } = values[promiseOf(quantity).usual.comparator]
       const bars = { why: 'so.', todo: 'Again.' }
       const refused = (value: number) => made(value, { figure: figureOf(value, 1, { refused: bars }) })
-      const idle = made(kept, { hindrances: [hindrance('only seen', () => ({ why: 'so', would: 'more' }))] })
+      const idle = made(kept, { hindrances: [hindrance('not watched', () => ({ why: 'so', would: 'more' }))] })
       for (const value of [kept, broken])
         expect(outcomeOf(quantity, [refused(value), idle])).toMatchObject({
           outcome: 'not shown',

@@ -4,8 +4,10 @@ import { expanded, probabilityUnder, type Uncertain } from '../meters'
 /** Whether a figure is what it says, or the truth is at least, or at most, that. */
 export type Bound = 'exact' | 'at least' | 'at most'
 
+export type Side = 'met' | 'not met'
+
 export interface Ruling {
-  readonly is: 'met' | 'not met'
+  readonly is: Side
   /** Whether it clears, or misses, by more than its expanded uncertainty. */
   readonly sure: boolean
   /** Of what it is, 0.5 to 1; absent where only the step of a load tells. */
@@ -24,14 +26,26 @@ export function rule(
   promised: number,
 ): Ruling | undefined {
   const clears = clearance(x.value, comparator, promised)
-  // What failed just at what is promised failed: a tie goes to the side that its bound lies on.
-  const failing = bound !== 'exact' && comparator !== 'within ±' && bound !== comparator
-  const is = clears > 0 || (clears === 0 && !failing) ? 'met' : 'not met'
-  if (!shows(is, bound, comparator, x.value)) return undefined
+  const is = sideOf(x.value, bound, comparator, promised)
+  if (!is) return undefined
   const U = expanded(x)
   const sure = clears >= 0 ? clears > U : -clears > U
   const kept = probabilityOf(x, comparator, promised)
   return { is, sure, probability: is === 'met' ? kept : 1 - kept }
+}
+
+/** On which side of what is promised a value stands, its uncertainty apart; undefined: a bound that shows nothing. */
+export function sideOf(
+  value: number,
+  bound: Bound,
+  comparator: Comparator,
+  promised: number,
+): Side | undefined {
+  const clears = clearance(value, comparator, promised)
+  // What failed just at what is promised failed: a tie goes to the side that its bound lies on.
+  const failing = bound !== 'exact' && comparator !== 'within ±' && bound !== comparator
+  const is = clears > 0 || (clears === 0 && !failing) ? 'met' : 'not met'
+  return shows(is, bound, comparator, value) ? is : undefined
 }
 
 /** By how much a value clears what is promised, in its unit; below 0 it misses it. */

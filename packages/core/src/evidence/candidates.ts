@@ -21,6 +21,7 @@ import { append, spreadKey, type ReadingValues, type Spreads } from './readingVa
 export interface Found {
   readonly entry: string
   readonly value: Value
+  readonly refused?: Refusal | undefined
 }
 
 /** One way in which a quantity was read: on one meter and range, and let in or not. */
@@ -35,8 +36,8 @@ export interface Candidate {
 /** Every value of some readings, by its quantity. */
 export function foundIn(readings: readonly ReadingValues[]): ReadonlyMap<Quantity, readonly Found[]> {
   const found = new Map<Quantity, Found[]>()
-  for (const { entry, values } of readings)
-    for (const value of values) append(found, value.quantity, { entry, value })
+  for (const { entry, values, refused } of readings)
+    for (const value of values) append(found, value.quantity, { entry, value, refused })
   return found
 }
 
@@ -52,7 +53,7 @@ export function candidatesOf(
 ): Candidate[] {
   const groups = new Map<string, { refused: Refusal | undefined; items: Found[] }>()
   for (const item of found) {
-    const refused = gate(item.value, item.entry)
+    const refused = gate(item.value, item.entry) ?? item.refused
     const key = `${spreadKey(item.value)}|${item.value.range ?? ''}|${refused?.why ?? ''}`
     const group = groups.get(key) ?? { refused, items: [] }
     groups.set(key, group)

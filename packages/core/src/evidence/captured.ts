@@ -1,3 +1,4 @@
+import type { Refusal } from '../figures'
 import type { EntryOf, Quantity } from '@even-watt/contract'
 import { channelOf, farFrom, near, tensBetween, valuesIn, type Far } from '../waveform/kept'
 import { readingsOf, type RevisionRecord } from '../trials'
@@ -60,8 +61,10 @@ export const capturedReadings = (
   captures: readonly EntryOf<'capture'>[],
   beside: readonly Reading[],
   record: Pick<RevisionRecord, 'revision'>,
-): ReadingValues[] =>
-  captures.map((entry) => {
+): ReadingValues[] => {
+  // With nothing connected there is no load that could come on, and what is captured of it is noise.
+  const loaded = beside.some(({ kind }) => kind === 'ladder')
+  return captures.map((entry) => {
     const far = farAmong(entry, beside, record)
     const left = new Set(far.flatMap(({ of }) => together[of]))
     return {
@@ -70,5 +73,27 @@ export const capturedReadings = (
         entry,
         far.some(({ of }) => of === 'V_C'),
       ).filter(({ quantity }) => !left.has(quantity)),
+      ...(loaded && !isSteady(entry.reading.figures) ? { refused: switchedIn } : {}),
     }
   })
+}
+
+const switchedIn: Refusal = {
+  why: 'its load came on, or changed, while it was captured.',
+  todo: 'Capture it once the load is steady.',
+}
+
+/** Watts or amps may change by this share from the beginning of a steady capture to its end. */
+const steadyBy = 0.2
+/** Points of a course from which a change is told. */
+const tellsChange = 5
+
+/** Whether the load of a capture was the same at its beginning and at its end: else its means are those of no load that there was. */
+function isSteady({ course }: EntryOf<'capture'>['reading']['figures']): boolean {
+  const load = course?.P ?? course?.I_C
+  if (!load || load.length < tellsChange) return true
+  const tenth = Math.ceil(load.length / 10)
+  const mean = (part: readonly number[]) => part.reduce((sum, x) => sum + x, 0) / part.length
+  const [first, last] = [mean(load.slice(0, tenth)), mean(load.slice(-tenth))]
+  return Math.abs(first - last) <= steadyBy * Math.max(Math.abs(first), Math.abs(last))
+}

@@ -1,9 +1,12 @@
 import type { Value } from '@even-watt/contract'
+import type { Refusal } from '../figures'
 import type { Pooled } from '../meters'
 
 export interface ReadingValues {
   readonly entry: string
   readonly values: readonly Value[]
+  /** Why none of them may decide, whatever the gate says of each. */
+  readonly refused?: Refusal | undefined
 }
 
 /** Pooled standard deviations of single readings, by `quantity|meter`. */

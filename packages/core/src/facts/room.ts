@@ -1,4 +1,5 @@
 import type { Entry } from '@even-watt/contract'
+import { oncePer } from '../oncePer'
 import type { Analysis } from '../trials'
 
 /** °C of the room while something was read. */
@@ -16,10 +17,11 @@ const roomless: ReadonlySet<string> = new Set(['limit', 'motors', 'noise', 'port
 /** s within which a room that was read beside something is the room of it. */
 const beside = 3600
 
-const roomsIn = (entry: Entry): number[] =>
+const roomsIn = oncePer((entry: Entry): readonly number[] =>
   entry.kind === 'ladder' || entry.kind === 'no load' || entry.kind === 'check-in'
     ? (entry.reading.temperatures ?? []).flatMap(({ place, celsius }) => (place === 'room' ? [celsius] : []))
-    : []
+    : [],
+)
 
 /** Where a room was read in a trial, found by entry. */
 interface Rooms {

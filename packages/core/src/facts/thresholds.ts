@@ -1,6 +1,7 @@
 import type { Unit } from '@even-watt/contract'
 import { decides, isFigure, type Derived } from '../figures'
 import { expanded } from '../meters'
+import { oncePer } from '../oncePer'
 import { readingsOf, type RevisionRecord } from '../trials'
 import { claimedValue } from '../units'
 
@@ -21,10 +22,10 @@ type Place = Pick<RevisionRecord, 'revision' | 'standing' | 'earlier' | 'doubts'
  * its nominal input (docs/method/blame.md). Of several the highest: from there on its input is low. Undefined of a power
  * station, which has no terminals.
  */
-export function thresholdOf(record: Place): Threshold | undefined {
+export const thresholdOf = oncePer((record: Place): Threshold | undefined => {
   const { unit } = record.revision
   return highest(seenIn(record)) ?? highest(onLabel(unit)) ?? assumedFor(unit)
-}
+})
 
 /** As the label has it, or else assumed: for what is planned before anything was seen. */
 export const alarmVoltage = (record: Place): number | undefined => thresholdOf(record)?.volts

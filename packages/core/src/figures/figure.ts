@@ -80,6 +80,7 @@ export function derive(
   x: Uncertain,
   notes: readonly string[] = [],
 ): Derived {
+  let entries: readonly string[] | undefined
   if (!Number.isFinite(x.value)) return { missing: `${symbol} cannot be computed: division by zero.` }
   return {
     symbol,
@@ -93,7 +94,7 @@ export function derive(
       notes,
       // Gathered when asked for: a figure fitted to a long ladder has thousands behind it.
       get entries() {
-        return [...new Set(inputs.flatMap((input) => input.working.entries))]
+        return (entries ??= [...new Set(inputs.flatMap((input) => input.working.entries))])
       },
     },
   }

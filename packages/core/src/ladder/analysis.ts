@@ -1,3 +1,4 @@
+import type { Revision } from '@even-watt/contract'
 import { decides, isFigure, type Derived, type Figure } from '../figures'
 import { lazily } from '../lazily'
 import { exact, type Uncertain } from '../meters'
@@ -40,24 +41,27 @@ export function withStep(analysis: Analysis, step: Step): { analysis: Analysis; 
   return { analysis: { ...analysis, record, ladder }, figures }
 }
 
+const sameContext = remembering<Revision, StepContext>()
 const sameFigures = remembering<Step, StepFigures>()
 
 /** Derives the figures of every step of one revision, and fits its curves. */
 export function analyseLadder({ record, evidence, noLoad }: Analysis): LadderAnalysis {
   const scope = scopeOf(record)
-  const context: StepContext = {
-    revision: record.revision,
+  const { revision } = record
+  const { gate, checks, spreads } = evidence
+  const noLoadVoltage = noLoad.on.read.V_C
+  const context = sameContext(revision, [scope, gate, checks, spreads, noLoadVoltage], () => ({
+    revision,
     scope,
-    gate: evidence.gate,
-    checks: evidence.checks,
-    spreads: evidence.spreads,
-    noLoadVoltage: noLoad.on.read.V_C,
-  }
+    gate,
+    checks,
+    spreads,
+    noLoadVoltage,
+  }))
   const recorded = stepsOf(record)
-  const parts = [record.revision, scope, context.gate, context.checks, context.spreads, context.noLoadVoltage]
   const steps = recorded
     .filter(({ readings }) => readings.length)
-    .map((step) => sameFigures(step, parts, () => deriveStep(step, context)))
+    .map((step) => sameFigures(step, [context], () => deriveStep(step, context)))
   const fit = (loss: (step: StepFigures) => Derived, what: string) =>
     fitLoss(lossPoints(noLoad.on.P_idle, steps, loss), `${what}|${scope}`)
   // The rows stand before the curves are fitted, which on a long ladder take as long as all else.

@@ -3,6 +3,21 @@ import { inverse, Matrix } from 'ml-matrix'
 export const dot = (x: readonly number[], y: readonly number[]) =>
   x.reduce((sum, value, i) => sum + value * (y[i] ?? 0), 0)
 
+/** Σ xᵢ·xⱼ/variance over the rows. */
+function weighted(
+  rows: readonly (readonly number[])[],
+  variances: readonly number[],
+  i: number,
+  j: number,
+): number {
+  let sum = 0
+  for (let r = 0; r < rows.length; r++) {
+    const row = rows[r] as readonly number[]
+    sum += ((row[i] as number) * (row[j] as number)) / (variances[r] ?? 1)
+  }
+  return sum
+}
+
 export interface LeastSquares {
   readonly theta: readonly number[]
   /** ∂θ/∂y: for each row the change of every term when its observation changes by one. */
@@ -22,14 +37,8 @@ export function leastSquares(
   open: readonly number[],
 ): LeastSquares {
   const size = rows[0]?.length ?? 0
-  const normal = Matrix.zeros(open.length, open.length)
-  rows.forEach((row, r) => {
-    const weight = 1 / (variances[r] ?? 1)
-    open.forEach((i, a) =>
-      open.forEach((j, b) => normal.set(a, b, normal.get(a, b) + weight * (row[i] ?? 0) * (row[j] ?? 0))),
-    )
-  })
-  const inverted = inverse(normal).to2DArray()
+  const sums = open.map((i) => open.map((j) => weighted(rows, variances, i, j)))
+  const inverted = inverse(new Matrix(sums)).to2DArray()
   const theta = new Array<number>(size).fill(0)
   const gains = rows.map((row, r) => {
     const gain = new Array<number>(size).fill(0)

@@ -4,6 +4,7 @@ import { deviceIn, saggingOf, type Device, type Sagging, type SagAgainst } from 
 import { isFigure, sayFigure, type Derived, type Figure } from '../figures'
 import { deriveStep, isCarried, rippleSwing, type StepFigures } from '../ladder'
 import { scale } from '../meters'
+import { remembering } from '../remember'
 import type { Analysis } from '../trials'
 import { holdsOf } from './holds'
 import { overloadsOf } from './overload'
@@ -30,22 +31,36 @@ export interface Attempt {
 export const isMotor = ({ kind }: StepFigures): boolean =>
   kind === 'induction motor' || kind === 'brush motor'
 
-interface Part {
+/** s so short that a step that was carried at all was carried for them. */
+export const anyStep = 5
+
+type Readings = StepFigures['step']['readings']
+
+/** Readings of a step that went alike, with their figures, and how they went. */
+export interface StepPart {
   readonly figures: StepFigures
-  readonly readings: StepFigures['step']['readings']
+  readonly readings: Readings
+  readonly went: Went
 }
 
+const sameParts = remembering<StepFigures, StepPart[]>()
+
 /** The readings of a step that were carried, and those in which it ended otherwise, each with their figures. */
-export function partsOf(step: StepFigures, { ladder }: Pick<Analysis, 'ladder'>): Part[] {
-  const { readings } = step.step
-  const carried = readings.filter(isCarried)
-  if (!carried.length || carried.length === readings.length) return [{ figures: step, readings }]
-  const ended = readings.filter((reading) => !isCarried(reading))
-  return [
-    { figures: step, readings: carried },
-    { figures: deriveStep({ ...step.step, readings: ended }, ladder.context), readings: ended },
-  ]
-}
+export const partsOf = (step: StepFigures, { ladder }: Pick<Analysis, 'ladder'>): StepPart[] =>
+  sameParts(step, [ladder.context], () => {
+    const { readings } = step.step
+    const carried = readings.filter(isCarried)
+    if (!carried.length || carried.length === readings.length) return [partOf(step, readings)]
+    const ended = readings.filter((reading) => !isCarried(reading))
+    const figures = deriveStep({ ...step.step, readings: ended }, ladder.context)
+    return [partOf(step, carried), partOf(figures, ended)]
+  })
+
+export const partOf = (figures: StepFigures, readings: Readings): StepPart => ({
+  figures,
+  readings,
+  went: wentIn(readings),
+})
 
 /** How something went, as it was noted. */
 interface Went {
@@ -63,7 +78,7 @@ interface Went {
  */
 export const allAttempts = (asked: Asked, seconds: number, against: SagAgainst = 'promise'): Attempt[] => [
   ...asked.analysis.ladder.steps.flatMap((step) =>
-    partsOf(step, asked.analysis).flatMap((part) => attemptOf(part.figures, wentIn(part), asked, against)),
+    partsOf(step, asked.analysis).flatMap((part) => attemptOf(part.figures, part.went, asked, against)),
   ),
   ...holdsOf(asked.analysis, seconds).flatMap(({ step, held, watched, became, alarm }) =>
     attemptOf(step, { held, watched, noted: false, became, alarm }, asked, against),
@@ -77,7 +92,7 @@ export const allAttempts = (asked: Asked, seconds: number, against: SagAgainst =
 ]
 
 /** How the readings of a step say that it went. */
-export function wentIn({ readings }: Part): Went {
+function wentIn(readings: Readings): Went {
   const held = readings.flatMap(({ reading }) => reading.held ?? [])
   const said = readings.map(({ reading }) => reading)
   const alarm = said.find((one) => (one.alarm ?? 'none') !== 'none')?.alarm ?? 'none'

@@ -3,7 +3,7 @@ import { remembering } from '../remember'
 import { readingsOf, type RevisionRecord } from '../trials'
 import { claimValue } from '../units'
 import { surgeWindows } from '../waveform/limits'
-import { allAttempts } from './attempt'
+import { allAttempts, anyStep } from './attempt'
 import { endedByOthers, evidenceOf } from './power'
 import { tooSlow } from './slowMeter'
 import { bestOf, mostOf, surgeCurveOf, type SurgeCurve, type SurgePoint } from './surgeCurve'
@@ -11,9 +11,6 @@ import * as words from './surgeWords'
 
 /** s for which a peak is asked of which no time is stated: about what a motor takes to start. */
 const unstated = 1
-/** Times so short that a step that was carried at all was carried for them. */
-const anyStep = 5
-
 const same = remembering<RevisionRecord, SurgeCurve>()
 
 const curveOf = ({ analysis }: Pick<Asked, 'analysis'>): SurgeCurve =>

@@ -1,4 +1,4 @@
-import type { Course, EntryOf } from '@even-watt/contract'
+import type { Course, EntryOf, Quantity, Revision } from '@even-watt/contract'
 import type { Ended } from '../blame'
 import { farAmong, readFigures, nominalAt, nominalNear } from '../evidence'
 import { carriedAt } from '../facts'
@@ -8,8 +8,10 @@ import { readingsOf, scopeOf, type Analysis } from '../trials'
 import { surgeWindows } from '../waveform/limits'
 import { isSlow, scale } from '../meters'
 import { whoEnded } from '../blame'
+import { remembering } from '../remember'
 import { overloadsOf, type Overload } from './overload'
-import { momentOf, partsOf, wentIn } from './attempt'
+import { holdsOf } from './holds'
+import { anyStep, momentOf, partOf, partsOf, type StepPart } from './attempt'
 
 /** Something that was carried for a time: a capture, a step, an overload. */
 interface SurgeSource {
@@ -62,7 +64,10 @@ export function surgeCurveOf(analysis: Analysis): SurgeCurve {
   const captured = fromCaptures(analysis)
   // What was captured of an attempt tells more of it than what was typed.
   const known = new Set(captured.map(({ entry }) => entry))
-  const sources = [...captured, ...fromSteps(analysis).filter(({ entry }) => !known.has(entry))]
+  const sources = [
+    ...captured,
+    ...[...fromSteps(analysis), ...fromLogs(analysis)].filter(({ entry }) => !known.has(entry)),
+  ]
   const cycle = 1 / analysis.record.revision.unit.outputFrequency
   const all = [cycle, ...surgeWindows].map((seconds) =>
     sources.flatMap((source) => source.over(seconds) ?? []),
@@ -180,52 +185,97 @@ function stretchOf(
   }
 }
 
+/** Of what was carried and not ended by anybody, which nothing but its readings and meters changes. */
+const sameCarried = remembering<StepPart, readonly SurgeSource[]>()
+
 function fromSteps(analysis: Analysis): SurgeSource[] {
   const { record, ladder } = analysis
-  const { meters } = record.revision
+  const { revision } = record
   const parts = [
     ...ladder.steps.flatMap((step) => partsOf(step, analysis)),
-    ...overloadsOf(analysis).map(({ step }) => ({ figures: step, readings: step.step.readings })),
+    ...overloadsOf(analysis).map(({ step }) => partOf(step, step.step.readings)),
   ]
-  return parts.flatMap(({ figures, readings }): SurgeSource[] => {
-    const { P_C, read } = figures
-    const held = Math.max(0, ...readings.map(({ reading }) => reading.held ?? 0))
-    const [first] = readings
-    if (!isFigure(P_C) || !(held > 0) || !first) return []
-    const used = readings.flatMap(({ reading }) =>
-      reading.values
-        .filter(({ quantity }) => quantity === 'P_C' || quantity === 'I_C')
-        .map(({ meter }) => meter),
-    )
-    const slowest = used.map((id) => meters.find((meter) => meter.id === id))
-    const went = wentIn({ figures, readings })
-    const endedBy =
-      went.became === 'tripped' ? whoEnded(momentOf(figures, went, undefined, ''), analysis) : undefined
+  return parts.flatMap((part) =>
+    part.went.became === 'tripped'
+      ? fromPart(part, revision, whoEnded(momentOf(part.figures, part.went, undefined, ''), analysis))
+      : sameCarried(part, [revision], () => fromPart(part, revision, undefined)),
+  )
+}
+
+function fromPart(
+  { figures, readings, went }: StepPart,
+  { meters, unit }: Revision,
+  endedBy: Ended | undefined,
+): SurgeSource[] {
+  const { P_C, read } = figures
+  const noted = Math.max(0, ...readings.map(({ reading }) => reading.held ?? 0))
+  const held = noted || (went.became === 'carried' ? anyStep : 0)
+  const [first] = readings
+  if (!isFigure(P_C) || !(held > 0) || !first) return []
+  const slow =
+    noted > 0 &&
+    readings
+      .flatMap(({ reading }) => reading.values.filter(({ quantity }) => ofPower.has(quantity)))
+      .some((value) =>
+        isSlow(
+          meters.find(({ id }) => id === value.meter),
+          held,
+        ),
+      )
+  const source: Named = {
+    words: figures.load,
+    entry: first.id,
+    endedBy,
+    limited: endedBy ? Infinity : 0,
+    clipped: false,
+  }
+  const hollow = isFigure(read.V_C) && read.V_C.x.value < carriedAt * nominalAt(unit, read.V_C)
+  const VA = isFigure(figures.S) ? figures.S.x.value : undefined
+  return [
+    {
+      ...source,
+      seconds: held,
+      over: (window) =>
+        window > held || slow ? undefined : { seconds: window, W: P_C, VA, hollow, more: 1, source },
+    },
+  ]
+}
+
+/** Logs that held a load: the least that stood over each window. */
+function fromLogs(analysis: Analysis): SurgeSource[] {
+  const { unit } = analysis.record.revision
+  const held = (seconds: number) => holdsOf(analysis, seconds)
+  return held(anyStep).flatMap(({ step, log, held: seconds, became, alarm }, i): SurgeSource[] => {
+    if (!isFigure(step.P_C)) return []
+    const went = { became, alarm, held: seconds }
+    const endedBy = became === 'tripped' ? whoEnded(momentOf(step, went, undefined, ''), analysis) : undefined
     const source: Named = {
-      words: figures.load,
-      entry: first.id,
+      words: step.load,
+      entry: log.entry.id,
       endedBy,
       limited: endedBy ? Infinity : 0,
       clipped: false,
     }
-    const hollow =
-      isFigure(read.V_C) && read.V_C.x.value < carriedAt * nominalAt(record.revision.unit, read.V_C)
     return [
       {
         ...source,
-        seconds: held,
-        over: (window) =>
-          window > held || slowest.some((meter) => isSlow(meter, held))
-            ? undefined
-            : {
-                seconds: window,
-                W: P_C,
-                VA: isFigure(figures.S) ? figures.S.x.value : undefined,
-                hollow,
-                more: 1,
-                source,
-              },
+        seconds,
+        over: (window) => {
+          const over = window > seconds ? undefined : held(window)[i]?.step
+          if (!over || !isFigure(over.P_C)) return undefined
+          const { V_C } = over.read
+          return {
+            seconds: window,
+            W: over.P_C,
+            VA: isFigure(over.S) ? over.S.x.value : undefined,
+            hollow: isFigure(V_C) && V_C.x.value < carriedAt * nominalAt(unit, V_C),
+            more: 1,
+            source,
+          }
+        },
       },
     ]
   })
 }
+
+const ofPower: ReadonlySet<Quantity> = new Set(['P_C', 'I_C'] as const)

@@ -1,3 +1,4 @@
+import { oncePer } from '../oncePer'
 import { coverageOf, studentBelow } from './student'
 import { repeatedIn } from './sources'
 import { standard, type Uncertain } from './uncertain'
@@ -46,7 +47,7 @@ export const usualCoverage = 2
 export const coverage = (x: Uncertain): number => factorOf(freedomOf(x))
 
 /** Expanded uncertainty at 95.45 %: U = k·u, with k = 2 unless the degrees of freedom are few. */
-export const expanded = (x: Uncertain): number => coverage(x) * standard(x)
+export const expanded = oncePer((x: Uncertain): number => coverage(x) * standard(x))
 
 /** Probability that what is uncertain lies under a limit, in the unit of x; one without uncertainty surely does or does not. */
 export function probabilityUnder(x: Uncertain, limit: number): number {

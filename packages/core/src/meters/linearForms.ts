@@ -14,7 +14,7 @@ export function linearForms(
   name: string,
   scatter?: readonly (readonly number[])[],
 ): Map<string, number>[] {
-  const forms = Array.from({ length: size }, () => new Map<string, number>())
+  const shared = new Map<string, Float64Array>()
   const folded = Array.from({ length: size }, (_, i) =>
     Float64Array.from({ length: size }, (_unused, j) => scatter?.[i]?.[j] ?? 0),
   )
@@ -22,11 +22,11 @@ export function linearForms(
     let own = 0
     for (const [source, sensitivity] of sources) {
       if (isOwn(source)) own += sensitivity ** 2
-      else
-        forms.forEach((form, i) => {
-          const g = gain[i] ?? 0
-          if (g !== 0) form.set(source, (form.get(source) ?? 0) + g * sensitivity)
-        })
+      else {
+        let sums = shared.get(source)
+        if (!sums) shared.set(source, (sums = new Float64Array(size)))
+        for (let i = 0; i < size; i++) sums[i] = (sums[i] as number) + (gain[i] ?? 0) * sensitivity
+      }
     }
     if (own > 0)
       folded.forEach((row, i) => {
@@ -34,6 +34,10 @@ export function linearForms(
       })
   }
   const factor = cholesky(folded)
+  const forms = Array.from(
+    { length: size },
+    (_, i) => new Map([...shared].flatMap(([source, sums]) => (sums[i] ? [[source, sums[i]] as const] : []))),
+  )
   forms.forEach((form, i) => {
     for (let j = 0; j <= i; j++) {
       const part = factor[i]?.[j] ?? 0

@@ -48,10 +48,10 @@ const overLadder = 'Over the ladder (minutes): not the figure at 10 s.'
  * `name` tells the errors of these fits from those of others.
  */
 export function fitSupply(points: readonly SupplyPoint[], name: string): LadderSupply {
-  const off = stepsOff(points)
+  const { off, atA } = stepsOff(points)
   const whole = points.filter(({ step }) => step === undefined || !off.has(step))
   const lines = {
-    A: lineAt.V_A(whole),
+    A: atA ?? lineAt.V_A(whole),
     B: lineAt.V_B(whole),
     // The drop's sign is turned, so that all three fall with current.
     path: lineOf(
@@ -86,8 +86,14 @@ const lineAt = {
   V_B: (points: readonly SupplyPoint[]) => lineOf(observed(points, 'I', [['V_B', 1]]), 'V_B', true),
 }
 
-/** Steps that say nothing of the bank: so marked, or found by the first tap at which there are enough readings to tell. */
-function stepsOff(points: readonly SupplyPoint[]): Map<string, number | undefined> {
+/**
+ * Steps that say nothing of the bank: so marked, or found by the first tap at which there are enough readings to tell; with the
+ * line of all others at A, where none was found by it.
+ */
+function stepsOff(points: readonly SupplyPoint[]): {
+  readonly off: Map<string, number | undefined>
+  readonly atA?: Line | Missing
+} {
   const off = new Map<string, number | undefined>()
   for (const { step, lowered } of points) if (step !== undefined && lowered) off.set(step, undefined)
   const rest = points.filter(({ lowered }) => !lowered)
@@ -95,7 +101,7 @@ function stepsOff(points: readonly SupplyPoint[]): Map<string, number | undefine
   const line = isLine(atA) ? atA : lineOf(observed(rest, 'I_bank', [['V_B', 1]]), 'V_B', true)
   const found = isLine(line) ? offLine(line) : new Map<Observation, number>()
   for (const [{ step }, lack] of found) if (step !== undefined) off.set(step, lack)
-  return off
+  return found.size ? { off } : { off, atA }
 }
 
 function observed(

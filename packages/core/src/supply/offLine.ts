@@ -5,6 +5,12 @@ import { LineSums, type SummedLine, type Weighed } from './lineSums'
 const leastShare = 0.01
 const leastScatters = 5
 
+/**
+ * What stands off pulls the line of all along, and a step is left over of it: where nothing is off that line by this share of
+ * what would count, nothing stands off.
+ */
+const leftOver = 1 / 10
+
 /** At most this share of the steps is set aside, and so many stay; else it is the line that is wrong. */
 const mostShare = 1 / 3
 const leastLeft = 4
@@ -26,7 +32,8 @@ export function offLine(whole: Line): ReadonlyMap<Observation, number> {
   const taken: Candidate[] = []
   const left = new Set(all)
   let line = sums.line(true)
-  while (taken.length < Math.floor(mostShare * all.length) && left.size > leastLeft && line) {
+  const most = Math.floor(mostShare * all.length)
+  while (taken.length < most && left.size > leastLeft && line && isBent(left, line, whole)) {
     const worst = farthest(left, line)
     if (!worst) break
     taken.push(worst)
@@ -61,8 +68,19 @@ function candidatesOf({ observations, middle }: Line): Candidate[] {
 const voltsOf = ({ volts }: Observation): number =>
   volts.reduce((sum, [figure, sign]) => sum + sign * figure.x.value, 0)
 
-const dot = (row: readonly number[], coefficients: readonly number[]): number =>
-  coefficients.reduce((sum, x, k) => sum + x * (row[k] ?? 0), 0)
+/** Counted by hand: it is asked of every step for each that is taken out. */
+function dot(row: readonly number[], coefficients: readonly number[]): number {
+  let sum = 0
+  for (let k = 0; k < coefficients.length; k++) sum += (coefficients[k] as number) * (row[k] as number)
+  return sum
+}
+
+/** xᵀ·M·x */
+function square(row: readonly number[], matrix: readonly (readonly number[])[]): number {
+  let sum = 0
+  for (let k = 0; k < matrix.length; k++) sum += (row[k] as number) * dot(row, matrix[k] as number[])
+  return sum
+}
 
 /** V at no current: the line at the middle, carried back there. */
 const restVolts = ({ coefficients: [V = 0, R = 0, drift = 0] }: SummedLine, { middle }: Line): number =>
@@ -76,13 +94,19 @@ function farthest(left: ReadonlySet<Candidate>, line: SummedLine): Candidate | u
   let worst: { one: Candidate; lack: number } | undefined
   for (const one of left) {
     if (one.of.step === undefined) continue
-    const at = line.inverse.map((row) => dot(one.row, row))
-    const leverage = one.weight * dot(one.row, at)
+    const leverage = one.weight * square(one.row, line.inverse)
     if (leverage > 1 - 1e-9) continue
     const lack = lackOf(one, line) / (1 - leverage)
     if (!worst || lack > worst.lack) worst = { one, lack }
   }
   return worst?.one
+}
+
+/** Whether anything left lies so far off its line that something may stand off. */
+function isBent(left: ReadonlySet<Candidate>, line: SummedLine, whole: Line): boolean {
+  const least = leftOver * leastShare * restVolts(line, whole)
+  for (const one of left) if (Math.abs(lackOf(one, line)) > least) return true
+  return false
 }
 
 /** Standard deviation of single observations about their line. */

@@ -1,6 +1,7 @@
 import type { Quantity } from '@even-watt/contract'
 import { isFigure } from '../../figures'
 import type { Notice, Oddity } from '../../oddities'
+import { oncePer } from '../../oncePer'
 import type { StepFigures } from '../step'
 
 const value = (step: StepFigures, quantity: Quantity): number | undefined => {
@@ -21,7 +22,7 @@ const tiny = 0.1
  */
 function expectedOf(steps: readonly StepFigures[], quantity: Quantity): Map<StepFigures, number> {
   const mate = partner[quantity]
-  const least = tiny * Math.max(0, ...steps.map((step) => value(step, 'P_C') ?? 0))
+  const least = tiny * mostWatts(steps)
   // Amps follow watts only at one power factor, and on tiny steps what the unit takes for itself is most of them.
   const follows = (step: StepFigures) =>
     (value(step, 'P_C') ?? 0) >= least &&
@@ -48,6 +49,10 @@ function expectedOf(steps: readonly StepFigures[], quantity: Quantity): Map<Step
     expected.set(step, ((ratios[i++] ?? 0) <= median ? next : median) * scale)
   return expected
 }
+
+const mostWatts = oncePer((steps: readonly StepFigures[]) =>
+  steps.reduce((most, step) => Math.max(most, value(step, 'P_C') ?? 0), 0),
+)
 
 /** Two neighbouring digits exchanged. */
 function swaps(x: number): number[] {

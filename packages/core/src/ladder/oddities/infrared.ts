@@ -13,6 +13,7 @@ export const noticeInfrared: Notice = ({ analysis }) => {
       )
       .map(({ id }) => id),
   )
+  if (!infrared.size) return []
   const entries = analysis.ladder.recorded.flatMap(({ readings }) => readings)
   const found = entries.find(({ reading }) =>
     reading.values.some(

@@ -2,16 +2,20 @@ import { rangeOf } from '../../evidence'
 import type { Notice } from '../../oddities'
 import { plain } from '../../figures'
 
+/** Repeats from which a drift is told. */
+const telling = 3
+
 /** 9: repeats that still drift one way. */
 export const noticeDrift: Notice = ({ analysis }) => {
   const { revision } = analysis.record
   return analysis.ladder.recorded.flatMap((step) => {
+    if (step.readings.length < telling) return []
     const powers = step.readings.flatMap((entry) => {
       const value = entry.reading.values.find((candidate) => candidate.quantity === 'P_C')
       return value ? [value] : []
     })
     const [first, last] = [powers[0], powers.at(-1)]
-    if (powers.length < 3 || !first || !last) return []
+    if (powers.length < telling || !first || !last) return []
     const meter = revision.meters.find((candidate) => candidate.id === last.meter)
     const range = meter && rangeOf(meter, last)
     const oneWay = powers.every(
