@@ -2,6 +2,7 @@
 import { readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { build } from 'esbuild'
+import { bundled } from './bundled.mjs'
 
 const core = fileURLToPath(new URL('../packages/core/src/', import.meta.url))
 const fewer = fileURLToPath(new URL('fewerDraws.mjs', import.meta.url))
@@ -33,6 +34,6 @@ await build({
   ],
   platform: 'node',
   target: 'node20',
-  outfile: fileURLToPath(new URL('../.mutants/bundle/verdicts.test.js', import.meta.url)),
+  outfile: bundled(),
   logLevel: 'warning',
 })

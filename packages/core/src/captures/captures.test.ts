@@ -63,6 +63,13 @@ describe('a capture at a step', () => {
     expect(of('P_C')).toBeCloseTo(230 * 4 * Math.cos((25 * Math.PI) / 180), 1)
     expect(of('PF')).toBeCloseTo(Math.cos((25 * Math.PI) / 180), 2)
   })
+  it('in which the load came on shows its factor, and decides nothing by it', () => {
+    const late: Shape = (turn) => (turn > 5 ? sine(4.2)(turn) : 0)
+    const from = (amps: Shape) =>
+      viewOf([step, captureOf(sine(230), step.id, { amps })]).analyses[0]?.ladder.steps[0]?.read.PF
+    expect(from(late)).toMatchObject({ refused: { why: expect.stringContaining('came on') } })
+    expect(from(sine(4.2))).not.toHaveProperty('refused')
+  })
   it('decides the promise of a THD, and of a sine', () => {
     const entries = [step, captureOf(harmonic([1, 230, 0], [3, 6, 0]), step.id)]
     expect(finding(viewOf(entries, [claim('THD', 3)]))?.outcome).toBe('met')

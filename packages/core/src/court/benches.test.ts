@@ -437,11 +437,13 @@ describe('starts and needs', () => {
     settings: [{ id: uuid(1), name: '', watts: 370 }],
   }
   const assignments = (['V_B', 'V_C'] as const).map((quantity) => ({ quantity, meter: uuid(1) }))
-  const will = (entries: readonly Entry[]) => {
+  const found = (entries: readonly Entry[]) => {
     const [analysis] = viewTrial(trialOf([revisionOf({ rig: rigOf({ assignments }) })]), entries).analyses
     if (!analysis) throw new Error('no analysis')
-    return willItStart(load, startGround(analysis)).answer
+    return willItStart(load, startGround(analysis))
   }
+  const will = (entries: readonly Entry[]) => found(entries).answer
+  const why = (entries: readonly Entry[]) => found(entries).why
   const tripped = (number: number) =>
     motorEntry({
       number,
@@ -455,6 +457,18 @@ describe('starts and needs', () => {
     expect(will([motorEntry({ number: 1 })])).toBe('yes')
     expect(will([tripped(1), tripped(2), tripped(3), motorEntry({ number: 4 })])).toBe('close')
     expect(will([motorEntry({ number: 1, assist: 3 })])).not.toBe('yes')
+  })
+  it('are yes by what was carried with its volts, in a step of no noted time or in a log, as a surge is', () => {
+    const amps = { V_A: 25.9, V_B: 25.6, I: 116 }
+    const plain = ladderEntry({ ...amps, P_C: 2700, V_C: 229 })
+    expect(will([plain])).toBe('yes')
+    const hold = logEntry({ what: 'rated hold', kind: 'element' })
+    const looks = [0, 5, 10].map((m) => checkIn(hold, m, { V_B: 25.5, P_C: 2700, V_C: 229 }))
+    expect(will([hold, ...looks, checkIn(hold, 10, {}, { ended: 'time was up' })])).toBe('yes')
+    const over = ladderEntry({ ...amps, P_C: 9000, V_C: 229 })
+    expect(why([over])).toContain('over the range')
+    const sagging = ladderEntry({ ...amps, P_C: 2700, V_C: 185 })
+    expect(will([sagging])).not.toBe('yes')
   })
 })
 

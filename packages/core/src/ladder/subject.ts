@@ -7,6 +7,7 @@ import { distortion, frequency, outputVoltage, regulation } from './promises/out
 import { noticeFarFromBank } from './oddities/bankVolts'
 import { noticeDigitSlip } from './oddities/digits'
 import { noticeInfrared } from './oddities/infrared'
+import { noticeOffsetCurrent } from './oddities/offset'
 import { noticeOutlier } from './oddities/outlier'
 import {
   noticeImpossibleEfficiency,
@@ -52,6 +53,7 @@ export const ladder = {
     noticeFarFromBank,
     noticeDigitSlip,
     noticeOutlier,
+    noticeOffsetCurrent,
     noticeInfrared,
   ],
 } satisfies Subject

@@ -70,6 +70,11 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
         answer: 'close',
         why: `${asks}; the unit gives no more than ${say(near.figure?.x.value ?? 0, 'VA')}: it may start late or not.`,
       }
+    if (whole?.figure?.refused)
+      return {
+        answer: 'not shown',
+        why: `${asks}. What was carried cannot decide: ${whole.figure.refused.why}`,
+      }
     // What it gave out at shows nothing of less.
     const carried = least.evidence?.bound === 'at least' ? (least.figure?.x.value ?? 0) : 0
     return {

@@ -171,6 +171,15 @@ describe('what is noticed by itself', () => {
     expect(idle(-0.1)).not.toContain(5)
   })
 
+  it('5: a clamp that is off by the same amps at every step', () => {
+    const loads = [72, 141, 352, 704, 1052, 1400]
+    const loss = (off: number) => (P: number) => 10.4 + 0.021 * P + 3.1e-5 * P ** 2 + off * 25.61
+    expect(odd(cleanLadder(loads, loss(6)))).toContain(5)
+    expect(odd(cleanLadder(loads, loss(0.5)))).not.toContain(5)
+    // Of a small unit the same watts are most of what it gives.
+    expect(odd(cleanLadder([20, 40, 60, 80], () => 12))).not.toContain(5)
+  })
+
   it('6: where the label says sine and the distortion that was read says not', () => {
     const pocket = meterOf({ ranges: [rangeOf('AC voltage', 600, 1.2, 5, 1, { response: 'average' })] })
     const scope = meterOf({ id: uuid(6), ranges: [rangeOf('THD', 1, 3, 1, 0.001)] })
