@@ -1,21 +1,17 @@
-import type { Edition } from '@even-watt/contract'
 import { useState } from 'react'
 import { api, problemOf } from '../api/api'
 import { useAppDispatch } from '../store'
 import { ChooseFile } from '../ui/ChooseFile'
-import { shortDate } from '../ui/dates'
 import { Notice } from '../ui/Notice'
 import { Page } from '../ui/Page'
+import { checked, type Checked } from './checked'
 import { readPage } from './page'
 
 const mostBytes = 64 * 2 ** 20
 
-interface Said {
-  readonly kind: 'good' | 'problem' | 'odd'
-  readonly words: string
-}
+type Said = Pick<Checked, 'kind' | 'words'> & Partial<Checked>
 
-/** Whether a published page still says what was published. */
+/** Whether a published page is still what was published. */
 export function CheckPage() {
   const dispatch = useAppDispatch()
   const [said, setSaid] = useState<Said>()
@@ -24,24 +20,16 @@ export function CheckPage() {
     setSaid(undefined)
     if (file.size > mostBytes)
       return setSaid({ kind: 'problem', words: `${file.name} is too large for a published page.` })
-    const page = await readPage(await file.text())
+    const page = await readPage(new Uint8Array(await file.arrayBuffer()))
     if (!page) return setSaid({ kind: 'problem', words: `${file.name} is no page that Even Watt published.` })
-    if (page.found !== page.claimed)
-      return setSaid({
-        kind: 'problem',
-        words: `${file.name} was changed after it was published: what it says does not have the hash that it names.`,
-      })
     const known = await dispatch(
       api.endpoints.editionByContent.initiate(page.found, { subscribe: false, forceRefetch: true }),
     )
-    if (known.data) return setSaid({ kind: 'good', words: sayKnown(known.data) })
+    const problem = known.data ? undefined : problemOf(known.error)
     return setSaid(
-      problemOf(known.error).status === 404
-        ? {
-            kind: 'odd',
-            words: `${file.name} has the hash that it names, but no such edition was published on this bench: ask for the hash where it was.`,
-          }
-        : { kind: 'problem', words: problemOf(known.error).title },
+      problem && problem.status !== 404
+        ? { kind: 'problem', words: problem.title }
+        : checked(file.name, page, known.data),
     )
   }
   return (
@@ -54,8 +42,8 @@ export function CheckPage() {
         }}
       >
         <p className="max-w-prose">
-          Is a published page what was published? Choose the file, or drop it here: its hash is worked out
-          anew and looked for among the editions of this bench.
+          Is a published page what was published? Choose the file, or drop it here. Its hashes are worked out
+          anew, and looked for among the editions of this bench.
         </p>
         <ChooseFile
           accept=".html,text/html"
@@ -64,11 +52,28 @@ export function CheckPage() {
         >
           Choose a page
         </ChooseFile>
-        {said && <Notice kind={said.kind}>{said.words}</Notice>}
+        {said && (
+          <Notice kind={said.kind}>
+            {said.words}
+            <Told what="What this proves" sentences={said.proves} />
+            <Told what="What it cannot prove" sentences={said.cannot} />
+          </Notice>
+        )}
       </div>
     </Page>
   )
 }
 
-const sayKnown = ({ number, title, madeAt }: Edition): string =>
-  `This is edition ${number} of “${title}”, as it was published on ${shortDate(madeAt)}. Nothing of it was changed.`
+function Told({ what, sentences = [] }: { what: string; sentences?: readonly string[] | undefined }) {
+  if (!sentences.length) return null
+  return (
+    <>
+      <p className="mt-2 font-bold">{what}</p>
+      <ul>
+        {sentences.map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+    </>
+  )
+}

@@ -1,7 +1,8 @@
 /**
  * A published page: one HTML file that opens from disk, fetches nothing and runs nothing. What it says stands between
- * `<main id="edition">` and `</main>`; the SHA-256 of exactly those bytes stands in its head, and is kept with the
- * edition on the bench, so that a page that was changed afterwards is told from the one that was published.
+ * `<main id="edition">` and `</main>`; the SHA-256 of exactly those bytes stands in its head, and beside it that of the whole
+ * file, reckoned with noughts in its own place. Both are kept with the edition on the bench, so that a page that was changed
+ * afterwards, wherever, is told from the one that was published.
  */
 const opens = '<main id="edition">'
 const closes = '</main>'
@@ -31,6 +32,12 @@ export async function sha256(text: string | Uint8Array<ArrayBuffer>): Promise<st
 const policy =
   "default-src 'none'; style-src 'unsafe-inline'; font-src data:; img-src data:; form-action 'none'; base-uri 'none'"
 
+const noughts = '0'.repeat(64)
+const wholeMark = /(<meta name="even-watt-whole" content=")([0-9a-f]{64})(">)/
+
+/** The hash of a whole page, with noughts where it names it itself. */
+const wholeHash = (html: string): Promise<string> => sha256(html.replace(wholeMark, `$1${noughts}$3`))
+
 /** The whole file, and the hash of what it says. */
 export async function pageOf({
   title,
@@ -48,6 +55,7 @@ export async function pageOf({
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <meta name="even-watt-edition" content="${number}">
 <meta name="even-watt-sha256" content="${hash}">
+<meta name="even-watt-whole" content="${noughts}">
 <title>${escapeHtml(title)}, edition ${number}</title>
 <style>${css.replaceAll('</style', '<\\/style')}</style>
 </head>
@@ -57,26 +65,46 @@ ${opens}${content}${closes}
 </body>
 </html>
 `
-  return { html, hash }
+  const whole = await wholeHash(html)
+  return { html: html.replace(wholeMark, `$1${whole}$3`), hash }
 }
 
 export interface ReadPage {
   readonly number: number
-  /** The hash that its head claims, and the one that its content has. */
+  /** The hash that its head claims for what it says, and the one that it has. */
   readonly claimed: string
   readonly found: string
+  /** Whether the whole file has the hash that it names for itself; pages of older benches name none. */
+  readonly whole: 'as named' | 'changed' | 'not named'
+  /** Of its bytes as they are. */
+  readonly sha256: string
 }
 
 /** A page that somebody brings: what it claims and what it has; undefined: it is no published page. */
-export async function readPage(html: string): Promise<ReadPage | undefined> {
+export async function readPage(bytes: Uint8Array<ArrayBuffer>): Promise<ReadPage | undefined> {
+  const html = decoded(bytes)
+  if (html === undefined) return undefined
   const [, number] = /<meta name="even-watt-edition" content="(\d{1,5})">/.exec(html) ?? []
   const [, claimed] = /<meta name="even-watt-sha256" content="([0-9a-f]{64})">/.exec(html) ?? []
   const start = html.indexOf(opens)
   const end = html.lastIndexOf(closes)
   if (number === undefined || claimed === undefined || start < 0 || end < start) return undefined
+  // Whatever stands within the page itself is not its head.
+  const named = wholeMark.exec(html.slice(0, start))?.[2]
   return {
     number: Number(number),
     claimed,
     found: await sha256(html.slice(start + opens.length, end)),
+    whole: named === undefined ? 'not named' : named === (await wholeHash(html)) ? 'as named' : 'changed',
+    sha256: await sha256(bytes),
+  }
+}
+
+/** Other bytes must not read as the same text: what is no UTF-8 is no page, and a mark of byte order is kept. */
+function decoded(bytes: Uint8Array): string | undefined {
+  try {
+    return new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(bytes)
+  } catch {
+    return undefined
   }
 }
