@@ -63,6 +63,17 @@ const Repeating = z.object({
   /** From the fundamental up; as many as lie below the rate / 2.5, 50 at most. */
   harmonics: z.array(finite('Harmonic')).check(z.maxLength(50, 'Harmonics: 50 at most.')),
   phases: z.array(finite('Phase')).check(z.maxLength(50, 'Phases: 50 at most.')),
+  /**
+   * Distortion by harmonic groups and by subgroups, and what stands between the harmonics, as shares of the fundamental's;
+   * of ten or twelve steady cycles only.
+   */
+  groups: z.optional(
+    z.object({
+      thdGroups: share('THD of groups'),
+      thdSubgroups: share('THD of subgroups'),
+      between: share('Interharmonics'),
+    }),
+  ),
   /** Share of the period within 5 % of the peak around its middle. */
   dwell: share('Dwell'),
   /** Half waves that are not each other’s mirror image: RMS of the difference, share of the RMS. */

@@ -1,6 +1,6 @@
 import type { CaptureFigures, ChannelFigures, Instrument } from '@even-watt/contract'
 import { rectangular, uncertain, type FigureUnit, type Uncertain } from '@even-watt/core'
-import { powerTerms } from '@even-watt/core/waveform/index'
+import { kFactor, powerTerms, thdOfRms } from '@even-watt/core/waveform/index'
 import { unitOfChannel } from './words'
 
 /** A figure of a capture with how it is worked. */
@@ -95,7 +95,8 @@ export function figuresOf(
       })
   }
   if (wave) {
-    const { thd, floor, fundamental, dwell, plateau, asymmetry } = wave
+    const { thd, floor, fundamental, dwell, plateau, asymmetry, groups } = wave
+    const K = channel.quantity === 'I_C' ? kFactor(wave.harmonics) : undefined
     figures.push(
       {
         words: 'fundamental',
@@ -108,6 +109,12 @@ export function figuresOf(
         x: ratio(thd, 0.02 * thd + floor),
         unit: '%',
         working: `√ΣV_h² / V_1 up to harmonic ${wave.harmonics.length}; of components, not of subgroups (IEC 61000-4-7)`,
+      },
+      {
+        words: 'THD of the whole RMS',
+        x: ratio(thdOfRms(thd), 0.02 * thd + floor),
+        unit: '%',
+        working: 'THD / √(1 + THD²)',
       },
       {
         words: 'of that noise alone',
@@ -128,6 +135,34 @@ export function figuresOf(
         working: 'RMS of half the sum of the two half cycles / RMS',
       },
     )
+    if (K !== undefined)
+      figures.push({
+        words: 'K-factor',
+        x: ratio(K, 0.04 * (K - 1)),
+        unit: '',
+        working: 'Σh²·I_h² / ΣI_h² (IEEE C57.110): what it heats a transformer more than a sine',
+      })
+    if (groups)
+      figures.push(
+        {
+          words: 'THD of harmonic groups',
+          x: ratio(groups.thdGroups, 0.02 * groups.thdGroups + floor),
+          unit: '%',
+          working: 'lines of a half harmonic on either side, over the first group (IEC 61000-4-7)',
+        },
+        {
+          words: 'THD of harmonic subgroups',
+          x: ratio(groups.thdSubgroups, 0.02 * groups.thdSubgroups + floor),
+          unit: '%',
+          working: 'the line of each harmonic and its neighbours, over the first subgroup (IEC 61000-4-7)',
+        },
+        {
+          words: 'between the harmonics',
+          x: ratio(groups.between, 0.02 * groups.between + floor),
+          unit: '%',
+          working: 'all interharmonic subgroups over the fundamental (IEC 61000-4-7)',
+        },
+      )
     if (plateau)
       figures.push(
         {
@@ -175,6 +210,8 @@ export function powerFigures({ channels, P }: CaptureFigures, { percent }: Instr
     watts('D_I, current’s distortion', terms.D_I, 'var', 'V1·I_H'),
     watts('D_V, voltage’s distortion', terms.D_V, 'var', 'V_H·I1'),
     watts('S_H, of both', terms.S_H, 'VA', 'V_H·I_H'),
+    watts('S1, of the fundamentals', terms.S1, 'VA', 'V1·I1'),
+    watts('S_N, not of the fundamentals', terms.S_N, 'VA', '√(S² − S1²)'),
     watts('N, not active', terms.N, 'VA', '√(S² − P²)'),
   ]
 }

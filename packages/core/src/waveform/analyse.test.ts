@@ -99,6 +99,8 @@ describe('volts and amperes at once', () => {
       D_I: 905.219,
       D_V: 46.287,
       S_H: 30.362,
+      S1: 230 * 6,
+      S_N: Math.sqrt(1651.328 ** 2 - 1380 ** 2),
       N: 1111.681,
     }
     for (const [term, value] of Object.entries(expected))

@@ -7,6 +7,7 @@ import { Basis } from './basis'
 import { amplitudeOf, meanProduct, phaseOf } from './components'
 import { Folding, type MeanCycle } from './cycle'
 import { evened } from './evened'
+import { groupsIn } from './groups'
 import { courseOf } from './course'
 import { plateauOf } from './plateau'
 import { transferIn } from './transfer'
@@ -61,9 +62,10 @@ export function analyseCapture(sampled: Sampled, progress: Progress = () => unde
   const looked = even?.channels ?? channels
   const windows = even?.windows ?? found.windows
   const lead = looked[channels.indexOf(leader)] as SampledChannel
-  const repeating = looked.map((channel, i) => {
+  const repeating = looked.map((channel, i): Repeats => {
     progress(0.5 + (0.5 * i) / channels.length)
-    return repeats(channel, lead, windows, isDc(leader))
+    const found = repeats(channel, lead, windows, isDc(leader))
+    return even ? found : withGroups(found, channel, windows[0])
   })
   const [volts, amps] = (['V_C', 'I_C'] as const).map((quantity) =>
     looked.findIndex((c) => c.quantity === quantity),
@@ -192,6 +194,15 @@ function repeats(
   const phases = turned.map(([re, im]) => Math.atan2(im, re))
   const floor = Math.sqrt((sum.noise / sum.noisy) * Math.max(0, count - 1))
   return { cycle, figures: { ...figures, wave: waveOf({ ...basics, harmonics, phases, floor }, cycle) } }
+}
+
+/** With what the first window holds beside its harmonics. */
+function withGroups({ figures, cycle }: Repeats, { x }: SampledChannel, window: Window | undefined): Repeats {
+  const own = window && figures.wave && window.basis.components(x, window.from)
+  const groups = own && groupsIn(x, { ...window, components: own })
+  return groups && figures.wave
+    ? { cycle, figures: { ...figures, wave: { ...figures.wave, groups } } }
+    : { figures, cycle }
 }
 
 function waveOf(

@@ -13,6 +13,9 @@ export interface PowerTerms {
   readonly D_I: number
   readonly D_V: number
   readonly S_H: number
+  /** Apparent of the fundamentals, and all that is not: S_N = √(S² − S1²). */
+  readonly S1: number
+  readonly S_N: number
   /** All that is not active. */
   readonly N: number
   /** Angle by which the current's fundamental lags, rad. */
@@ -40,6 +43,8 @@ export function powerTerms(volts: ChannelFigures, amps: ChannelFigures, P: numbe
     D_I: V1 * I_H,
     D_V: V_H * I1,
     S_H: V_H * I_H,
+    S1: V1 * I1,
+    S_N: Math.sqrt(Math.max(0, S ** 2 - (V1 * I1) ** 2)),
     N: Math.sqrt(Math.max(0, S ** 2 - P ** 2)),
     lag,
   }
