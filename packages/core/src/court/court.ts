@@ -4,7 +4,7 @@ import { claimValue } from '../units'
 import type { Asked } from './asked'
 import type { Evidence } from './evidence'
 import { rankOf, spoils, type Hindrance } from './hindrances'
-import { carriesNoMore, mayNot, pastIt, setByHand } from './openEnds'
+import { carriesNoMore, mayNot, pastIt, setByHand, unsaid } from './openEnds'
 import type { Promised } from './promise'
 import { roomHindrance } from './room'
 import { clearance, outcomeOf, rule, sideOf, type Ruling, type Side } from './rule'
@@ -51,7 +51,8 @@ export function court(promised: Promised, asked: Asked): Verdict {
   const barred = brought
     .filter(({ figure }) => figure.refused)
     .flatMap((one) => wouldDecide(one, promised, asked))
-  return notShown(barred.length ? barred : heard.filter(({ reason }) => reason), promised, asked)
+  const open = heard.map((one) => (one.reason ? one : { ...one, reason: unsaid(asked) }))
+  return notShown(barred.length ? barred : open, promised, asked)
 }
 
 /** What would decide and was refused is what stands in the way, before all that decides nothing anyway. */

@@ -26,6 +26,13 @@ export const mayNot = ({ symbol, grade, refused }: Figure): Hindrance =>
     would: refused?.todo ?? 'A measured value is needed.',
   }))
 
+/** What would break a promise, and does not where the tester says that something else ended it. */
+export const unsaid = (asked: Asked): Hindrance =>
+  hindrance('end not known', () => ({
+    why: '',
+    would: asked.limiter?.wouldShow ?? '',
+  }))
+
 /** What ended it as the tester says it. */
 export const setByHand = (reason: Hindrance, { limiter }: LimiterSet): Hindrance => ({
   ...reason,
