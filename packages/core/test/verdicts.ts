@@ -1,6 +1,6 @@
-import type { Claim, EntryOf, Revision, StoredUnit } from '@even-watt/contract'
+import type { Claim, Entry, EntryOf, Revision, StoredUnit } from '@even-watt/contract'
 import { viewTrial } from '../src/view'
-import { ladderEntry, revisionOf, trialOf, unitOf, uuid } from './makers'
+import { ladderEntry, meterOf, rangeOf, revisionOf, stationOf, trialOf, unitOf, uuid } from './makers'
 
 export type Entries = Parameters<typeof viewTrial>[1]
 
@@ -39,4 +39,24 @@ export const stepOf = (
     { V_A: V_B + 0.3, V_B, I: P_C / 0.93 / V_B, P_C, V_C: 229 },
     { load: `${P_C} W`, held: 600, ...rest },
   )
+}
+
+const usual = meterOf()
+/** A meter that counts energy and reads what a station's bench needs beside the usual. */
+export const counting = {
+  ...usual,
+  ranges: [
+    ...usual.ranges,
+    rangeOf('energy', 1e5, 1, 1, 0.1),
+    rangeOf('DC power', 3000, 1, 1, 1),
+    rangeOf('charge', 1e4, 1, 1, 0.1),
+  ],
+}
+
+/** What stands of one promise of a power station. */
+export const onStation = (claim: Partial<Claim>, entries: readonly Entry[], more: Claim[] = []) => {
+  const unit = stationOf([claimOf(claim), ...more])
+  const [found] = viewTrial(trialOf([revisionOf({ unit, meters: [counting] })]), entries).findings
+  if (!found) throw new Error('no finding')
+  return found.standing
 }

@@ -1,4 +1,4 @@
-import type { Claim, Entry, EntryOf } from '@even-watt/contract'
+import type { Entry, EntryOf } from '@even-watt/contract'
 import {
   checkIn,
   ladderEntry,
@@ -14,7 +14,7 @@ import {
   uuid,
   valuesOf,
 } from '../../test/makers'
-import { claimOf, stepOf, verdictOn } from '../../test/verdicts'
+import { claimOf, onStation, stepOf, verdictOn } from '../../test/verdicts'
 import { meanPower } from '../logs'
 import { expanded } from '../meters'
 import { startGround, willItStart } from '../limits'
@@ -36,27 +36,10 @@ const doubt = (of: EntryOf<'doubt'>['of'], id = 8890): EntryOf<'doubt'> => ({
   of,
   why: 'it slipped',
 })
-const onStation = (claim: Partial<Claim>, entries: readonly Entry[], more: Claim[] = []) => {
-  const unit = stationOf([claimOf(claim), ...more])
-  const [found] = viewTrial(trialOf([revisionOf({ unit, meters: [counting] })]), entries).findings
-  if (!found) throw new Error('no finding')
-  return found.standing
-}
-const usual = meterOf()
 /** A meter on each place that a typed test is read at. */
 const hung = rigOf({
   assignments: (['P_C', 'V_C', 'V_B'] as const).map((quantity) => ({ quantity, meter: uuid(1) })),
 })
-const counting = {
-  ...usual,
-  ranges: [
-    ...usual.ranges,
-    rangeOf('energy', 1e5, 1, 1, 0.1),
-    rangeOf('DC power', 3000, 1, 1, 1),
-    rangeOf('charge', 1e4, 1, 1, 0.1),
-  ],
-}
-
 describe('holds and logs', () => {
   const hold = logEntry({ what: 'rated hold', kind: 'element' })
   const looks = (rows: readonly (readonly [number, number])[], log = hold) =>

@@ -182,7 +182,9 @@ describe('the matrix of promises and what may spoil them', () => {
       const { kept, broken } = values[promiseOf(quantity).usual.comparator]
       const bars = { why: 'so.', todo: 'Again.' }
       const refused = (value: number) => made(value, { figure: figureOf(value, 1, { refused: bars }) })
-      const idle = made(kept, { hindrances: [hindrance('not watched', () => ({ why: 'so', would: 'more' }))] })
+      const idle = made(kept, {
+        hindrances: [hindrance('not watched', () => ({ why: 'so', would: 'more' }))],
+      })
       for (const value of [kept, broken])
         expect(outcomeOf(quantity, [refused(value), idle])).toMatchObject({
           outcome: 'not shown',
