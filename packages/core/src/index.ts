@@ -133,6 +133,7 @@ export {
   comparedMeters,
   dutyEfficiency,
   efficiencyAt,
+  efficiencyAtInputs,
   hasFit,
   lossAt,
   nextPosition,

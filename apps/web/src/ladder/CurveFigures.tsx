@@ -4,6 +4,7 @@ import {
   claimValue,
   derive,
   dutyEfficiency,
+  efficiencyAtInputs,
   hasFit,
   isFigure,
   peakOf,
@@ -60,6 +61,7 @@ export function CurveFigures({ analysis, rated, duty, dutyEditor }: Props) {
           missing: `It needs steps from ${say(lowest, 'W')} to ${say(highest, 'W')}; measured are ${say(fit.low, 'W')} to ${say(fit.high, 'W')}.`,
         }
   }
+  const atInputs = efficiencyAtInputs(analysis)
   return (
     <div className="grid gap-x-8 gap-y-2 text-[0.97rem] md:grid-cols-2">
       {of !== 'unit' && (
@@ -85,6 +87,11 @@ export function CurveFigures({ analysis, rated, duty, dutyEditor }: Props) {
         <Row words="Californian">
           <Fig of={weighted('Californian')} withUnit />
         </Row>
+        {atInputs.map(({ which, volts, watts, eta }) => (
+          <Row key={which} words={`${which.charAt(0).toUpperCase()}${which.slice(1)} input`}>
+            <Fig of={eta} withUnit /> with {say(volts, 'V')}, at {say(watts, 'W')}
+          </Row>
+        ))}
         <Row words="Duty">
           {duty.length ? (
             <Duty

@@ -140,7 +140,7 @@ describe('a run-down', () => {
     const { log, analysis } = look(entries)
     expect(ranFor(log) / 60).toBe(61)
     expect(runDownsOf(analysis)[0]?.sentence).toMatch(
-      /; heat stopped it at 51 min, for 9 min\. A BMS cut off\.$/,
+      /; heat stopped it at 51 min, for 9 min\. A BMS cut off\. At 0\.82 C\.$/,
     )
   })
 

@@ -5,6 +5,7 @@ import type { Analysis } from '../trials'
 import { claimOf, claimValue } from '../units'
 import { ranEmpty, whyEnded } from './ended'
 import { predictEnds, type Predicted } from './predict'
+import { rateOf, sayCircumstances, storeTemperature } from './rate'
 
 /** A run-down with what it came to. */
 export interface RunDown {
@@ -53,7 +54,12 @@ export function runDownsOf(analysis: Analysis): RunDown[] {
       why,
       complete: ranEmpty(log),
       predicted: predictEnds(log, all.slice(0, i), analysis),
-      sentence: sentenceOf(log, { delivered, share, ran, stops, why, watts, label }),
+      sentence: [
+        sentenceOf(log, { delivered, share, ran, stops, why, watts, label }),
+        sayCircumstances(rateOf(log, { ran, watts, label }, analysis), storeTemperature(log)),
+      ]
+        .filter(Boolean)
+        .join(' '),
     }
   })
 }

@@ -1,3 +1,4 @@
+export * from './atInputs'
 export * from './analysis'
 export * from './comparedMeters'
 export * from './curve'
