@@ -2,7 +2,7 @@ import type { EntryOf } from '@even-watt/contract'
 import type { StepFigures } from '@even-watt/core'
 import { useImperativeHandle, useRef, useState, type Ref } from 'react'
 import type { TakenStep } from '../plan/usePlannedNext'
-import { ArmsLength } from './ArmsLength'
+import { LadderAtArmsLength } from './LadderAtArmsLength'
 import type { Layout } from './columns'
 import { draftOf, emptyDraft } from './draft'
 import { EntryRows } from './EntryRows'
@@ -84,7 +84,7 @@ export function Entry({ handle, layout, onCaptured }: Props) {
           />
         </tbody>
       </table>
-      {large && <ArmsLength state={state} onClose={() => setLarge(false)} />}
+      {large && <LadderAtArmsLength state={state} onClose={() => setLarge(false)} />}
     </>
   )
 }

@@ -1,10 +1,11 @@
 import type { CheckIn, LogEnd, Unit, Value } from '@even-watt/contract'
-import { askedOf, parseNumber, quantityData, runDownsOf, type Log } from '@even-watt/core'
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
-import { useState, type KeyboardEvent } from 'react'
+import { askedOf, parseNumber, plain, quantityData, runDownsOf, type Log } from '@even-watt/core'
+import { useState } from 'react'
 import { capture } from '../outbox/capture'
 import { useNow } from '../schedule/useNow'
 import { useTrial } from '../trials/useTrial'
+import { AtArmsLength, FootButton } from '../ui/atArmsLength/AtArmsLength'
+import { LargeField, PromptNote } from '../ui/atArmsLength/LargeField'
 import { clockTime } from '../ui/dates'
 import { nameOfLog, sayMinutes } from './words'
 
@@ -80,78 +81,46 @@ export function LogAtArmsLength({ log, onClose }: Props) {
     if (parsed?.ok && (parsed.value < 0 || parsed.value > 100)) return setFault('Its gauge: from 0 to 100 %.')
     return keep(values, parsed?.ok ? parsed.value / 100 : charge)
   }
-  const onKey = (event: KeyboardEvent) => {
-    if (event.key !== 'Enter') return
-    event.preventDefault()
-    go()
-  }
   const run = runDownsOf(analysis).find((one) => one.log === log)
   const end = run?.predicted?.predictions.at(-1)?.end
   const over = overOf(log, revision.unit)
-  const big = 'action px-4 py-3 text-xl'
+  const ends =
+    end === undefined
+      ? ''
+      : ` · ends about ${clockTime(new Date(Date.parse(log.entry.at) + end * 1000).toISOString())}`
   return (
-    <Dialog open onClose={onClose} className="relative z-40">
-      <DialogPanel className="bg-ground fixed inset-0 flex flex-col overflow-y-auto">
-        <div className="border-b border-rule px-5 py-3">
-          <DialogTitle className="truncate text-lg font-bold">{nameOfLog(log)}</DialogTitle>
-          <p className="text-quiet">
-            {sayMinutes(Math.max(0, (now - Date.parse(log.entry.at)) / 1000))} · {log.checkIns.length}{' '}
-            {log.checkIns.length === 1 ? 'check-in' : 'check-ins'}
-            {end !== undefined &&
-              ` · ends about ${clockTime(new Date(Date.parse(log.entry.at) + end * 1000).toISOString())}`}
-          </p>
-        </div>
-        <div className="flex flex-1 flex-col gap-3 px-5 py-4">
-          <label className="block text-2xl font-bold">
-            {current ? quantityData[current.quantity].words : 'What does its gauge say?'}
-            <span className="flex items-baseline gap-3">
-              <input
-                key={at}
-                autoFocus
-                autoComplete="off"
-                inputMode="decimal"
-                className="figures w-full min-w-0 border-b border-quiet bg-transparent text-[clamp(4.5rem,22vw,13rem)] leading-tight"
-                value={text}
-                aria-invalid={fault !== undefined}
-                onChange={(event) => {
-                  setText(event.target.value)
-                  setFault(undefined)
-                }}
-                onKeyDown={onKey}
-              />
-              <span className="text-quiet text-4xl">
-                {current ? quantityData[current.quantity].unit : '%'}
-              </span>
-            </span>
-          </label>
-          {fault && (
-            <p className="text-madder text-2xl" role="alert">
-              {fault}
-            </p>
-          )}
-          <p className="text-quiet text-xl">
-            {at + 1} of {questions}
-            {values.map(({ quantity, value }) => ` · ${value} ${quantityData[quantity].unit}`).join('')}
-          </p>
-          <div className="mt-auto flex flex-wrap gap-3">
-            <button type="button" className={`${big} action-main`} onClick={go}>
-              {at === questions - 1 ? 'Capture' : 'Next'}
-            </button>
-            <button type="button" className={big} onClick={() => keep(values, charge, { event: 'stopped' })}>
-              It stopped
-            </button>
-            <button type="button" className={big} onClick={() => keep(values, charge, { event: 'resumed' })}>
-              It resumed
-            </button>
-            <button type="button" className={big} onClick={() => keep(values, charge, { ended: over.why })}>
-              {over.words}
-            </button>
-            <button type="button" className={`${big} ml-auto`} onClick={onClose}>
-              Close
-            </button>
-          </div>
-        </div>
-      </DialogPanel>
-    </Dialog>
+    <AtArmsLength
+      title={nameOfLog(log)}
+      under={`${sayMinutes(Math.max(0, (now - Date.parse(log.entry.at)) / 1000))} · ${log.checkIns.length} ${log.checkIns.length === 1 ? 'check-in' : 'check-ins'}${ends}`}
+      onClose={onClose}
+      foot={
+        <>
+          <FootButton onClick={() => keep(values, charge, { event: 'stopped' })}>It stopped</FootButton>
+          <FootButton onClick={() => keep(values, charge, { event: 'resumed' })}>It resumed</FootButton>
+          <FootButton onClick={() => keep(values, charge, { ended: over.why })}>{over.words}</FootButton>
+          <FootButton main onClick={go}>
+            {at === questions - 1 ? 'Capture' : 'Next'}
+          </FootButton>
+        </>
+      }
+    >
+      <LargeField
+        prompt={at}
+        label={current ? quantityData[current.quantity].words : 'What does its gauge say?'}
+        unit={current ? quantityData[current.quantity].unit : '%'}
+        value={text}
+        invalid={fault !== undefined}
+        onChange={(typed) => {
+          setText(typed)
+          setFault(undefined)
+        }}
+        onEnter={go}
+      />
+      <PromptNote fault={fault} />
+      <p className="text-quiet text-xl">
+        {at + 1} of {questions}
+        {values.map(({ quantity, value }) => ` · ${plain(value)} ${quantityData[quantity].unit}`).join('')}
+      </p>
+    </AtArmsLength>
   )
 }

@@ -1,9 +1,10 @@
 import { openedBy, startOutcomes, type EntryOf } from '@even-watt/contract'
 import { parseNumber, readingsOf } from '@even-watt/core'
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
-import { useState, type KeyboardEvent } from 'react'
+import { useState } from 'react'
 import { capture } from '../outbox/capture'
 import { useTrial } from '../trials/useTrial'
+import { AtArmsLength, FootButton, LargeChoice } from '../ui/atArmsLength/AtArmsLength'
+import { LargeField, PromptNote } from '../ui/atArmsLength/LargeField'
 import type { Untried } from './tryNext'
 
 type Reading = EntryOf<'motors'>['reading']
@@ -68,131 +69,88 @@ export function StartsAtArmsLength({ untried, onClose }: Props) {
     if (at - 3 === numbers.length - 1) keep(next)
     else to(at + 1)
   }
-  const onKey = (event: KeyboardEvent) => {
-    if (event.key !== 'Enter') return
-    event.preventDefault()
-    if (at === 0) motor(text)
-    else answerNumber(false)
-  }
-  const big = 'action w-full py-4 text-left text-2xl whitespace-normal'
+  const go = () => (at === 0 ? motor(text) : answerNumber(false))
   const field = (label: string, unit?: string) => (
-    <label className="block text-2xl font-bold">
-      {label}
-      <span className="flex items-baseline gap-3">
-        <input
-          key={at}
-          autoFocus
-          autoComplete="off"
-          inputMode={unit ? 'decimal' : 'text'}
-          className={`figures w-full min-w-0 border-b border-quiet bg-transparent leading-tight ${unit ? 'text-[clamp(4.5rem,22vw,13rem)]' : 'text-[clamp(2rem,7vw,4rem)]'}`}
-          value={text}
-          aria-invalid={fault !== undefined}
-          onChange={(event) => {
-            setText(event.target.value)
-            setFault(undefined)
-          }}
-          onKeyDown={onKey}
-        />
-        {unit && <span className="text-quiet text-4xl">{unit}</span>}
-      </span>
-    </label>
+    <LargeField
+      prompt={at}
+      label={label}
+      unit={unit}
+      value={text}
+      invalid={fault !== undefined}
+      onChange={(typed) => {
+        setText(typed)
+        setFault(undefined)
+      }}
+      onEnter={go}
+    />
   )
+  const names = [
+    ...attempts.slice(-1).map(({ reading }) => reading.load),
+    ...untried.map(({ load }) => load.name),
+  ].slice(0, 4)
   return (
-    <Dialog open onClose={onClose} className="relative z-40">
-      <DialogPanel className="bg-ground fixed inset-0 flex flex-col overflow-y-auto">
-        <div className="border-b border-rule px-5 py-3">
-          <DialogTitle className="truncate text-lg font-bold">{draft.load ?? 'Next attempt'}</DialogTitle>
-        </div>
-        <div className="flex flex-1 flex-col gap-3 px-5 py-4">
-          {at === 0 && done && (
-            <p className="max-w-3xl text-2xl" role="status">
-              {done.entry.reading.load}, attempt {done.entry.reading.number}: {done.outcome}
-              {done.ended && `. ${done.ended.say().why}`}
-            </p>
-          )}
-          {at === 0 && (
-            <>
-              {field('What is started?')}
-              {[
-                ...(attempts.at(-1) ? [attempts.at(-1)?.reading.load ?? ''] : []),
-                ...untried.map(({ load }) => load.name),
-              ]
-                .slice(0, 4)
-                .map((name, i) => (
-                  <button key={name} type="button" className={big} onClick={() => motor(name)}>
-                    {i === 0 && attempts.length ? `Again: ${name}` : name}
-                  </button>
-                ))}
-            </>
-          )}
-          {at === 1 && (
-            <>
-              <p className="text-2xl font-bold">What did it do?</p>
-              {startOutcomes.map((one) => (
-                <button key={one} type="button" className={big} onClick={() => outcome(one)}>
-                  {one}
-                </button>
-              ))}
-            </>
-          )}
-          {at === 2 && failed && (
-            <>
-              <p className="text-2xl font-bold">What opened, or went off?</p>
-              {openedBy.map((opened) => (
-                <button
-                  key={opened}
-                  type="button"
-                  className={big}
-                  onClick={() => {
-                    setDraft({ ...draft, opened })
-                    to(3)
-                  }}
-                >
-                  {opened}
-                </button>
-              ))}
-              <button type="button" className={big} onClick={() => to(3)}>
-                not looked
-              </button>
-            </>
-          )}
-          {number && field(number[1], number[2])}
-          <p className="text-madder min-h-8 text-xl" role="alert">
-            {fault && `■ ${fault}`}
-          </p>
-        </div>
-        <div className="sticky bottom-0 flex border-t-2 border-ink bg-ground">
-          <button type="button" className="flex-1 py-5 text-lg font-bold" onClick={onClose}>
-            Leave
-          </button>
-          <button
-            type="button"
-            className="flex-1 py-5 text-lg font-bold"
-            disabled={at === 0}
-            onClick={() => to(at - 1)}
-          >
+    <AtArmsLength
+      title={draft.load ?? 'Next attempt'}
+      onClose={onClose}
+      foot={
+        <>
+          <FootButton disabled={at === 0} onClick={() => to(at - 1)}>
             Back
-          </button>
-          {number && (
-            <button
-              type="button"
-              className="flex-1 py-5 text-lg font-bold"
-              onClick={() => answerNumber(true)}
-            >
-              Not read
-            </button>
-          )}
+          </FootButton>
+          {number && <FootButton onClick={() => answerNumber(true)}>Not read</FootButton>}
           {(at === 0 || number) && (
-            <button
-              type="button"
-              className="bg-ink text-ground flex-[2] py-5 text-lg font-bold"
-              onClick={() => (at === 0 ? motor(text) : answerNumber(false))}
-            >
+            <FootButton main onClick={go}>
               {at - 3 === numbers.length - 1 ? 'Capture' : 'Continue'}
-            </button>
+            </FootButton>
           )}
-        </div>
-      </DialogPanel>
-    </Dialog>
+        </>
+      }
+    >
+      {at === 0 && done && (
+        <p className="max-w-3xl text-2xl" role="status">
+          {done.entry.reading.load}, attempt {done.entry.reading.number}: {done.outcome}
+          {done.ended && `. ${done.ended.say().why}`}
+        </p>
+      )}
+      {at === 0 && (
+        <>
+          {field('What is started?')}
+          {names.map((name, i) => (
+            <LargeChoice key={name} onClick={() => motor(name)}>
+              {i === 0 && attempts.length ? `Again: ${name}` : name}
+            </LargeChoice>
+          ))}
+        </>
+      )}
+      {at === 1 && (
+        <>
+          <p className="text-2xl font-bold">What did it do?</p>
+          {startOutcomes.map((one) => (
+            <LargeChoice key={one} onClick={() => outcome(one)}>
+              {one}
+            </LargeChoice>
+          ))}
+        </>
+      )}
+      {at === 2 && failed && (
+        <>
+          <p className="text-2xl font-bold">What opened, or went off?</p>
+          {openedBy.map((opened) => (
+            <LargeChoice
+              key={opened}
+              onClick={() => {
+                setDraft({ ...draft, opened })
+                to(3)
+              }}
+            >
+              {opened}
+            </LargeChoice>
+          ))}
+          <LargeChoice onClick={() => to(3)}>not looked</LargeChoice>
+        </>
+      )}
+      {number && field(number[1], number[2])}
+      <PromptNote fault={fault} />
+    </AtArmsLength>
   )
 }

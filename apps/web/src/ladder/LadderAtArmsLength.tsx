@@ -1,0 +1,138 @@
+import type { Quantity } from '@even-watt/contract'
+import { parseNumber, quantityData, say } from '@even-watt/core'
+import { useState } from 'react'
+import { RangeChoice } from '../evidence/RangeChoice'
+import { usePlannedNext, type TakenStep } from '../plan/usePlannedNext'
+import { useTrial } from '../trials/useTrial'
+import { CapturedResult } from './CapturedResult'
+import { typedValues } from './draft'
+import type { DraftState } from './useDraft'
+import { useDraftPreview } from './useDraftPreview'
+import { AtArmsLength, FootButton, LargeChoice } from '../ui/atArmsLength/AtArmsLength'
+import { LargeField, PromptNote } from '../ui/atArmsLength/LargeField'
+import { unitOf } from '../ui/units'
+
+interface Props {
+  readonly state: DraftState
+  readonly onClose: () => void
+}
+
+const hue = {
+  A: 'text-copper',
+  B: 'text-copper',
+  in: 'text-copper',
+  port: 'text-copper',
+  C: 'text-petrol',
+  any: 'text-ink',
+} as const
+
+/** A step, prompt by prompt. */
+export function LadderAtArmsLength({ state, onClose }: Props) {
+  const { analysis } = useTrial()
+  const { draft, fields, type, change, captureStep, faults, ids } = state
+  const { oddities } = useDraftPreview(state)
+  const [at, setAt] = useState(0)
+  const [captured, setCaptured] = useState<string>()
+  const planned = usePlannedNext()
+  const prompts = fields.filter((field) => field.meter)
+  // Prompt 0 asks for the load; the last one captures.
+  const field = at === 0 ? undefined : prompts[at - 1]
+  const last = at === prompts.length
+  const text = field ? (draft.texts[field.key] ?? '') : draft.load
+  const fault = field && text.trim() && !parseNumber(text).ok ? faults[field.key] : undefined
+  const meter = analysis.record.revision.meters.find((candidate) => candidate.id === field?.meter)?.name
+
+  const step = draft.step ?? ids.step
+  const take = (wanted: TakenStep) => {
+    change(wanted)
+    setAt(1)
+  }
+
+  const next = () => {
+    if (fault || (at === 0 && !draft.load.trim())) return
+    if (!last) setAt(at + 1)
+    else if (captureStep()) {
+      setCaptured(step)
+      setAt(0)
+    }
+  }
+  return (
+    <AtArmsLength
+      title={draft.load || 'Next step'}
+      beside={`${at + 1} of ${prompts.length + 1}`}
+      onClose={onClose}
+      foot={
+        <>
+          <FootButton disabled={at === 0} onClick={() => setAt(at - 1)}>
+            Back
+          </FootButton>
+          <FootButton main onClick={next}>
+            {last ? 'Capture' : 'Save and continue'}
+          </FootButton>
+        </>
+      }
+    >
+      {at === 0 && captured !== undefined && <CapturedResult step={captured} />}
+      {at === 0 && planned && !draft.load && (
+        <LargeChoice onClick={() => take(planned.step)}>
+          Planned next: {planned.step.load}, about {say(planned.step.expected, 'W', 4)}
+        </LargeChoice>
+      )}
+      <LargeField
+        prompt={at}
+        label={field ? labelOf(field.quantity) : 'What is connected?'}
+        hue={field ? hue[quantityData[field.quantity].tap] : ''}
+        under={meter ?? ''}
+        unit={field && unitOf(quantityData[field.quantity].unit)}
+        value={text}
+        invalid={fault !== undefined}
+        onChange={(typed) =>
+          field ? type(field.key, typed) : change({ load: typed, uses: undefined, expected: undefined })
+        }
+        onEnter={next}
+      />
+      {field && (
+        <RangeChoice
+          quantity={field.quantity}
+          meter={field.meter}
+          value={typedValues(draft, fields).get(field.key)}
+          range={draft.ranges[field.key] ?? ''}
+          onChange={(range) => change({ ranges: { ...draft.ranges, [field.key]: range } })}
+        />
+      )}
+      <PromptNote fault={fault}>
+        {oddities
+          .filter((oddity) => !oddity.at.quantity || oddity.at.quantity === field?.quantity)
+          .slice(0, 2)
+          .map((oddity, i) => (
+            <p key={i} className="text-ochre">
+              ▲ {oddity.odd} {oddity.todo}
+            </p>
+          ))}
+      </PromptNote>
+      <ul className="mt-auto max-w-3xl">
+        {prompts.map(({ key, quantity }, i) => (
+          <li
+            key={key}
+            className={`flex justify-between border-b border-rule py-1.5 text-lg ${i === at - 1 ? 'font-bold' : ''}`}
+          >
+            <button type="button" onClick={() => setAt(i + 1)}>
+              {tapOf(quantity)} {quantityData[quantity].words}
+            </button>
+            <span className="figures">
+              {draft.texts[key] ? `${draft.texts[key]} ${unitOf(quantityData[quantity].unit)}` : '–'}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </AtArmsLength>
+  )
+}
+
+const tapOf = (quantity: Quantity) => {
+  const { tap } = quantityData[quantity]
+  return tap === 'any' ? '' : tap
+}
+
+const labelOf = (quantity: Quantity) =>
+  [tapOf(quantity), quantityData[quantity].words].filter(Boolean).join(' · ')
