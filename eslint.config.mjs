@@ -50,7 +50,7 @@ const ranks = {
     'ports',
     'charging',
     'modes',
-    'compare',
+    'comparisons',
     'suits',
     'needs',
     'files',
@@ -58,7 +58,7 @@ const ranks = {
     'checklists',
     'diary',
     'expectations',
-    'publish',
+    'editions',
   ],
   'apps/web/src': [
     'offline',
@@ -81,14 +81,14 @@ const ranks = {
     'diary',
     'suits',
     'findings',
-    'publish',
+    'editions',
     'station',
     'rigs',
     'begin',
     'supply',
     'safety',
     'plan',
-    'waveform',
+    'captures',
     'noLoad',
     'ladder',
     'readings',
@@ -100,7 +100,7 @@ const ranks = {
     'ports',
     'charging',
     'modes',
-    'compare',
+    'comparisons',
     'needs',
     'files',
     'report',
@@ -140,7 +140,7 @@ const zones = Object.entries(ranks).flatMap(([layer, folders]) =>
 )
 
 export default tseslint.config(
-  { ignores: ['**/dist', '**/node_modules', 'test-results', 'playwright-report'] },
+  { ignores: ['.mutants', '**/dist', '**/node_modules', 'test-results', 'playwright-report'] },
   ...tseslint.configs.strict,
   {
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },

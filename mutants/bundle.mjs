@@ -7,7 +7,7 @@ import { bundled } from './bundled.mjs'
 const core = fileURLToPath(new URL('../packages/core/src/', import.meta.url))
 const fewer = fileURLToPath(new URL('fewerDraws.mjs', import.meta.url))
 const judging =
-  /^((attribution|blame|charging|court|endurance|evidence|facts|ladder|limits|modes|motors|needs|noLoad|ports|suits)\/.*|[^/]*)\.test\.ts$/
+  /^((attribution|blame|captures|charging|court|endurance|evidence|facts|ladder|limits|modes|motors|needs|noLoad|ports|suits)\/.*|[^/]*)\.test\.ts$/
 /** Counts work and decides nothing, or reads all of the demo. */
 const long = /^(growth|view|evidence\/bars|ladder\/properties)/
 

@@ -80,7 +80,17 @@ class BundleRunner {
     try {
       tests = declared(this.script)
     } catch (error) {
-      return { tests: [{ id: 'load', name: 'load', timeSpentMs: 0, status: TestStatus.Failed, failureMessage: String(error) }] }
+      return {
+        tests: [
+          {
+            id: 'load',
+            name: 'load',
+            timeSpentMs: 0,
+            status: TestStatus.Failed,
+            failureMessage: String(error),
+          },
+        ],
+      }
     }
     ready()
     for (const test of tests) {

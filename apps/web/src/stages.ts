@@ -13,7 +13,7 @@ import { rig } from './rigs/stage'
 import { makeSafe } from './safety/stage'
 import type { Stage } from './stage'
 import { lookOver } from './units/stage'
-import { waveform } from './waveform/stage'
+import { waveform } from './captures/stage'
 
 /** The work order: stages in the order they are worked. A new one is one line here. */
 export const stages: readonly Stage[] = [

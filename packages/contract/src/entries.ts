@@ -19,7 +19,7 @@ import { RunEvent } from './schedule'
 import { Id, instant, number, text, whole, words } from './shared'
 import { LoadTest } from './supply'
 import { Opened, Remark } from './units'
-import { Capture } from './waveform'
+import { Capture } from './captures'
 
 /** Every kind of entry and what it carries. A new kind is one line here; all else is derived. */
 const entryKinds = {

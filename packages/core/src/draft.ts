@@ -1,6 +1,6 @@
 import type { OwnAnswer, SuitRule, Trial } from '@even-watt/contract'
 import { answerOf } from './answer'
-import { criteria } from './compare'
+import { criteria } from './comparisons'
 import { isFigure, sayFigure, withPoint } from './figures'
 import type { ClaimFindings } from './judge'
 import { suitsOf, type Suiting } from './suits'

@@ -24,7 +24,7 @@ export {
   type Overlay,
   type Weights,
   type Worth,
-} from './compare'
+} from './comparisons'
 export {
   chargesOf,
   chargingTests,
@@ -267,7 +267,7 @@ export {
   statedOfComparison,
   statedOfTrial,
   type Marked,
-} from './publish'
+} from './editions'
 export {
   asFarAsPosts,
   asShunt,

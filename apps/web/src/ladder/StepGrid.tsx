@@ -1,7 +1,7 @@
 import { capturesOf, channelOf, readingsOf, type Analysis } from '@even-watt/core'
 import { useRef, type ReactNode } from 'react'
 import { Fig } from '../ui/Fig'
-import { MiniWave } from '../waveform/MiniWave'
+import { MiniWave } from '../captures/MiniWave'
 import { useNear } from '../ui/useNear'
 import { columns, placeHue, places, placeWords, type Layout, type Place } from './columns'
 import { stepLabel } from './stepLabel'

@@ -2,7 +2,7 @@ import type { StepFigures } from '@even-watt/core'
 import { channelOf, isFigure } from '@even-watt/core'
 import { memo } from 'react'
 import { Fig } from '../ui/Fig'
-import { MiniWave } from '../waveform/MiniWave'
+import { MiniWave } from '../captures/MiniWave'
 import { columns, type Place } from './columns'
 
 interface Props {

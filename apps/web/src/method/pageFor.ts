@@ -10,10 +10,10 @@ const pages: readonly (readonly [symbol: RegExp, page: string])[] = [
   [/^(I_idle|P_idle|energy per day|share of the bank|days until)/, 'no-load'],
   [/^(E|R_source|R_total|R_10|V_0|V_10|I_0|I_10|drift|E − V_A|P_bank)/, 'supply'],
   [/^(R|R_expected|R_path|gain|drop|V_post|P of|V of|excess|rest of)/, 'rigs'],
-  [/^(change of|deviation|difference of|η at its best|η over|lost a day)/, 'compare'],
+  [/^(change of|deviation|difference of|η at its best|η over|lost a day)/, 'comparisons'],
   [/^(lowest at a start|case in a room)/, 'suits'],
   [
-    /^(true RMS|mean|highest|lowest|peak to peak|crest|ripple|fundamental|THD$|of that noise|dwell|half waves|plateau|droop|P, |S, |cos φ1|P1|Q1|D_|S_H|N, )/,
+    /^(true RMS|mean|highest|lowest|peak to peak|crest|ripple|fundamental|THD|K-factor|between the harmonics|of that noise|dwell|half waves|plateau|droop|P, |S, |S1|S_N|cos φ1|P1|Q1|D_|S_H|N, )/,
     'waveform',
   ],
 ]

@@ -1,5 +1,5 @@
 import { isFigure, otherEquipment, plain, say, type Analysis } from '@even-watt/core'
-import { AddWave } from '../waveform/AddWave'
+import { AddWave } from '../captures/AddWave'
 import { Fig } from '../ui/Fig'
 import { RideDrawing } from './RideDrawing'
 import { StartDrawing } from './StartDrawing'

@@ -1,6 +1,6 @@
 import type { Course } from '@even-watt/contract'
 import { longestUnder, lowBounds } from '@even-watt/core'
-import { Drawn } from '../waveform/Drawn'
+import { Drawn } from '../captures/Drawn'
 
 const width = 640
 const height = 210

@@ -1,7 +1,7 @@
 import type { Course } from '@even-watt/contract'
 import { plain, say } from '@even-watt/core'
-import { tickStep } from '../waveform/drawing'
-import { Drawn } from '../waveform/Drawn'
+import { tickStep } from '../captures/drawing'
+import { Drawn } from '../captures/Drawn'
 
 interface Strip {
   readonly key: 'V_C' | 'I_C' | 'P' | 'V_B'

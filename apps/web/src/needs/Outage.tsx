@@ -9,7 +9,7 @@ import {
   type OwnNeed,
 } from '@even-watt/core'
 import { useMemo } from 'react'
-import { BesideTable } from '../compare/BesideTable'
+import { BesideTable } from '../comparisons/BesideTable'
 import type { ReadNeeds } from './form'
 
 interface Props {

@@ -1,5 +1,5 @@
 import { everyday, everydayEnergy, say, type OwnNeed, type UnitForNeed } from '@even-watt/core'
-import { BesideTable } from '../compare/BesideTable'
+import { BesideTable } from '../comparisons/BesideTable'
 import type { Found } from './found'
 
 interface Props {

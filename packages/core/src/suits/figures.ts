@@ -1,5 +1,5 @@
 import type { Claim, SuitFigure, Trial } from '@even-watt/contract'
-import { criteria } from '../compare'
+import { criteria } from '../comparisons'
 import { hindrance, type Asked, type Evidence, type Promised } from '../court'
 import { caseEvidence, caseTemperature, noise, type PlaceHeat } from '../endurance'
 import { derive, isFigure, sayFigure, type Derived, type Figure } from '../figures'

@@ -25,7 +25,7 @@ export interface Ranking {
 /**
  * Units by the tester’s own weights: each criterion from 0 (the worst of these) to 1 (far the best), weighted and summed,
  * with the covariance of the meters. A unit shares the place of the one above it unless its score is lower by more than
- * the expanded uncertainty of their difference (docs/method/compare.md). With no weight above 0, or none that all have
+ * the expanded uncertainty of their difference (docs/method/comparisons.md). With no weight above 0, or none that all have
  * a figure for, the reason.
  */
 export function rank(

@@ -19,7 +19,7 @@ export interface Banks {
 /**
  * Banks by their resistance, not by how far each sagged: sag is of the amps that its unit drew. At one load P a bank of
  * nominal V and resistance R keeps about P·R/V² of what it gives. Undefined: no bank’s R is known, or no load was carried
- * by all. See docs/method/compare.md.
+ * by all. See docs/method/comparisons.md.
  */
 export function banksOf(list: readonly Compared[]): Banks | undefined {
   const tops = list.map(({ analysis }) =>

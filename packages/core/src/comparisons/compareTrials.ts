@@ -9,7 +9,7 @@ import { differenceOf } from './difference'
 import { sayAnswer } from './sayAnswer'
 
 /**
- * Lays trials beside each other (docs/method/compare.md). All are held against the first, and against the hours of the
+ * Lays trials beside each other (docs/method/comparisons.md). All are held against the first, and against the hours of the
  * first that states any. The order of the others changes no difference.
  */
 export function compareTrials(list: readonly Compared[]): Comparison {

@@ -16,7 +16,7 @@ export interface Worth {
 
 const carried = criteria.find(({ key }) => key === 'carried')
 
-/** Per proven watt (docs/method/compare.md); undefined while nothing was carried with measured watts. */
+/** Per proven watt (docs/method/comparisons.md); undefined while nothing was carried with measured watts. */
 export function worthOf(one: Compared): Worth | undefined {
   const proven = carried?.of(one, [], [one])
   if (!proven || !isFigure(proven) || !(proven.x.value > 0)) return undefined

@@ -38,7 +38,7 @@ const stateOf = ({ adjusted }: StoredMeter, { percent, counts, count }: MeterRan
 /**
  * The names under which errors of meters are common to all that is compared. A meter that was adjusted, or whose
  * specification was changed, between two trials has another error in each: its name is changed from the second state
- * on, so that nothing of it cancels (docs/method/compare.md).
+ * on, so that nothing of it cancels (docs/method/comparisons.md).
  */
 export function commonErrors(list: readonly Compared[]): (of: Compared, x: Uncertain) => Uncertain {
   const states = new Map<string, string[]>()

@@ -1,7 +1,7 @@
 import type { Claim, Stated } from '@even-watt/contract'
 import fc from 'fast-check'
 import { cleanLadder, noLoadEntry, revisionOf, takeBack, trialOf, unitOf, uuid } from '../../test/makers'
-import { compareTrials, named } from '../compare'
+import { compareTrials, named } from '../comparisons'
 import { viewTrial } from '../view'
 import { changesSince, sayChange, statedOfComparison, statedOfTrial } from '.'
 

@@ -22,7 +22,7 @@ export interface SameSupply {
 
 /**
  * All of them as if on the bank and leads of the first whose supply is known, at the highest load that every curve
- * reaches: the unit’s own losses, with that bank’s volts and that path’s resistance (docs/method/compare.md). What the
+ * reaches: the unit’s own losses, with that bank’s volts and that path’s resistance (docs/method/comparisons.md). What the
  * unit loses is taken as it was at its own input volts: no model tells how that changes. Units of another nominal input
  * cannot stand on it. Undefined: no supply is known, or fewer than two have a curve.
  */

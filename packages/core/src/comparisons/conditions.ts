@@ -10,7 +10,7 @@ export interface Condition {
   readonly words: string
   /** In the order of what is compared. */
   readonly cells: readonly string[]
-  /** Said where they are unlike: oddity 39 (docs/method/compare.md). */
+  /** Said where they are unlike: oddity 39 (docs/method/comparisons.md). */
   readonly unlike: string | undefined
 }
 

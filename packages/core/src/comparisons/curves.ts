@@ -28,7 +28,7 @@ type Common = (of: Compared, x: Uncertain) => Uncertain
 
 /**
  * One curve against another where both were measured, load by load, with what their meters have in common taken out:
- * better or worse only by more than the expanded uncertainty of the difference (docs/method/compare.md). Neither is
+ * better or worse only by more than the expanded uncertainty of the difference (docs/method/comparisons.md). Neither is
  * carried beyond its own steps; without an overlap, or a curve, the reason.
  */
 export function curveDifference(

@@ -17,7 +17,7 @@ function sayTime(seconds: number): string {
 /**
  * Chapter marks of a film that began at an instant, a line each: "mm:ss words". What happened before it, or after its end
  * where that is known, is left out; of several within `apart` seconds, or of the same words one after the other, the first stands. The first line is at 00:00, as
- * players want it. See docs/method/publish.md.
+ * players want it. See docs/method/editions.md.
  */
 export function chapterMarks(
   events: readonly Marked[],

@@ -28,7 +28,7 @@ type Points = OverlayLine['points']
 
 /**
  * Surge against time, one cycle of the wave, energy against load, and noise against load of all that is compared, each
- * where at least two were tried; a drawing of one alone stands in its own trial. See docs/method/compare.md.
+ * where at least two were tried; a drawing of one alone stands in its own trial. See docs/method/comparisons.md.
  */
 export const overlaysOf = (list: readonly Compared[]): Overlay[] =>
   [surge(list), waves(list), runDowns(list), noise(list)].filter(({ lines }) => lines.length > 1)

@@ -1,6 +1,6 @@
 import type { Stated } from '@even-watt/contract'
 import { answerOf } from '../answer'
-import type { Comparison } from '../compare'
+import type { Comparison } from '../comparisons'
 import { isFigure, sayFigure, withPoint } from '../figures'
 import type { TrialView } from '../view'
 import { sayClaim } from '../units'
