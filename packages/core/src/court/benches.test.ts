@@ -455,6 +455,20 @@ describe('starts and needs', () => {
   })
 })
 
+describe('regulation', () => {
+  const claim = { quantity: 'regulation', comparator: 'within ±', value: 4, unit: '%' } as const
+  const rated = { unit: { claims: [claimOf({ id: uuid(31) })] } }
+  it('is not shown over all loads by one of whose watts something else says otherwise', () => {
+    const read = { V_B: 25.6, P_C: 1400, V_C: 229 }
+    const entries = [noLoadEntry({ V_B: 26, V_C: 231 }), ladderEntry({ V_B: 25.8, P_C: 300, V_C: 230 })]
+    expect(verdictOn(claim, [...entries, ladderEntry(read)], rated).outcome).toMatch(/^met/)
+    expect(verdictOn(claim, [...entries, ladderEntry({ ...read, I_C: 0.63 })], rated)).toMatchObject({
+      outcome: 'not shown',
+      code: 'light load',
+    })
+  })
+})
+
 describe('rooms', () => {
   const room = (celsius: number) => ({ temperatures: [{ place: 'room' as const, celsius }] })
   it('of 0 °C show no promise against heat, of 42 °C break none, and are said', () => {

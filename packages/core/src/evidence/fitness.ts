@@ -1,12 +1,10 @@
 import type { StoredMeter, Unit, Value } from '@even-watt/contract'
+import type { Refusal } from '../figures'
 import { quantityData } from './quantities'
 import { rangeOf } from './rangeOf'
 
 /** A meter that must not be used on this wave, with why; see the oddities for the same in words. */
-export type Unfit = (meter: StoredMeter, value: Value) => string | undefined
-
-/** How the refusal of a meter begins that makes something else of this wave than its RMS. */
-export const respondsTo = (response: 'average' | 'peak'): string => `it responds to the ${response}`
+export type Unfit = (meter: StoredMeter, value: Value) => Omit<Refusal, 'todo'> | undefined
 
 /**
  * Why a meter must not decide on this unit's wave (docs/method/meters.md): it responds to the average or the peak, or
@@ -20,8 +18,12 @@ export const unfitOnWave =
     if (reads !== 'AC voltage' && reads !== 'AC current' && reads !== 'active power') return undefined
     const range = rangeOf(meter, value)
     if (range?.response === 'average' || range?.response === 'peak') {
-      return `${respondsTo(range.response)}, and this wave is ${unit.wave === 'stepped' ? 'stepped' : 'not known to be a sine'}.`
+      const wave = unit.wave === 'stepped' ? 'stepped' : 'not known to be a sine'
+      return {
+        code: `responds to the ${range.response}`,
+        why: `it responds to the ${range.response}, and this wave is ${wave}.`,
+      }
     }
-    if (range && !range.standsSteppedWave) return 'the meter’s maker does not allow stepped waves.'
+    if (range && !range.standsSteppedWave) return { why: 'the meter’s maker does not allow stepped waves.' }
     return undefined
   }

@@ -79,11 +79,7 @@ export function gateOf(
       }
     if (value.value < -halfWidth(range, value.value) && !signed.has(value.quantity)) return belowZero
     const reason = unfit(meter, value)
-    if (reason)
-      return {
-        why: reason,
-        todo: 'Use a true-RMS meter that stands this wave.',
-      }
+    if (reason) return { ...reason, todo: 'Use a true-RMS meter that stands this wave.' }
     const other = readsOtherCurrent(rig, value)
     return other ? { why: other, todo: 'Put the ammeter where only the unit’s current flows.' } : undefined
   }

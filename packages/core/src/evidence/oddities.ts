@@ -55,7 +55,7 @@ export const noticeUnfitMeter = eachValue(({ value, meter, at, wave }) => {
   return {
     key: `${meter.id}|${value.quantity}`,
     number: 6,
-    odd: `${meter.name} reads ${value.quantity}, but ${reason}`,
+    odd: `${meter.name} reads ${value.quantity}, but ${reason.why}`,
     why: 'On a stepped wave such a meter may read some per cent low or high, by the width of the plateau.',
     todo: 'Use a true-RMS meter with enough bandwidth; its reading is set aside where there is another.',
     at,

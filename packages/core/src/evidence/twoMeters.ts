@@ -1,7 +1,6 @@
 import type { Quantity } from '@even-watt/contract'
 import { contradict, normalisedError, plateauShare, rangeFor, type Uncertain } from '../meters'
 import { candidatesOf, foundIn, type Candidate } from './candidates'
-import { respondsTo } from './fitness'
 import type { Ground } from './ground'
 import type { ReadingValues, Spreads } from './readingValues'
 
@@ -55,7 +54,7 @@ function comparedWith(quantity: Quantity, used: Candidate, other: Candidate): Tw
 /** They contradict, or the one is refused for nothing but how it responds to this wave: no doubt, no range. */
 const mayBeStepped = (used: Candidate, other: Candidate): boolean =>
   !used.refused &&
-  (other.refused ? other.refused.why.startsWith(respondsTo('average')) : contradict(used.x, other.x))
+  (other.refused ? other.refused.code === 'responds to the average' : contradict(used.x, other.x))
 
 /** A sine is what both read alike; further apart than this share a stepped wave is worth asking for. */
 const alike = 0.02

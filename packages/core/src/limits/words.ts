@@ -153,28 +153,25 @@ function sayDynamic(reading: LimitOf<'dynamic'>, { record }: Analysis): string {
   const nominal = nominalNear(record.revision.unit, lowest ?? highest)
   const dip = lowest === undefined ? undefined : lowest / nominal
   const rides = dip !== undefined && (dip >= 0.9 || (dip >= computers && (back ?? Infinity) <= 0.5))
-  return (
-    join(
-      `From ${plain(from)} to ${plain(to)} W:`,
-      lowest !== undefined && `down to ${say(lowest, 'V', 4)}`,
-      highest !== undefined && `${lowest === undefined ? '' : 'and '}up to ${say(highest, 'V', 4)}`,
-      back === undefined ? '.' : `, steady again after ${sayDuration(back)}.`,
-      pulses !== undefined &&
-        `With a load that pulsates its volts swing by ${plain(pulses)} %${pulses > 100 * flicker ? ': lamps flicker' : ''}.`,
-      hunts && 'It hunts: the volts swing at a steady load.',
-      blanks && 'Its output blanks when the load is released: computers drop out.',
-      dip !== undefined &&
-        !blanks &&
-        (rides ? 'Tools and computers bear it.' : 'Computers may drop out; tools bear it.'),
-      lamps === 'flickers'
-        ? 'Lamps flicker, as seen.'
-        : lamps === 'steady'
-          ? 'Lamps stay steady, as seen.'
-          : dip !== undefined && 1 - dip > blink && 'A lamp shows it as a blink.',
-    )
-      .replace(' .', '.')
-      .replace(' ,', ',')
-      // Where no volts were read nothing stands between the watts and the end of their sentence.
-      .replace(/:\s*\./, '.')
+  const moved = [
+    lowest !== undefined && `down to ${say(lowest, 'V', 4)}`,
+    highest !== undefined && `up to ${say(highest, 'V', 4)}`,
+  ].filter(Boolean)
+  const volts = [moved.join(' and '), back !== undefined && `steady again after ${sayDuration(back)}`]
+  const went = volts.filter(Boolean).join(', ')
+  return join(
+    `From ${plain(from)} to ${plain(to)} W${went ? `: ${went}` : ''}.`,
+    pulses !== undefined &&
+      `With a load that pulsates its volts swing by ${plain(pulses)} %${pulses > 100 * flicker ? ': lamps flicker' : ''}.`,
+    hunts && 'It hunts: the volts swing at a steady load.',
+    blanks && 'Its output blanks when the load is released: computers drop out.',
+    dip !== undefined &&
+      !blanks &&
+      (rides ? 'Tools and computers bear it.' : 'Computers may drop out; tools bear it.'),
+    lamps === 'flickers'
+      ? 'Lamps flicker, as seen.'
+      : lamps === 'steady'
+        ? 'Lamps stay steady, as seen.'
+        : dip !== undefined && 1 - dip > blink && 'A lamp shows it as a blink.',
   )
 }

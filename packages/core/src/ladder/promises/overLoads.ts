@@ -44,7 +44,8 @@ function evidenceAt(step: StepFigures, { of, what }: Look, asked: Asked): Eviden
   const figure = of(step)
   if (!isFigure(figure)) return []
   const { P_C, load, read, step: own } = step
-  const watts = isFigure(P_C) ? P_C.x.value : undefined
+  // Watts that something contradicts say nothing of how heavy the load was.
+  const watts = isFigure(P_C) && !P_C.refused ? P_C.x.value : undefined
   const low = lowInput(read.V_B, asked.analysis.record, rippleSwing(own.captures))
   return [
     {
