@@ -20,7 +20,7 @@ const steady = 0.15
 
 /** The sine of some samples, their places counted from the beginning of the record; undefined: it is none. */
 function sineIn(x: Float64Array, from: number, to: number, rate: number): Sine | undefined {
-  const found = cyclesOf(x.subarray(from, to), rate)
+  const found = cyclesOf(x.subarray(from, to), rate, 1)
   if (!found) return undefined
   const w = (2 * Math.PI * found.perSample.reduce((sum, f) => sum + f, 0)) / found.perSample.length
   // Least squares of sine, cosine and mean, by normal equations.

@@ -40,9 +40,9 @@ const fewest = 4
 /**
  * Finds the whole cycles of a wave by the instants in which it rises, in windows of ten cycles (twelve at 60 Hz), or all where
  * there are fewer. The frequency is sharpened in the first of them, and again where a window slips against it. Undefined where
- * the record does not hold two whole cycles.
+ * the record does not hold two whole cycles. Of what is a sine the first harmonic is enough.
  */
-export function cyclesOf(x: Float64Array, rate: number): Cycles | undefined {
+export function cyclesOf(x: Float64Array, rate: number, most = Infinity): Cycles | undefined {
   const crossings = risingCrossings(x)
   const [first] = crossings
   const last = crossings.at(-1)
@@ -53,7 +53,7 @@ export function cyclesOf(x: Float64Array, rate: number): Cycles | undefined {
   const three = crossings.slice(3).map((instant, i) => 3 / (instant - (crossings[i] as number)))
   const each = Math.min(count, together(rate / period))
   const N = Math.round(each * period)
-  const H = Math.max(1, harmonicsAt(rate / period, rate))
+  const H = Math.min(most, Math.max(1, harmonicsAt(rate / period, rate)))
   const windows: Window[] = []
   const perSample: number[] = []
   let basis: Basis | undefined
