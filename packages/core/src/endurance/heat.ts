@@ -11,6 +11,7 @@ import {
   type Point,
   type ThermalFit,
 } from '../logs'
+import { remembering } from '../remember'
 import { scopeOf, type Analysis } from '../trials'
 
 /** One place that was felt over a log. */
@@ -51,13 +52,17 @@ function roomAt(room: readonly Point[], usual: number, at: number): number {
 }
 
 /** What each place came to over a log, and where it would settle (docs/method/endurance.md). */
-export function heatOf(log: Log, analysis: Analysis): PlaceHeat[] {
-  const { rig } = analysis.record.revision
-  const room = seriesFor(log, 'T_room')?.points ?? []
-  return log.series
-    .filter(({ quantity, points }) => quantity === 'T' && points.length > 0)
-    .map((series) => placeHeat(series, log, analysis, (at) => roomAt(room, rig.ambient, at)))
-}
+export const heatOf = (log: Log, analysis: Analysis): readonly PlaceHeat[] =>
+  sameHeat(log, [analysis.record.revision, analysis.record.trial], () => {
+    const { rig } = analysis.record.revision
+    const room = seriesFor(log, 'T_room')?.points ?? []
+    return log.series
+      .filter(({ quantity, points }) => quantity === 'T' && points.length > 0)
+      .map((series) => placeHeat(series, log, analysis, (at) => roomAt(room, rig.ambient, at)))
+  })
+
+/** Its fits take long, and findings, pages and the report ask for them. */
+const sameHeat = remembering<Log, readonly PlaceHeat[]>()
 
 function placeHeat(
   series: LoggedSeries,

@@ -49,31 +49,40 @@ function atTau(points: readonly Point[], tau: number): Linear {
 
 /** Least squares of τ and T0 where T∞ is held: what the readings say against that end. */
 function atEnd(points: readonly Point[], settles: number, around: number): number {
+  const decays = new Float64Array(points.length)
   const squares = (logTau: number) => {
     const tau = Math.exp(logTau)
     let [ee, er] = [0, 0]
-    for (const { at, value } of points) {
+    points.forEach(({ at, value }, i) => {
       const e = Math.exp(-at / tau)
+      decays[i] = e
       ee += e * e
       er += e * (value - settles)
-    }
+    })
     const a = ee > 0 ? er / ee : 0
     let sum = 0
-    for (const { at, value } of points) sum += (value - settles - a * Math.exp(-at / tau)) ** 2
+    points.forEach(({ value }, i) => {
+      sum += (value - settles - a * (decays[i] as number)) ** 2
+    })
     return sum
   }
   const middle = Math.log(around)
-  return squares(least(squares, middle - 3, middle + 4))
+  return squares(least(squares, middle - 3, middle + 4, roughly))
 }
+
+/** ln τ to which the valley of a profile is sought: it is flat, so that its depth is known to the square of this. */
+const roughly = 1e-5
+/** Share of a range to which its end is sought. */
+const endWithin = 1e-6
 
 const golden = (Math.sqrt(5) - 1) / 2
 
 /** Where a function with one valley between two places is lowest. */
-function least(of: (x: number) => number, from: number, to: number): number {
+function least(of: (x: number) => number, from: number, to: number, within = 1e-11): number {
   let [a, b] = [from, to]
   let [c, d] = [b - golden * (b - a), a + golden * (b - a)]
   let [fc, fd] = [of(c), of(d)]
-  for (let i = 0; i < 70 && b - a > 1e-11; i++) {
+  for (let i = 0; i < 70 && b - a > within; i++) {
     if (fc < fd) {
       b = d
       d = c
@@ -171,7 +180,7 @@ function profileEnd(
     inside = outside
     if (outside > 50) return undefined
   }
-  for (let i = 0; i < 40; i++) {
+  for (let i = 0; i < 40 && outside - inside > endWithin * outside; i++) {
     const middle = (inside + outside) / 2
     if (atEnd(points, settles + middle * away, tau * (1 + Math.max(0, middle))) < limit) inside = middle
     else outside = middle
