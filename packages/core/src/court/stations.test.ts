@@ -1,5 +1,5 @@
 import type { Claim, Entry, EntryOf, PortReading } from '@even-watt/contract'
-import { checkIn, logEntry, noLoadEntry, uuid } from '../../test/makers'
+import { checkIn, logEntry, noLoadEntry, rigOf, uuid } from '../../test/makers'
 import { onStation, verdictOn } from '../../test/verdicts'
 
 /** Ports, charging, run-downs, modes and idle draw, as a tester enters them: each held to both sides of its limits. */
@@ -471,6 +471,98 @@ describe('a run-down', () => {
   it('says how much of the label that is', () => {
     expect(said({ ...energy, value: 700, means: undefined }, run())).toMatch(/That is 8\d % of its label/)
     expect(said({ ...energy, value: 700 }, run())).toContain('at 300 W is')
+  })
+})
+
+describe('run-downs beside each other, and of a bank', () => {
+  const run = (
+    n: number,
+    watts: number,
+    hours: number,
+    why: 'BMS' | 'low voltage' | 'by hand' = 'BMS',
+    charge?: number,
+  ) => {
+    const log = logEntry(
+      {
+        what: 'run-down',
+        full: 'charger said full',
+        kind: 'element',
+        ...(charge === undefined ? {} : { charge }),
+      },
+      n,
+    )
+    return [
+      log,
+      ...[0, 0.25, 0.5, 0.75, 1].map((share) =>
+        checkIn(log, share * hours * 60, { P_C: watts, V_C: 119, V_B: 25 }),
+      ),
+      checkIn(log, hours * 60 + 1, {}, { ended: why }),
+    ]
+  }
+  const energy = { quantity: 'energy', value: 600, unit: 'Wh', means: 'at the outlet' } as const
+  it('at like loads are one figure, at unlike ones each its own', () => {
+    const like = onStation(energy, [...run(1, 300, 2.2), ...run(2, 310, 1.9)])
+    expect(like.figure?.working.formula).toBe('mean of 2')
+    const unlike = onStation(energy, [...run(1, 300, 2.2), ...run(2, 600, 0.9)])
+    expect(unlike.figure?.working.formula).not.toContain('mean')
+    expect(unlike.figure?.x.value).toBeGreaterThan(600)
+    const twice = onStation({ quantity: 'run time', value: 2, unit: 'h', load: 300 }, [
+      ...run(1, 300, 2.2),
+      ...run(2, 301, 1.9),
+    ])
+    expect(twice.figure?.working).toMatchObject({
+      formula: 'mean of 2',
+      entries: expect.arrayContaining([expect.any(String)]),
+    })
+  })
+  it('say why they ended, and what would show more', () => {
+    expect(said(energy, run(1, 300, 2.2))).toMatch(/A BMS cut off\.$/)
+    expect(said({ quantity: 'run time', value: 2, unit: 'h', load: 300 }, run(1, 300, 2.2))).toMatch(
+      /^It ran 2 h 1\d min at 300 W, against 2 h at 300 W.*A BMS cut off\.$/,
+    )
+    expect(said({ ...energy, value: 900 }, run(1, 300, 2.2, 'by hand'))).toContain(
+      'It was ended before it was empty. A run-down to its cutoff',
+    )
+    const time = { quantity: 'run time', value: 3, unit: 'h', load: 300 } as const
+    expect(said(time, run(1, 300, 2.2, 'by hand'))).toContain(
+      'ended before it stopped by itself. A run-down to its cutoff',
+    )
+    expect(said({ ...time, load: 280 }, run(1, 300, 2.2))).toContain(
+      'That was another load. A run-down at 280 W would show it.',
+    )
+    expect(said({ ...energy, value: 900, means: 'cells' }, run(1, 300, 2.2))).toContain(
+      'What the cells gave has no tap',
+    )
+  })
+  it('of an inverter’s own bank break nothing of the unit, by whoever ended them', () => {
+    const bank = (why: 'BMS' | 'low voltage', more = {}) =>
+      verdictOn({ quantity: 'run time', value: 3, unit: 'h', load: 300 }, run(1, 300, 2.2, why), more)
+    expect(bank('BMS')).toMatchObject({ outcome: 'not shown', code: 'ended by a battery' })
+    expect(bank('BMS').sentence).toContain('The bank’s BMS ended it, which is not part of the unit')
+    expect(bank('low voltage').sentence).toContain('The bank ended it')
+    const support = { kind: 'charger', name: 'Shore charger', current: 30, ownUse: 0 } as const
+    const helped = verdictOn({ quantity: 'run time', value: 2, unit: 'h', load: 300 }, run(1, 300, 2.2), {
+      rig: rigOf({ support }),
+    })
+    expect(helped).toMatchObject({ outcome: 'not shown', code: 'charger on' })
+    expect(helped.sentence).toContain('The Shore charger was on meanwhile')
+  })
+  it('whose watts may not decide tell no time', () => {
+    const shown = run(1, 300, 2.2).map((entry) =>
+      entry.kind === 'check-in'
+        ? {
+            ...entry,
+            reading: {
+              ...entry.reading,
+              values: entry.reading.values.map(({ meter: _, ...value }) => ({
+                ...value,
+                grade: 'display' as const,
+              })),
+            },
+          }
+        : entry,
+    )
+    expect(of({ quantity: 'run time', value: 2, unit: 'h', load: 300 }, shown)).toBe('not tested: refused')
   })
 })
 
