@@ -63,6 +63,24 @@ describe('a capture at a step', () => {
     expect(of('P_C')).toBeCloseTo(230 * 4 * Math.cos((25 * Math.PI) / 180), 1)
     expect(of('PF')).toBeCloseTo(Math.cos((25 * Math.PI) / 180), 2)
   })
+  it('says where a sine was captured, and where it was none', () => {
+    const idle = noLoadEntry({ V_B: 26, V_C: 231 })
+    const at = (shape: Shape, more: Entry[] = []) =>
+      finding(viewOf([step, captureOf(shape, step.id), ...more], [claim('wave', 5)]))?.sentence
+    expect(at(harmonic([1, 230, 0], [3, 6, 0]))).toContain('Captured at plate: a sine.')
+    expect(at(harmonic([1, 230, 0], [3, 6, 0]), [idle, captureOf(sine(231), idle.id)])).toMatch(
+      /Captured at (plate, no load|no load, plate): a sine\./,
+    )
+    expect(at(harmonic([1, 230, 0], [3, 20, 0]))).toContain('At plate the wave is a distorted sine.')
+  })
+  it('that is only a picture decides nothing, and says so', () => {
+    const seen = finding(
+      viewOf([step, captureOf(stepped(325, 0.7), step.id, { picture: true })], [claim('wave', 5)]),
+    )
+    expect(seen).toMatchObject({ outcome: 'not tested' })
+    expect(seen?.sentence).toContain('Only a picture shows its wave, as stepped')
+    expect(finding(viewOf([step], [claim('wave', 5)]))?.sentence).toContain('Its wave was not seen')
+  })
   it('in which the load came on shows its factor, and decides nothing by it', () => {
     const late: Shape = (turn) => (turn > 5 ? sine(4.2)(turn) : 0)
     const from = (amps: Shape) =>

@@ -554,8 +554,9 @@ describe('run-downs beside each other, and of a bank', () => {
             ...entry,
             reading: {
               ...entry.reading,
-              values: entry.reading.values.map(({ meter: _, ...value }) => ({
-                ...value,
+              values: entry.reading.values.map(({ quantity, value }) => ({
+                quantity,
+                value,
                 grade: 'display' as const,
               })),
             },
