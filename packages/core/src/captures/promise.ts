@@ -17,7 +17,11 @@ export const wave: Promised = {
   units: ['%'],
   usual: { unit: '%', comparator: 'at most', value: '5' },
   at: 'waves',
-  evidence: (asked) => overLoads({ ...distortionLook, what: 'the highest THD' }, asked),
+  // What is lifted from a picture is no evidence: that there is one is said where there is nothing else.
+  evidence: (asked) =>
+    overLoads({ ...distortionLook, what: 'the highest THD' }, asked).filter(
+      ({ figure }) => figure.grade !== 'estimated',
+    ),
   absent: ({ analysis }) => {
     const pictured = analysis.captures.seen.find(({ entry, volts }) => entry.reading.picture && volts.wave)
     return pictured
