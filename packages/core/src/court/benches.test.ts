@@ -420,12 +420,13 @@ describe('starts and needs', () => {
     settings: [{ id: uuid(1), name: '', watts: 370 }],
   }
   const assignments = (['V_B', 'V_C'] as const).map((quantity) => ({ quantity, meter: uuid(1) }))
-  const found = (entries: readonly Entry[]) => {
-    const [analysis] = viewTrial(trialOf([revisionOf({ rig: rigOf({ assignments }) })]), entries).analyses
+  const found = (entries: readonly Entry[], meters = [meterOf()]) => {
+    const revision = revisionOf({ rig: rigOf({ assignments }), meters })
+    const [analysis] = viewTrial(trialOf([revision]), entries).analyses
     if (!analysis) throw new Error('no analysis')
     return willItStart(load, startGround(analysis))
   }
-  const will = (entries: readonly Entry[]) => found(entries).answer
+  const will = (...given: Parameters<typeof found>) => found(...given).answer
   const why = (entries: readonly Entry[]) => found(entries).why
   const tripped = (number: number) =>
     motorEntry({
@@ -450,6 +451,13 @@ describe('starts and needs', () => {
     expect(will([hold, ...looks, checkIn(hold, 10, {}, { ended: 'time was up' })])).toBe('yes')
     const over = ladderEntry({ ...amps, P_C: 9000, V_C: 229 })
     expect(why([over])).toContain('over the range')
+    // What gave up after a minute was no limit of its first second; what gave up within it was.
+    const tripped = (held: number) =>
+      ladderEntry({ ...amps, P_C: 1800, V_C: 229 }, { end: 'tripped', alarm: 'overload', held })
+    const quick = [meterOf({ updateRate: 100 })]
+    expect(will([tripped(60)], quick)).toBe('not shown')
+    expect(will([tripped(0.5)], quick)).toBe('no')
+    expect(will([tripped(0.5)])).toBe('not shown')
     const sagging = ladderEntry({ ...amps, P_C: 2700, V_C: 185 })
     expect(will([sagging])).not.toBe('yes')
   })

@@ -14,7 +14,7 @@ import { holdsOf } from './holds'
 import { anyStep, momentOf, partOf, partsOf, type StepPart } from './attempt'
 
 /** Something that was carried for a time: a capture, a step, an overload. */
-interface SurgeSource {
+export interface SurgeSource {
   readonly words: string
   readonly entry: string
   /** s that it lasted. */
@@ -27,6 +27,8 @@ interface SurgeSource {
   readonly clipped: boolean
   /** The best mean over a window, s; undefined: it is shorter than that. */
   readonly over: (seconds: number) => SurgePoint | undefined
+  /** What it gave up at before a window, s, was over; undefined: it did not, or its time was not noted. */
+  readonly gaveUpIn?: (seconds: number) => SurgePoint | undefined
 }
 
 export interface SurgePoint {
@@ -222,21 +224,17 @@ function fromPart(
           held,
         ),
       )
-  const source: Named = {
-    words: figures.load,
-    entry: first.id,
-    endedBy,
-    limited: endedBy ? Infinity : 0,
-    clipped: false,
-  }
+  // What carried for a while before it ended was not at its limit in that while.
+  const source: Named = { words: figures.load, entry: first.id, endedBy, limited: 0, clipped: false }
   const hollow = isFigure(read.V_C) && read.V_C.x.value < carriedAt * nominalAt(unit, read.V_C)
   const VA = isFigure(figures.S) ? figures.S.x.value : undefined
+  const point = (seconds: number): SurgePoint => ({ seconds, W: P_C, VA, hollow, more: 1, source })
   return [
     {
       ...source,
       seconds: held,
-      over: (window) =>
-        window > held || slow ? undefined : { seconds: window, W: P_C, VA, hollow, more: 1, source },
+      over: (window) => (window > held || slow ? undefined : point(window)),
+      gaveUpIn: (window) => (endedBy && window > held && !slow ? point(window) : undefined),
     },
   ]
 }
@@ -249,30 +247,26 @@ function fromLogs(analysis: Analysis): SurgeSource[] {
     if (!isFigure(step.P_C)) return []
     const went = { became, alarm, held: seconds }
     const endedBy = became === 'tripped' ? whoEnded(momentOf(step, went, undefined, ''), analysis) : undefined
-    const source: Named = {
-      words: step.load,
-      entry: log.entry.id,
-      endedBy,
-      limited: endedBy ? Infinity : 0,
-      clipped: false,
+    const source: Named = { words: step.load, entry: log.entry.id, endedBy, limited: 0, clipped: false }
+    const point = (window: number): SurgePoint | undefined => {
+      const over = held(window)[i]?.step
+      if (!over || !isFigure(over.P_C)) return undefined
+      const { V_C } = over.read
+      return {
+        seconds: window,
+        W: over.P_C,
+        VA: isFigure(over.S) ? over.S.x.value : undefined,
+        hollow: isFigure(V_C) && V_C.x.value < carriedAt * nominalAt(unit, V_C),
+        more: 1,
+        source,
+      }
     }
     return [
       {
         ...source,
         seconds,
-        over: (window) => {
-          const over = window > seconds ? undefined : held(window)[i]?.step
-          if (!over || !isFigure(over.P_C)) return undefined
-          const { V_C } = over.read
-          return {
-            seconds: window,
-            W: over.P_C,
-            VA: isFigure(over.S) ? over.S.x.value : undefined,
-            hollow: isFigure(V_C) && V_C.x.value < carriedAt * nominalAt(unit, V_C),
-            more: 1,
-            source,
-          }
-        },
+        over: (window) => (window > seconds ? undefined : point(window)),
+        gaveUpIn: (window) => (endedBy && window > seconds ? point(window) : undefined),
       },
     ]
   })

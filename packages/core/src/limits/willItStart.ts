@@ -3,13 +3,20 @@ import type { Ended } from '../blame'
 import { sayThreshold } from '../blame'
 import { court, isMet, isNotMet, type Asked, type Evidence, type Promised } from '../court'
 import { thresholdOf } from '../facts'
-import { isFigure, plain, say, sayDuration } from '../figures'
+import { isFigure, plain, say, sayDuration, type Figure } from '../figures'
 import { scale } from '../meters'
 import { nameOfWho, predictedInrush, type AttemptFigures } from '../motors'
 import { underPower } from '../supply'
 import type { Analysis } from '../trials'
 import { endedByOthers } from './power'
-import { mostOf, surgeCurveOf, voltAmperes, type SurgeCurve, type SurgePoint } from './surgeCurve'
+import {
+  mostOf,
+  surgeCurveOf,
+  voltAmperes,
+  type SurgeCurve,
+  type SurgePoint,
+  type SurgeSource,
+} from './surgeCurve'
 
 export interface StartAnswer {
   readonly answer: 'yes' | 'no' | 'close' | 'not shown'
@@ -51,8 +58,8 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
   const need = (VA: number) => Math.hypot(VA * locked + base, VA * Math.sqrt(1 - locked ** 2))
   const [low, high] = [need(inrush.from), need(inrush.to)]
   const asks = `It asks for ${range(low, high)} for about ${sayDuration(seconds)} (${inrush.by})`
-  const points = curve.sources.flatMap((source) => source.over(seconds) ?? [])
-  const ask = (VA: number) => court(starting(points, seconds, VA), apparent(analysis, VA))
+  const evidence = curve.sources.flatMap((source) => startEvidence(source, seconds))
+  const ask = (VA: number) => court(starting(evidence, VA), apparent(analysis, VA))
   const whole = high === Infinity ? undefined : ask(high)
   const byUnit = ((): StartAnswer => {
     const most = whole?.figure?.x.value ?? 0
@@ -91,7 +98,7 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
 }
 
 /** A start as the court sees it: so many VA for so long, from all that was carried and all that gave out. */
-const starting = (points: readonly SurgePoint[], seconds: number, VA: number): Promised => ({
+const starting = (evidence: readonly Evidence[], VA: number): Promised => ({
   units: ['VA'],
   usual: { unit: 'VA', comparator: 'at least' },
   at: 'limits',
@@ -99,30 +106,47 @@ const starting = (points: readonly SurgePoint[], seconds: number, VA: number): P
   room: 'stated',
   voltsOf: 'carrying',
   wanted: () => VA,
-  evidence: () => points.flatMap((point) => startEvidence(point, seconds)),
+  evidence: () => evidence,
   absent: () => 'Nothing was carried for a measured time.',
 })
 
-function startEvidence(point: SurgePoint, seconds: number): Evidence[] {
-  const { source, hollow, W } = point
-  const gaveOut = source.endedBy !== undefined && source.limited >= seconds
+/** What carried for so long carries a start; what gave up before, or was at its limit all the while, shows the most. */
+function startEvidence(source: SurgeSource, seconds: number): Evidence[] {
+  const carried = source.over(seconds)
+  const limited = source.endedBy !== undefined && source.limited >= seconds
+  const most = limited ? carried : source.gaveUpIn?.(seconds)
   const found = () => source.words
-  const carried: Evidence = {
-    code: 'carried',
-    figure: { ...W, unit: 'VA', x: scale(W.x, voltAmperes(point) / W.x.value) },
-    bound: 'at least',
-    hindrances: [],
-    found,
-  }
-  const most: Evidence = {
-    code: 'gave out',
-    figure: { ...mostOf(point), unit: 'VA' },
-    bound: 'at most',
-    hindrances: endedByOthers(source.endedBy),
-    found,
-  }
-  return [...(hollow ? [] : [carried]), ...(gaveOut ? [most] : [])]
+  return [
+    ...(carried && !carried.hollow
+      ? [
+          {
+            code: 'carried',
+            figure: inVoltAmperes(carried),
+            bound: 'at least' as const,
+            hindrances: [],
+            found,
+          },
+        ]
+      : []),
+    ...(most
+      ? [
+          {
+            code: 'gave out',
+            figure: { ...mostOf(most), unit: 'VA' as const },
+            bound: 'at most' as const,
+            hindrances: endedByOthers(source.endedBy),
+            found,
+          },
+        ]
+      : []),
+  ]
 }
+
+const inVoltAmperes = (point: SurgePoint): Figure => ({
+  ...point.W,
+  unit: 'VA',
+  x: scale(point.W.x, voltAmperes(point) / point.W.x.value),
+})
 
 const apparent = (analysis: Analysis, VA: number): Asked => {
   const claim: Claim = {
