@@ -9,10 +9,14 @@ interface Sine {
   readonly b: number
   readonly dc: number
   readonly peak: number
+  /** How far its samples stood off it at most: what stands further off stands out of noise and harmonics. */
+  readonly off: number
 }
 
 /** Share of the peak by which a sample leaves its sine. */
 const leaves = 0.25
+/** Share of the peak under which nothing stands out of a sine, however still it is. */
+const least = 0.002
 /** Share of a record, at either end, that its sine is fitted to. */
 const end = 0.2
 /** An end that is itself further off its sine than this is none. */
@@ -42,16 +46,21 @@ function sineIn(x: Float64Array, from: number, to: number, rate: number): Sine |
   }
   const [a, b, dc] = m.map((row, j) => (row[3] ?? 0) / (row[j] ?? 1)) as [number, number, number]
   const sine = { w, a, b, dc, peak: Math.hypot(a, b) }
-  for (let i = from; i < to; i++)
-    if (Math.abs((x[i] as number) - at(sine, i)) > steady * sine.peak) return undefined
-  return sine
+  let off = 0
+  for (let i = from; i < to; i++) {
+    off = Math.max(off, Math.abs((x[i] as number) - at(sine, i)))
+    if (off > steady * sine.peak) return undefined
+  }
+  return { ...sine, off }
 }
 
-const at = ({ w, a, b, dc }: Sine, i: number) => a * Math.sin(w * i) + b * Math.cos(w * i) + dc
+const at = ({ w, a, b, dc }: Pick<Sine, 'w' | 'a' | 'b' | 'dc'>, i: number) =>
+  a * Math.sin(w * i) + b * Math.cos(w * i) + dc
 
 /**
- * A changeover in samples of a sine: from the first that leaves the sine of the beginning by over 25 % of its peak to the first
- * from which they stay within that of the sine at the end for half a cycle, s (docs/method/modes.md). Undefined where the
+ * A changeover in samples of a sine: from where they leave the sine of the beginning, by over 25 % of its peak, put back to the
+ * first of them that stood out of its noise, to the first from which they stay within that of the sine at the end for half a
+ * cycle, s (docs/method/modes.md). Undefined where the
  * record does not begin and end in a sine, or nothing leaves it.
  */
 export function transferIn(x: Float64Array, rate: number): CaptureFigures['transfer'] {
@@ -63,6 +72,9 @@ export function transferIn(x: Float64Array, rate: number): CaptureFigures['trans
   let from = length
   while (from < n && Math.abs((x[from] as number) - at(before, from)) <= leaves * before.peak) from++
   if (from >= n) return undefined
+  const noise = 2 * before.off + least * before.peak
+  let began = from
+  while (began > length && Math.abs((x[began - 1] as number) - at(before, began - 1)) > noise) began--
   const half = Math.ceil(Math.PI / after.w)
   // The first moment from which half a cycle stays within; what leaves it later is another event.
   let run = 0
@@ -70,7 +82,7 @@ export function transferIn(x: Float64Array, rate: number): CaptureFigures['trans
     run = Math.abs((x[i] as number) - at(after, i)) <= leaves * after.peak ? run + 1 : 0
     if (run >= half) {
       const since = i - run + 1
-      return since > from ? { from: from / rate, seconds: (since - from) / rate } : undefined
+      return since > from ? { from: began / rate, seconds: (since - began) / rate } : undefined
     }
   }
   return undefined
