@@ -451,6 +451,9 @@ describe('starts and needs', () => {
     expect(will([hold, ...looks, checkIn(hold, 10, {}, { ended: 'time was up' })])).toBe('yes')
     const over = ladderEntry({ ...amps, P_C: 9000, V_C: 229 })
     expect(why([over])).toContain('over the range')
+    expect(
+      why([ladderEntry({ V_B: 25.6, P_C: 560, V_C: 229 }), ladderEntry({ V_B: 25, P_C: 1500, V_C: 180 })]),
+    ).toContain('only 560 VA was tried')
     // What gave up after a minute was no limit of its first second; what gave up within it was.
     const tripped = (held: number) =>
       ladderEntry({ ...amps, P_C: 1800, V_C: 229 }, { end: 'tripped', alarm: 'overload', held })

@@ -3,7 +3,7 @@ import type { Ended } from '../blame'
 import { sayThreshold } from '../blame'
 import { court, isMet, isNotMet, type Asked, type Evidence, type Promised } from '../court'
 import { thresholdOf } from '../facts'
-import { isFigure, plain, say, sayDuration, type Figure } from '../figures'
+import { decides, isFigure, plain, say, sayDuration, type Figure } from '../figures'
 import { scale } from '../meters'
 import { nameOfWho, predictedInrush, type AttemptFigures } from '../motors'
 import { underPower } from '../supply'
@@ -83,7 +83,8 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
         why: `${asks}. What was carried cannot decide: ${whole.figure.refused.why}`,
       }
     // What it gave out at shows nothing of less.
-    const carried = least.evidence?.bound === 'at least' ? (least.figure?.x.value ?? 0) : 0
+    const held = evidence.filter(({ bound, figure }) => bound === 'at least' && decides(figure))
+    const carried = Math.max(0, ...held.map(({ figure }) => figure.x.value))
     return {
       answer: 'not shown',
       why:
