@@ -159,7 +159,7 @@ test('which machines this unit and another start is read off a table', async ({ 
   await expect(winch).toContainText('It did not start it (attempt 5): the unit gave out.')
   await expect(winch).toContainText(/the unit gives no more than 15\d\d VA/)
   await expect(page.getByRole('row', { name: /sieve shaker/ })).toContainText(
-    'nothing was carried with its volts for as long',
+    'only 391 VA was tried for as long',
   )
   await expect(page.getByRole('row', { name: /sieve shaker/ })).toContainText(/Ottrel 1400-24$/)
   await page.getByLabel('Beside a base load of').fill('1000')
