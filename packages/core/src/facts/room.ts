@@ -31,12 +31,8 @@ interface Rooms {
   readonly read: readonly { readonly at: number; readonly celsius: readonly number[] }[]
 }
 
-const roomsOf = new WeakMap<Analysis, Rooms>()
-
 /** Gathered once a trial: every verdict asks for the room of its readings. */
-function gathered(analysis: Analysis): Rooms {
-  const known = roomsOf.get(analysis)
-  if (known) return known
+const gathered = oncePer((analysis: Analysis): Rooms => {
   const all = [...analysis.record.standing.values()].flat()
   const inLogs = new Map<string, number[]>()
   for (const { entry, series } of analysis.logs) {
@@ -49,10 +45,8 @@ function gathered(analysis: Analysis): Rooms {
     const celsius = roomsIn(entry)
     return celsius.length ? [{ at: Date.parse(entry.at), celsius }] : []
   })
-  const made = { entries: new Map(all.map((entry) => [entry.id, entry])), inLogs, read }
-  roomsOf.set(analysis, made)
-  return made
-}
+  return { entries: new Map(all.map((entry) => [entry.id, entry])), inLogs, read }
+})
 
 /**
  * How warm the room was for what rests on some entries: as it was read in them or in the log that they belong to; of a test

@@ -18,7 +18,7 @@ const alike = 0.03
 const sameLoad = 0.1
 
 /**
- * Efficiency at the lowest, the nominal and the highest input of what was read, at the largest load that all of them had
+ * Efficiency at the lowest, the nominal and the highest input of what was read, at the load that saw the widest inputs
  * (IEC 61683, docs/method/ladder.md). An input sags with its load, so steps are put together by their volts. Empty unless a load
  * was carried at two inputs at least.
  */
@@ -55,9 +55,16 @@ function pointOf({ carried, read, P_C, eta_unit }: StepFigures): Point | undefin
   return { volts: read.V_B.x.value, watts: P_C.x.value, eta: eta_unit }
 }
 
-/** Points of about the same load, each load with all that were read at it. */
-const loadsOf = (points: readonly Point[]): Point[][] =>
-  points.map(({ watts }) => points.filter((one) => Math.abs(one.watts / watts - 1) <= sameLoad / 2))
+/** Points of about the same load together, from the lightest up: a group ends where its loads spread too far. */
+function loadsOf(points: readonly Point[]): Point[][] {
+  const groups: Point[][] = []
+  for (const point of [...points].sort((a, b) => a.watts - b.watts)) {
+    const last = groups.at(-1)
+    if (last?.[0] && point.watts <= last[0].watts * (1 + sameLoad)) last.push(point)
+    else groups.push([point])
+  }
+  return groups
+}
 
 const spreadOf = (points: readonly Point[]): number => {
   const volts = points.map((one) => one.volts)
