@@ -176,6 +176,15 @@ const base = (revision: number) => {
   return { id: uuid(made), revision, at: new Date(Date.UTC(2026, 2, 12, 8, made)).toISOString() }
 }
 
+/** Taken after all that is doubted by it, a day later. */
+export const doubtEntry = (of: EntryOf<'doubt'>['of'], revision = 1): EntryOf<'doubt'> => ({
+  ...base(revision),
+  at: '2026-12-13T23:00:00.000Z',
+  kind: 'doubt',
+  of,
+  why: 'it slipped',
+})
+
 export const ladderEntry = (
   values: Partial<Record<Quantity, number>>,
   more: Partial<EntryOf<'ladder'>['reading']> & { revision?: number; replaces?: Entry['replaces'] } = {},

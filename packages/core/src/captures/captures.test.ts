@@ -1,6 +1,6 @@
 import type { Capture, Claim, Entry, EntryOf } from '@even-watt/contract'
 import { clipped, harmonic, sampled, sine, stepped, type Shape } from '../../test/waves'
-import { ladderEntry, noLoadEntry, revisionOf, trialOf, unitOf, uuid } from '../../test/makers'
+import { doubtEntry, ladderEntry, noLoadEntry, revisionOf, trialOf, unitOf, uuid } from '../../test/makers'
 import { isFigure, viewTrial } from '..'
 import { analyseCapture } from '../waveform'
 
@@ -142,14 +142,7 @@ describe('a capture at a step', () => {
   })
   it('doubted, it shows nothing', () => {
     const capture = captureOf(stepped(325, 0.5), step.id)
-    const doubt: Entry = {
-      id: uuid(80_001),
-      revision: 1,
-      at: '2026-03-12T13:00:00.000Z',
-      kind: 'doubt',
-      of: { what: 'reading', entry: capture.id },
-      why: 'the probe was loose',
-    }
+    const doubt = doubtEntry({ what: 'reading', entry: capture.id })
     expect(viewOf([step, capture, doubt]).analyses[0]?.evidence.wave).toBe('sine')
   })
   it('stays with its step when the reading is corrected', () => {

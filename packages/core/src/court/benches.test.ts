@@ -1,6 +1,7 @@
 import type { Entry, EntryOf } from '@even-watt/contract'
 import {
   checkIn,
+  doubtEntry,
   ladderEntry,
   logEntry,
   meterOf,
@@ -28,13 +29,6 @@ const limit = (reading: EntryOf<'limit'>['reading'], id = 8800): EntryOf<'limit'
   ...base(id),
   kind: 'limit',
   reading,
-})
-const doubt = (of: EntryOf<'doubt'>['of'], id = 8890): EntryOf<'doubt'> => ({
-  ...base(id),
-  at: '2026-03-12T23:00:00.000Z',
-  kind: 'doubt',
-  of,
-  why: 'it slipped',
 })
 /** A meter on each place that a typed test is read at. */
 const hung = rigOf({
@@ -120,7 +114,7 @@ describe('holds and logs', () => {
     const rows = [0, 2, 4, 6, 8, 10].map((minutes) => [minutes, 1432] as const)
     const entries = [hold, ...looks(rows), ended(10)]
     expect(verdictOn({}, entries).outcome).toBe('met')
-    expect(verdictOn({}, [...entries, doubt({ what: 'reading', entry: hold.id })])).toMatchObject({
+    expect(verdictOn({}, [...entries, doubtEntry({ what: 'reading', entry: hold.id })])).toMatchObject({
       outcome: 'not tested',
       code: 'refused',
     })
@@ -289,13 +283,13 @@ describe('the gate', () => {
       { what: 'meter', meter: uuid(72) } as const,
       { what: 'reading', entry: uuid(8820) } as const,
     ])
-      expect(told([load(2.5), doubt(of)])).toMatchObject({ outcome: 'not tested', code: 'refused' })
+      expect(told([load(2.5), doubtEntry(of)])).toMatchObject({ outcome: 'not tested', code: 'refused' })
   })
   it('holds for times: a doubted start-up and a doubted transfer decide nothing', () => {
     const up = limit({ test: 'start-up', outcome: 'started', seen: 'watch', startUp: 2 })
     const claim = { quantity: 'start-up time', comparator: 'at most', value: 3, unit: 's' } as const
     expect(verdictOn(claim, [up]).outcome).toBe('met')
-    expect(verdictOn(claim, [up, doubt({ what: 'reading', entry: up.id })]).code).toBe('refused')
+    expect(verdictOn(claim, [up, doubtEntry({ what: 'reading', entry: up.id })]).code).toBe('refused')
   })
   it('takes out one doubted step of a ladder and leaves the curve', () => {
     const steps = [100, 300, 500, 700, 900, 1200, 1400].map((P) => {
@@ -307,7 +301,7 @@ describe('the gate', () => {
     if (!second) throw new Error('no step')
     const entries = [noLoadEntry({ V_B: 26, I: 0.39 }), ...steps]
     expect(verdictOn(claim, entries).outcome).toMatch(/^met/)
-    expect(verdictOn(claim, [...entries, doubt({ what: 'reading', entry: second.id })])).toMatchObject({
+    expect(verdictOn(claim, [...entries, doubtEntry({ what: 'reading', entry: second.id })])).toMatchObject({
       code: 'at its best',
       outcome: expect.stringMatching(/^met/) as string,
     })

@@ -1,5 +1,5 @@
 import type { Claim, Entry, EntryOf, PortReading } from '@even-watt/contract'
-import { checkIn, logEntry, noLoadEntry, rigOf, uuid } from '../../test/makers'
+import { checkIn, doubtEntry, logEntry, noLoadEntry, rigOf, uuid } from '../../test/makers'
 import { onStation, verdictOn } from '../../test/verdicts'
 
 /** Ports, charging, run-downs, modes and idle draw, as a tester enters them: each held to both sides of its limits. */
@@ -291,13 +291,7 @@ describe('a charging input', () => {
   })
   it('that is doubted as a log decides nothing', () => {
     const entries = charge({})
-    const doubt: Entry = {
-      ...base(8895),
-      at: '2026-12-12T23:00:00.000Z',
-      kind: 'doubt',
-      of: { what: 'reading', entry: entries[0]?.id as ReturnType<typeof uuid> },
-      why: 'it slipped',
-    }
+    const doubt = doubtEntry({ what: 'reading', entry: entries[0]?.id as ReturnType<typeof uuid> })
     expect(of(power, [...entries, doubt])).toBe('not tested: refused')
     expect(
       of({ quantity: 'charge time', comparator: 'at most', value: 4, unit: 'h' }, [...entries, doubt]),

@@ -1,5 +1,6 @@
 import {
   checkIn,
+  doubtEntry,
   ladderEntry,
   logEntry,
   noLoadEntry,
@@ -63,14 +64,7 @@ describe('where a unit warns or stops', () => {
       volts: 19.8,
       by: 'seen',
     })
-    const doubt: Entry = {
-      id: uuid(899),
-      revision: 1,
-      at: '2026-03-13T10:00:00.000Z',
-      kind: 'doubt',
-      of: { what: 'reading', entry: uuid(802) },
-      why: 'slipped',
-    }
+    const doubt = doubtEntry({ what: 'reading', entry: uuid(802) })
     expect(thresholdOf(recordOf([seen('cutoff', 19.8, 802), doubt]))?.by).toBe('assumed')
   })
   it('is else what the label says, the highest, and else 0.95 of its input', () => {

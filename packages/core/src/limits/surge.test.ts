@@ -1,6 +1,6 @@
 import type { Course, EntryOf, LimitReading } from '@even-watt/contract'
 import { surgeCurveOf, willItStart, startGround, sayTest } from '.'
-import { meterOf, motorEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../../test/makers'
+import { doubtEntry, meterOf, motorEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../../test/makers'
 import { claimOf, stepOf, verdictOn } from '../../test/verdicts'
 import { viewTrial } from '../view'
 
@@ -369,6 +369,30 @@ describe('will it start mine', () => {
     expect(willItStart(machine(900), did)).toMatchObject({ answer: 'yes', why: 'It started it (attempt 1).' })
     const not = ground([motorEntry({ load: 'm', outcome: 'tripped', opened: 'breaker' })])
     expect(willItStart(machine(900), not)).toMatchObject({ answer: 'no', onStiff: 'not shown' })
+  })
+  it('by no attempt that is doubted, and with what else stopped it said', () => {
+    const [first, second] = [
+      motorEntry({ load: 'm', number: 1, outcome: 'tripped', opened: 'breaker' }),
+      motorEntry({ load: 'm', number: 2, outcome: 'started' }),
+    ]
+    expect(willItStart(machine(900), ground([first, second]))).toEqual({
+      answer: 'yes',
+      why: 'It started it (attempt 2); it did not in attempt 1: a protective device opened.',
+    })
+    const doubted = doubtEntry({ what: 'reading', entry: second.id })
+    expect(willItStart(machine(900), ground([second, doubted])).answer).toBe('not shown')
+  })
+  it('beside no more than it was started with, and not beside what it gave out with', () => {
+    const beside = (baseLoad: number, more: Partial<Parameters<typeof motorEntry>[0]> = {}) =>
+      motorEntry({ load: 'm', baseLoad, ...more })
+    const ran = ground([beside(300)])
+    expect(willItStart(machine(900), ran, 300).answer).toBe('yes')
+    expect(willItStart(machine(900), ran, 301).answer).not.toBe('yes')
+    const gave = ground([
+      beside(300, { outcome: 'tripped', opened: 'the unit', lowestInput: 25, lowestOutput: 228, lasted: 5 }),
+    ])
+    expect(willItStart(machine(200), gave, 300).answer).toBe('no')
+    expect(willItStart(machine(200), gave, 299).answer).toBe('not shown')
   })
   it('draws a curve that never rises with time, from one capture', () => {
     const { points } = surgeCurveOf(shown.analysis)

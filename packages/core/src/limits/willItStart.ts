@@ -1,14 +1,15 @@
-import type { Claim, Load } from '@even-watt/contract'
-import type { Ended } from '../blame'
+import type { Load } from '@even-watt/contract'
 import { sayThreshold } from '../blame'
-import { court, isMet, isNotMet, type Asked, type Evidence, type Promised } from '../court'
+import { isMet, isNotMet, type Evidence } from '../court'
 import { thresholdOf } from '../facts'
 import { decides, isFigure, plain, say, sayDuration, type Figure } from '../figures'
 import { scale } from '../meters'
-import { nameOfWho, predictedInrush, type AttemptFigures } from '../motors'
+import { predictedInrush } from '../motors'
 import { underPower } from '../supply'
 import type { Analysis } from '../trials'
+import { asTried, attemptsAt } from './asTried'
 import { endedByOthers } from './power'
+import { asStart, type StartAnswer } from './startPromise'
 import {
   mostOf,
   surgeCurveOf,
@@ -17,13 +18,6 @@ import {
   type SurgePoint,
   type SurgeSource,
 } from './surgeCurve'
-
-export interface StartAnswer {
-  readonly answer: 'yes' | 'no' | 'close' | 'not shown'
-  readonly why: string
-  /** The same on a stiff supply, where this one is what stops it. */
-  readonly onStiff?: 'yes' | 'close' | 'not shown'
-}
 
 /** s for which a start asks, where no capture shows how long one takes. */
 const usualSeconds = 1
@@ -41,16 +35,14 @@ export interface StartGround {
 
 export const startGround = (analysis: Analysis): StartGround => ({ analysis, curve: surgeCurveOf(analysis) })
 
-type Tried = AttemptFigures & { readonly ended: Ended | undefined }
-
 /**
  * Whether a unit on its rig starts a machine beside a base load, W (docs/method/motors.md): as it was tried there; else by what
  * the machine asks for, held against what was carried and what gave out as the court holds any promise, and the volts its supply
  * would keep. What the unit was not shown to give is "not shown", never "no"; "no" needs a limit that was seen.
  */
 export function willItStart(load: Load, { analysis, curve }: StartGround, base = 0): StartAnswer {
-  const tried = analysis.motors.attempts.filter(({ entry }) => sameMachine(entry.reading.load, load.name))
-  const shown = asTried(tried, base, load.assist ?? 1)
+  const tried = attemptsAt(load, analysis)
+  const shown = asTried(tried, { base, assist: load.assist ?? 1, analysis })
   if (shown) return shown
   const inrush = predictedInrush(load)
   if (!inrush) return { answer: 'not shown', why: 'It starts no harder than it runs: look at the ladder.' }
@@ -59,7 +51,7 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
   const [low, high] = [need(inrush.from), need(inrush.to)]
   const asks = `It asks for ${range(low, high)} for about ${sayDuration(seconds)} (${inrush.by})`
   const evidence = curve.sources.flatMap((source) => startEvidence(source, seconds))
-  const ask = (VA: number) => court(starting(evidence, VA), apparent(analysis, VA))
+  const ask = (VA: number) => asStart(evidence, { value: VA, unit: 'VA', analysis })
   const whole = high === Infinity ? undefined : ask(high)
   const byUnit = ((): StartAnswer => {
     const most = whole?.figure?.x.value ?? 0
@@ -97,19 +89,6 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
   const supply = bySupply(analysis, high * locked + base)
   return supply ? { answer: 'no', why: `${asks}. ${supply}`, onStiff: byUnit.answer } : byUnit
 }
-
-/** A start as the court sees it: so many VA for so long, from all that was carried and all that gave out. */
-const starting = (evidence: readonly Evidence[], VA: number): Promised => ({
-  units: ['VA'],
-  usual: { unit: 'VA', comparator: 'at least' },
-  at: 'limits',
-  several: 'attempts',
-  room: 'stated',
-  voltsOf: 'carrying',
-  wanted: () => VA,
-  evidence: () => evidence,
-  absent: () => 'Nothing was carried for a measured time.',
-})
 
 /** What carried for so long carries a start; what gave up before, or was at its limit all the while, shows the most. */
 function startEvidence(source: SurgeSource, seconds: number): Evidence[] {
@@ -149,18 +128,6 @@ const inVoltAmperes = (point: SurgePoint): Figure => ({
   x: scale(point.W.x, voltAmperes(point) / point.W.x.value),
 })
 
-const apparent = (analysis: Analysis, VA: number): Asked => {
-  const claim: Claim = {
-    id: analysis.record.revision.unit.id,
-    quantity: 'surge power',
-    comparator: 'at least',
-    value: VA,
-    unit: 'VA',
-    readWhere: 'a load',
-  }
-  return { claim, analysis, settings: { hold: 0 }, limiter: undefined }
-}
-
 /** As precise as a prediction is. */
 const about = (VA: number) => plain(Number(VA.toPrecision(2)))
 
@@ -170,57 +137,6 @@ const range = (low: number, high: number) =>
     : about(low) === about(high)
       ? `${about(high)} VA`
       : `${about(low)} to ${about(high)} VA`
-
-const sameMachine = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
-
-/**
- * As it was tried: a trip of the unit's own outweighs what started, and both are counted. What had a soft starter that the
- * load has not, or less beside it than is asked, shows no start; what had more beside it shows no failure.
- */
-function asTried(tried: readonly Tried[], base: number, assist: number): StartAnswer | undefined {
-  const beside = ({ entry }: Tried) => entry.reading.baseLoad ?? 0
-  const eased = ({ entry }: Tried) => (entry.reading.assist ?? 1) > assist
-  const ok = tried.filter(
-    (one) => one.outcome === 'started' && one.ended?.who !== 'unit' && beside(one) >= base && !eased(one),
-  )
-  const late = tried.filter(
-    (one) =>
-      (one.outcome === 'started late' || (one.outcome === 'started' && one.ended?.who === 'unit')) &&
-      beside(one) >= base &&
-      !eased(one),
-  )
-  const failed = tried.filter(
-    (one) =>
-      one.outcome !== 'started' &&
-      one.outcome !== 'started late' &&
-      beside(one) <= base &&
-      one.ended?.who !== 'machine',
-  )
-  const of = ok.length + late.length + failed.length
-  const counted = of > 1 ? `, ${ok.length + late.length} of ${of} times` : ''
-  const who = (one: Tried) => one.ended?.who ?? 'meter'
-  const byUnit = failed.find((one) => who(one) === 'unit')
-  const [good] = ok
-  if (byUnit && (good || late.length))
-    return {
-      answer: 'close',
-      why: `It started it${counted}; the unit itself gave out in attempt ${byUnit.entry.reading.number}.`,
-    }
-  if (byUnit) return { answer: 'no', why: `It did not start it (${sayAttempt(byUnit)}): ${nameOfWho.unit}.` }
-  if (good) return { answer: 'yes', why: `It started it (${sayAttempt(good)})${counted}.` }
-  const [slow] = late
-  if (slow) return { answer: 'close', why: `It started it late (${sayAttempt(slow)})${counted}.` }
-  const last = failed.at(-1)
-  if (!last) return undefined
-  const supplies = who(last) !== 'meter'
-  return {
-    answer: supplies ? 'no' : 'not shown',
-    why: `It did not start it (${sayAttempt(last)}): ${nameOfWho[who(last)]}.`,
-    ...(supplies ? { onStiff: 'not shown' as const } : {}),
-  }
-}
-
-const sayAttempt = ({ entry }: Tried) => `attempt ${entry.reading.number}`
 
 /** Why this supply would not carry such a start; undefined: it would, or it is not known. */
 function bySupply({ supply, record }: Analysis, watts: number): string | undefined {

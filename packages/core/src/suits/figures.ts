@@ -1,10 +1,10 @@
 import type { Claim, SuitFigure, Trial } from '@even-watt/contract'
 import { criteria } from '../comparisons'
-import { hindrance, type Asked, type Evidence, type Promised } from '../court'
+import type { Asked, Evidence, Promised } from '../court'
 import { caseEvidence, caseTemperature, noise, type PlaceHeat } from '../endurance'
 import { derive, isFigure, sayFigure, type Derived, type Figure } from '../figures'
 import { distortion, regulation } from '../ladder'
-import { surgePower } from '../limits'
+import { easedBySoftStarter, surgePower } from '../limits'
 import { combine } from '../meters'
 import { idleDraw } from '../noLoad'
 import type { Analysis } from '../trials'
@@ -170,14 +170,7 @@ const lowestAtStarts: Promised = {
           code: outcome,
           figure: share,
           bound: 'exact',
-          hindrances: assisted
-            ? [
-                hindrance('soft starter', () => ({
-                  why: 'A soft starter eased that start.',
-                  would: 'Start it without one.',
-                })),
-              ]
-            : [],
+          hindrances: assisted ? [easedBySoftStarter] : [],
           found: () =>
             `its output fell to ${sayFigure(share)} of nominal as ${entry.reading.load} was started`,
         },
