@@ -7,6 +7,8 @@ import { databaseAccount } from '@even-watt/server/cluster/account'
 import { startCluster, type Cluster } from '@even-watt/server/cluster/cluster'
 import { prepareFolder } from '@even-watt/server/cluster/folder'
 import { StartError } from '@even-watt/server/cluster/startError'
+import { besides } from '@even-watt/server/captures/besides'
+import { keepWorked } from '@even-watt/server/captures/workAgain'
 import { openFeed } from '@even-watt/server/database/feed'
 import { recall, remember } from '@even-watt/server/database/installation'
 import { migrate } from '@even-watt/server/database/migrate'
@@ -96,6 +98,7 @@ async function run(): Promise<void> {
   setInterval(swept, 86_400_000).unref()
   const feed = openFeed(databaseUrl, log)
   undo.push(() => feed.end())
+  keepWorked({ pool, feed, log, work: await besides() })
   const checkout = { web: webFolder, demo: demoFolder }
   const account = own?.cluster.account
   const door = lanFolder(folder)

@@ -1,9 +1,11 @@
 import { writtenDemo } from '@even-watt/bench/written'
-import type { Entry, Problem, RememberedRecipe } from '@even-watt/contract'
+import type { Entry, Problem, RememberedRecipe, TrialDocument, TrialPage } from '@even-watt/contract'
 import { randomUUID as newId } from 'node:crypto'
 import request from 'supertest'
 import { createApp } from '../src/app'
 import { emptyTrialOf } from './emptyTrial'
+import { keepWorked, workDue } from '../src/captures/workAgain'
+import { workBytes } from '../src/captures/workBytes'
 import { ownDatabase, silent } from './ownDatabase'
 
 const database = ownDatabase()
@@ -25,12 +27,32 @@ const table = (factor = 1) =>
     ),
   ].join('\n')
 
-const push = (trial: string, query: Record<string, string>, body = table()) =>
+const push = (trial: string, query: Record<string, string>, body: string | Buffer = table()) =>
   api()
     .post(`/api/trials/${trial}/captures`)
     .query(query)
     .set('Content-Type', 'text/csv')
     .send(Buffer.from(body))
+
+/** A sound file of doubles: a sine of that peak. */
+function doublesOf(peak: number): Buffer {
+  const samples = Float64Array.from({ length: 2200 }, (_, i) => peak * Math.sin((2 * Math.PI * i) / 200))
+  const head = Buffer.alloc(44)
+  head.write('RIFF')
+  head.writeUInt32LE(36 + samples.byteLength, 4)
+  head.write('WAVEfmt ', 8)
+  head.writeUInt32LE(16, 16)
+  // Floating point, one channel, so many a second, bytes a second, bytes and bits a sample.
+  head.writeUInt16LE(3, 20)
+  head.writeUInt16LE(1, 22)
+  head.writeUInt32LE(10_000, 24)
+  head.writeUInt32LE(80_000, 28)
+  head.writeUInt16LE(8, 32)
+  head.writeUInt16LE(64, 34)
+  head.write('data', 36)
+  head.writeUInt32LE(samples.byteLength, 40)
+  return Buffer.concat([head, Buffer.from(samples.buffer)])
+}
 
 describe('a capture that a script pushes', () => {
   it('is read, worked, kept with its bytes, and belongs to the last reading', async () => {
@@ -96,3 +118,113 @@ describe('a capture that a script pushes', () => {
     expect(csv.text).toContain('grid.csv')
   })
 })
+
+describe('what came with a capture', () => {
+  const due = (trial: string) =>
+    workDue(database.pool(), { work: async (bytes, recipe) => workBytes(bytes, recipe), trial, log: silent })
+  const entriesOf = async (trial: string) =>
+    ((await api().get(`/api/trials/${trial}/entries`).expect(200)).body as { entries: Entry[] }).entries
+  const send = (trial: string, ...entries: Entry[]) =>
+    api().post(`/api/trials/${trial}/entries`).send(entries)
+  const pushed = async (trial: string) =>
+    (await push(trial, { name: 'a.csv', instrument: 'Probe 2' }).expect(201)).body as Captured
+  const lying = (capture: Captured, rms: number): Captured => {
+    const [channel] = capture.reading.figures.channels
+    if (!channel) throw new Error('no channel')
+    const figures = { ...capture.reading.figures, channels: [{ ...channel, rms }] }
+    return { ...capture, id: newId(), reading: { ...capture.reading, figures } }
+  }
+
+  it('stands where its bytes say the same, and they are worked once', async () => {
+    const trial = await emptyTrial()
+    await pushed(trial)
+    expect(await due(trial)).toBe(0)
+    expect(await entriesOf(trial)).toHaveLength(1)
+  })
+  it('is a cache: where its bytes say otherwise, what they say counts in its place', async () => {
+    const trial = await emptyTrial()
+    const lie = lying(await pushed(trial), 239)
+    await send(trial, lie).expect(200)
+    const { lastAt } = await lastOf(trial)
+    expect(await due(trial)).toBe(1)
+    expect(await due(trial)).toBe(0)
+    const again = (await entriesOf(trial)).find((entry) => entry.kind === 'worked again')
+    expect(again).toMatchObject({
+      entry: lie.id,
+      found: { figures: { channels: [{ rms: expect.closeTo(229.8, 1) as number }] } },
+    })
+    // Nobody worked on the trial by that.
+    expect((await lastOf(trial)).lastAt).toBe(lastAt)
+  })
+  it('is worked again by a later version, which speaks only where it says otherwise', async () => {
+    const trial = await emptyTrial()
+    await send(trial, lying(await pushed(trial), 239)).expect(200)
+    expect(await due(trial)).toBe(1)
+    await database.pool().query('update capture_worked set version = 0')
+    expect(await due(trial)).toBe(0)
+    expect(await entriesOf(trial)).toHaveLength(3)
+  })
+  it('decides nothing where its bytes cannot be read by its recipe', async () => {
+    const trial = await emptyTrial()
+    const capture = await pushed(trial)
+    const recipe = {
+      ...capture.reading.recipe,
+      channels: [{ column: 7, quantity: 'V_C' as const, factor: 1 }],
+    }
+    await send(trial, { ...capture, id: newId(), reading: { ...capture.reading, recipe } }).expect(200)
+    expect(await due(trial)).toBe(1)
+    expect((await entriesOf(trial)).at(-1)).toMatchObject({ found: { fault: expect.any(String) as string } })
+  })
+  it('is said by this installation alone: by no page, and by no file that comes in', async () => {
+    const trial = await emptyTrial()
+    const capture = await pushed(trial)
+    const said: Entry = {
+      id: newId(),
+      revision: 1,
+      at: capture.at,
+      kind: 'worked again',
+      entry: capture.id,
+      version: 1,
+      found: { figures: lying(capture, 239).reading.figures },
+    }
+    const { body } = await send(trial, said).expect(422)
+    expect((body as Problem).fields?.[0]?.message).toContain('taken from nobody')
+    const document = (await api().get(`/api/trials/${trial}/export.json`).expect(200)).body as TrialDocument
+    const another = { ...document.trial, id: newId() }
+    const entries = [
+      { ...capture, id: newId() },
+      { ...said, id: newId() },
+    ]
+    await api()
+      .post('/api/trials/import')
+      .send({ ...document, trial: another, entries })
+      .expect(201)
+    expect((await entriesOf(another.id)).map(({ kind }) => kind)).toEqual(['capture'])
+  })
+  it('is looked at as soon as it comes in', async () => {
+    const trial = await emptyTrial()
+    const lie = lying(await pushed(trial), 250)
+    keepWorked({
+      pool: database.pool(),
+      feed: database.feed(),
+      log: silent,
+      work: async (bytes, recipe) => workBytes(bytes, recipe),
+    })
+    await send(trial, lie).expect(200)
+    for (let i = 0; i < 200 && !(await entriesOf(trial)).some(({ kind }) => kind === 'worked again'); i++)
+      await new Promise((resolve) => setTimeout(resolve, 20))
+    expect((await entriesOf(trial)).map(({ kind }) => kind)).toEqual(['capture', 'capture', 'worked again'])
+  })
+  it('is refused where its samples are beyond what can be figured', async () => {
+    const trial = await emptyTrial()
+    const { body } = await push(trial, { name: 'h.wav', instrument: 'Probe 3' }, doublesOf(1e300)).expect(422)
+    expect((body as Problem).detail).toContain('too large')
+  })
+})
+
+async function lastOf(trial: string) {
+  const { body } = await api().get('/api/trials').query({ limit: '1000' }).expect(200)
+  const line = (body as TrialPage).trials.find(({ id }) => id === trial)
+  if (!line) throw new Error('not listed')
+  return line
+}

@@ -19,7 +19,7 @@ import { RunEvent } from './schedule'
 import { Id, instant, number, text, whole, words } from './shared'
 import { LoadTest } from './supply'
 import { Opened, Remark } from './units'
-import { Capture } from './captures'
+import { Capture, CaptureFigures } from './captures'
 
 /** Every kind of entry and what it carries. A new kind is one line here; all else is derived. */
 const entryKinds = {
@@ -105,11 +105,26 @@ const Doubt = z.object({
   check: text('What checked it', 300),
 })
 
+/**
+ * What an installation made of the bytes of a capture itself, where that is not what came with it: it counts in its place. No
+ * page writes one; the server looks again at whatever says so.
+ */
+const WorkedAgain = z.object({
+  ...entryBase,
+  kind: z.literal('worked again'),
+  entry: Id,
+  version: whole('Version of the analysis', 1, 10_000),
+  found: z.union([
+    z.object({ figures: CaptureFigures }),
+    z.object({ fault: words('Why it cannot be read', 300) }),
+  ]),
+})
+
 /** Everything captured at the bench, in an append-only record. */
 export const Entry = z.discriminatedUnion(
   'kind',
-  [...readings, TakeBack, Keep, Doubt],
-  `Kind of entry: one of ${[...Object.keys(entryKinds), 'take back', 'keep', 'doubt'].join(', ')}.`,
+  [...readings, TakeBack, Keep, Doubt, WorkedAgain],
+  `Kind of entry: one of ${[...Object.keys(entryKinds), 'take back', 'keep', 'doubt', 'worked again'].join(', ')}.`,
 )
 export type Entry = z.infer<typeof Entry>
 type EntryKind = Entry['kind']

@@ -1,13 +1,5 @@
 import { mostSamples, type Capture, type EntryOf, type PushedCapture, type Recipe } from '@even-watt/contract'
-import {
-  analyseCapture,
-  applyRecipe,
-  guessRecipe,
-  readFile,
-  recipeFits,
-  Unreadable,
-  type Columns,
-} from '@even-watt/core/waveform/index'
+import { guessRecipe, readFile, recipeFits, Unreadable, type Columns } from '@even-watt/core/waveform/index'
 import { createHash, randomUUID } from 'node:crypto'
 import type { Pool } from 'pg'
 import { transaction } from '../database/pool'
@@ -16,6 +8,7 @@ import { ProblemError } from '../http/problem'
 import { takeEntries } from '../trials/check'
 import { requireTrial } from '../trials/record'
 import { rememberedRecipes } from './remembered'
+import { figuresOf } from './workBytes'
 
 /** What is typical of a scope with its probe, %, where the instrument was never described. */
 const typicalPercent = 5
@@ -51,7 +44,7 @@ export async function pushCapture(
         `Up to ${mostPushed / 1e6} million samples are taken from a script: bring longer records in by the page.`,
       )
     const recipe = recipeFor(columns, known?.recipe, asked.rate)
-    reading = { recipe, figures: analyseCapture(applyRecipe(columns, recipe).sampled).figures }
+    reading = { recipe, figures: figuresOf(columns, recipe) }
   } catch (error) {
     if (error instanceof Unreadable) throw refused('This capture cannot be read.', error.message)
     throw error

@@ -14,6 +14,8 @@ export async function tellOf(db: Queryable, trial: string): Promise<void> {
 export interface Feed {
   /** Calls back whenever the trial may have changed; returns how to stop. */
   readonly follow: (trial: string, changed: () => void) => () => void
+  /** Calls back with whichever trial changed; with none where all may have. */
+  readonly followAll: (changed: (trial: string | undefined) => void) => void
   readonly end: () => Promise<void>
 }
 
@@ -23,6 +25,7 @@ export interface Feed {
  */
 export function openFeed(connectionString: string, log: Logger): Feed {
   const followers = new Map<string, Set<() => void>>()
+  const ofAll: ((trial: string | undefined) => void)[] = []
   let client: pg.Client | undefined
   let again: ReturnType<typeof setTimeout> | undefined
   let ended = false
@@ -40,11 +43,13 @@ export function openFeed(connectionString: string, log: Logger): Feed {
     made.on('end', () => lost())
     made.on('notification', ({ payload = '' }) => {
       for (const changed of followers.get(payload) ?? []) changed()
+      for (const changed of ofAll) changed(payload)
     })
     try {
       await made.connect()
       await made.query(`listen ${channel}`)
       for (const trial of followers.values()) for (const changed of trial) changed()
+      for (const changed of ofAll) changed(undefined)
     } catch (error) {
       lost(error instanceof Error ? error : undefined)
       await made.end().catch(() => undefined)
@@ -60,6 +65,9 @@ export function openFeed(connectionString: string, log: Logger): Feed {
         here.delete(changed)
         if (!here.size) followers.delete(trial)
       }
+    },
+    followAll(changed) {
+      ofAll.push(changed)
     },
     async end() {
       ended = true

@@ -24,6 +24,14 @@ export function faultsIn(
 ): Fields {
   const here = new Set([...known, ...entries.map((entry) => entry.id)])
   return entries.flatMap((entry, i) => {
+    if (entry.kind === 'worked again') {
+      return [
+        {
+          path: `${i}.kind`,
+          message: `Entry ${i + 1} says what the bytes of a capture give: that is worked here and taken from nobody.`,
+        },
+      ]
+    }
     if (!revisions.has(entry.revision)) {
       return [
         {

@@ -62,7 +62,9 @@ export function readDocument(content: unknown): TrialDocument {
 
 /** Takes a whole trial in, or nothing of it. */
 export async function importTrial(pool: Pool, document: TrialDocument): Promise<string> {
-  const { trial, entries } = document
+  const { trial } = document
+  // What another installation made of captures is not taken over: their bytes come along, and are worked here.
+  const entries = document.entries.filter(({ kind }) => kind !== 'worked again')
   const numbers = trial.revisions.map((revision) => revision.number)
   if (numbers.some((number, i) => number !== i + 1)) {
     throw new ProblemError(422, 'The rig revisions of this file are not numbered 1, 2, 3 …')

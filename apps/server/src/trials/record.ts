@@ -221,9 +221,14 @@ export async function lockTrial(client: PoolClient, trial: string): Promise<void
 
 /**
  * Appends entries, none of which is here yet, in the order given, and tells whoever follows the trial once they are
- * stored.
+ * stored. The trial is worked on by that, unless nobody did.
  */
-export async function appendEntries(db: Queryable, trial: string, entries: readonly Entry[]): Promise<void> {
+export async function appendEntries(
+  db: Queryable,
+  trial: string,
+  entries: readonly Entry[],
+  by: 'somebody' | 'nobody' = 'somebody',
+): Promise<void> {
   if (!entries.length) return
   await db.query(
     `insert into entry (id, trial, revision, kind, body)
@@ -239,10 +244,10 @@ export async function appendEntries(db: Queryable, trial: string, entries: reado
       entries.map((entry) => JSON.stringify(entry)),
     ],
   )
-  await db.query('update trial set entries = entries + $2, last_at = now() where id = $1', [
-    trial,
-    entries.length,
-  ])
+  await db.query(
+    'update trial set entries = entries + $2, last_at = case when $3 then now() else last_at end where id = $1',
+    [trial, entries.length, by === 'somebody'],
+  )
   await tellOf(db, trial)
 }
 

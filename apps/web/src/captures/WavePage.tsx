@@ -38,7 +38,7 @@ export function WavePage() {
 }
 
 function Shown({ entry }: { entry: EntryOf<'capture'> }) {
-  const { trial, analysis } = useTrial()
+  const { trial, analysis, view } = useTrial()
   const { reading } = entry
   const samples = useSamples()
   const [away, setAway] = useState<string>()
@@ -113,7 +113,7 @@ function Shown({ entry }: { entry: EntryOf<'capture'> }) {
           : ''}
         .
       </p>
-      <Kept worked={worked} kept={figures} />
+      <WorkedAgain again={view.record.worked.get(entry.id)} />
       <OddityNotices oddities={oddities} />
       {away !== undefined && <Notice kind="odd">{away} What was kept of it is shown.</Notice>}
       {samples.fault !== undefined && <Notice kind="problem">{samples.fault}</Notice>}
@@ -194,23 +194,14 @@ function Shown({ entry }: { entry: EntryOf<'capture'> }) {
   )
 }
 
-/** Figures that are kept with a capture against those that its bytes give now. */
-function Kept({
-  worked,
-  kept,
-}: {
-  worked: Worked | undefined
-  kept: EntryOf<'capture'>['reading']['figures']
-}) {
-  const [now, then] = [worked?.figures.channels[0], kept.channels[0]]
-  if (!now || !then) return null
-  const near = (a = 0, b = 0) => Math.abs(a - b) <= 1e-3 * Math.max(Math.abs(a), Math.abs(b)) + 1e-6
-  if (near(now.rms, then.rms) && near(now.wave?.thd, then.wave?.thd) && now.wave?.class === then.wave?.class)
-    return null
+/** Its bytes gave other figures than it came with, or none. */
+function WorkedAgain({ again }: { again: EntryOf<'worked again'> | undefined }) {
+  if (!again) return null
   return (
     <Notice kind="odd">
-      Worked from its bytes it says: {sayCapture(worked?.figures ?? kept)} What was kept with it says
-      otherwise: another version worked it, or it was changed. Take it back and bring the file in again.
+      {'fault' in again.found
+        ? `Its bytes cannot be worked: ${again.found.fault} It decides nothing.`
+        : `Its bytes were worked again here on ${shortDate(again.at)}. What it came with said otherwise, and does not count.`}
     </Notice>
   )
 }

@@ -145,6 +145,32 @@ describe('a capture at a step', () => {
     const doubt = doubtEntry({ what: 'reading', entry: capture.id })
     expect(viewOf([step, capture, doubt]).analyses[0]?.evidence.wave).toBe('sine')
   })
+  it('counts by what its bytes gave here, not by what it came with; where they give nothing, not at all', () => {
+    const capture = captureOf(stepped(325, 0.5), step.id)
+    const again = (found: EntryOf<'worked again'>['found']): Entry => ({
+      id: uuid(80_002),
+      revision: 1,
+      at: '2026-03-12T12:30:00.000Z',
+      kind: 'worked again',
+      entry: capture.id,
+      version: 2,
+      found,
+    })
+    const { figures } = captureOf(sine(230), step.id).reading
+    const waveBy = (entries: readonly Entry[]) => viewOf(entries).analyses[0]?.evidence.wave
+    const trusted = waveBy([step, captureOf(sine(230), step.id)])
+    expect(waveBy([step, capture])).not.toBe(trusted)
+    expect(waveBy([step, again({ figures }), capture])).toBe(trusted)
+    const unread = viewOf([step, capture, again({ fault: 'it ends too early.' })])
+    expect(unread.analyses[0]?.evidence.wave).toBe('sine')
+    expect(unread.analyses[0]?.record.doubts.readings.get(capture.id)).toBe('it ends too early.')
+  })
+  it('of which nothing is worked again is the same object, and so is its record', () => {
+    const capture = captureOf(sine(230), step.id)
+    const trial = trialOf()
+    const [a, b] = [1, 2].map(() => viewTrial(trial, [step, capture]).analyses[0]?.record)
+    expect(a).toBe(b)
+  })
   it('stays with its step when the reading is corrected', () => {
     const corrected = ladderEntry(
       { V_B: 25.6, V_C: 229 },

@@ -1,4 +1,5 @@
 import type { Entry, EntryOf, ReadingKind, Revision } from '@even-watt/contract'
+import type { WorkedAgain } from './worked'
 
 /** Readings that stand, by kind, in order of time. A kind of which none was taken has no list. */
 export type Standing = ReadonlyMap<ReadingKind, readonly Entry[]>
@@ -34,6 +35,8 @@ export interface TrialRecord {
   readonly struckWhy: ReadonlyMap<string, string>
   /** Oddities the tester looked at and kept, `entry|oddity` → why. */
   readonly kept: ReadonlyMap<string, string>
+  /** Captures whose figures are not those they came with, by their id: what their bytes gave here. */
+  readonly worked: ReadonlyMap<string, WorkedAgain>
 }
 
 /** The readings of one kind that stand, in order of time. */

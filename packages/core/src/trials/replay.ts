@@ -4,6 +4,7 @@ import { instrumentOf } from '../waveform/kept'
 import type { Doubts, RevisionRecord, TrialRecord } from './record'
 import { struckBy } from './strike'
 import { inTime } from './times'
+import { asWorked, type WorkedAgain } from './worked'
 
 interface Gathered {
   readonly standing: Map<ReadingKind, Entry[]>
@@ -42,8 +43,9 @@ function recordOf(
   { standing, struck }: Gathered,
   earlier: readonly RevisionRecord[],
   doubting: readonly EntryOf<'doubt'>[],
+  worked: ReadonlyMap<string, WorkedAgain>,
 ): RevisionRecord {
-  const doubts = doubtsOf(doubting, revision, standing)
+  const doubts = doubtsOf(doubting, revision, standing, worked)
   const parts = [
     trial,
     displayStandsIn,
@@ -53,6 +55,7 @@ function recordOf(
     ...struck,
     'doubts',
     ...doubting,
+    ...faultsIn(worked).flat(),
   ]
   return sameRevision(revision, parts, () => ({
     trial,
@@ -65,13 +68,20 @@ function recordOf(
   }))
 }
 
+/** Captures whose bytes give no figures, with why. */
+const faultsIn = (worked: ReadonlyMap<string, WorkedAgain>): [string, string][] =>
+  [...worked].flatMap(([id, { found }]) =>
+    'fault' in found ? [[id, found.fault] satisfies [string, string]] : [],
+  )
+
 /** What is doubted on one revision; doubt of a rig goes back to its beginning, doubt of a meter over all rigs. */
 function doubtsOf(
   doubting: readonly EntryOf<'doubt'>[],
   revision: Revision,
   standing: Gathered['standing'],
+  worked: ReadonlyMap<string, WorkedAgain>,
 ): Doubts {
-  const readings = new Map<string, string>()
+  const readings = new Map(faultsIn(worked))
   const meters = new Map<string, string>()
   for (const { of, at, why, check, revision: number } of doubting) {
     const said = [why, check].filter(Boolean).join('; ')
@@ -92,8 +102,13 @@ export function replay(trial: Trial, entries: readonly Entry[]): TrialRecord {
   const kept = new Map<string, string>()
   const whole = gathered()
   const doubting: EntryOf<'doubt'>[] = []
+  const worked = new Map<string, WorkedAgain>()
   const revisions = new Map(trial.revisions.map(({ number }) => [number, gathered()]))
-  for (const entry of inTime(entries)) {
+  const ordered = inTime(entries)
+  for (const entry of ordered) if (entry.kind === 'worked again') worked.set(entry.entry, entry)
+  for (const one of ordered) {
+    if (one.kind === 'worked again') continue
+    const entry = asWorked(one, worked)
     if (entry.kind === 'keep') kept.set(`${entry.entry}|${entry.oddity}`, entry.why)
     const here = revisions.get(entry.revision)
     if (struckWhy.has(entry.id)) here?.struck.push(entry)
@@ -106,11 +121,12 @@ export function replay(trial: Trial, entries: readonly Entry[]): TrialRecord {
   return {
     struckWhy,
     kept,
+    worked,
     standing: whole.standing,
     revisions: trial.revisions.reduce<RevisionRecord[]>(
       (earlier, revision) => [
         ...earlier,
-        recordOf(trial, revision, revisions.get(revision.number) ?? gathered(), earlier, doubting),
+        recordOf(trial, revision, revisions.get(revision.number) ?? gathered(), earlier, doubting, worked),
       ],
       [],
     ),
