@@ -89,6 +89,7 @@ const ranks = {
     'safety',
     'plan',
     'captures',
+    'benchTests',
     'noLoad',
     'ladder',
     'readings',

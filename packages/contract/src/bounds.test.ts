@@ -86,13 +86,13 @@ describe('what is refused, and how', () => {
       'an overload that lasted no time',
       LimitReading,
       { test: 'overload', how: 'raised', load: 'kettle', watts: 900, ended: 'overload', lasted: 0 },
-      'For how long, s: must be above 0; up to 1000000 is accepted.',
+      'Lasted, s: must be above 0; up to 1000000 is accepted.',
     ],
     [
       'a function check without words',
       LimitReading,
       { test: 'function', what: ' ', result: 'passed' },
-      'Enter the check.',
+      'Enter what was checked.',
     ],
     [
       'a peak under the running current',
@@ -207,7 +207,7 @@ describe('what is refused, and how', () => {
       'a kind of its own',
       Entry,
       { id, revision: 1, at, kind: 'lunch' },
-      'Kind of entry: one of no load, ladder, limit, motors, log, check-in, log file, noise, port, charging, mode, load test, survey, prediction, make safe, run, file, photograph, opened, remark, checked, capture, expectation, came out, take back, keep, doubt.',
+      'Kind of entry: one of no load, ladder, limit, motors, log, check-in, log file, noise, port, charging, mode, load test, survey, prediction, make safe, run, file, photograph, opened, remark, checked, capture, expectation, came out, take back, keep, doubt, worked again.',
     ],
     [
       'a time without its zone',

@@ -1,8 +1,9 @@
-import * as z from 'zod/mini'
-import { number, oneOf, positive, text, words } from './shared'
+import type * as z from 'zod/mini'
+import { number } from './shared'
+import { above0, choice, figure, from0, perhaps, readingOf, someText, someWords, testOf, tick } from './tests'
 
 /** What ended a loading: it may be neither the unit nor the load. */
-export const gaveUpBy = [
+const gaveUpBy = [
   'carried',
   'overload',
   'heat',
@@ -15,7 +16,7 @@ export const gaveUpBy = [
   'not known',
 ] as const
 
-export const comebacks = [
+const comebacks = [
   'by itself',
   'by switching off and on',
   'by its reset',
@@ -24,101 +25,80 @@ export const comebacks = [
 ] as const
 
 /** Schools of overloading: raised until it gives up, a tier held for a time, a ramp. */
-export const overloadWays = ['raised', 'timed tier', 'ramp'] as const
+const overloadWays = ['raised', 'timed tier', 'ramp'] as const
 
-const note = { note: text('Note', 1000) }
-
-const Overload = z.object({
-  test: z.literal('overload'),
-  how: oneOf('How it was loaded', overloadWays),
-  load: words('Load', 200),
-  /** Of a split phase: the leg that was loaded; absent: both. */
-  leg: z.optional(oneOf('Leg', ['L1', 'L2'] as const)),
-  /** W at the outlet when it ended. */
-  watts: positive('W at the outlet', 1e6),
-  /** s at these watts until it ended. */
-  lasted: z.optional(positive('For how long, s', 1e6)),
-  ended: oneOf('What ended it', gaveUpBy),
-  /** W at which it warned, before. */
-  alarmAt: z.optional(positive('It warned at, W', 1e6)),
-  volts: z.optional(number('V at C', 0, 2000)),
-  inputVolts: z.optional(positive('V at B', 2000)),
-  comeback: z.optional(oneOf('How it came back', comebacks)),
-  comebackAfter: z.optional(positive('Back after, s', 1e6)),
-  /** V at the outlet with the same small load before and afterwards. */
-  baseBefore: z.optional(positive('Base step before, V', 2000)),
-  baseAfter: z.optional(positive('Base step afterwards, V', 2000)),
-  ...note,
-})
-
-export const thresholds = ['alarm', 'cutoff', 'reconnect'] as const
-
-const Threshold = z.object({
-  test: z.literal('threshold'),
-  which: oneOf('Which', thresholds),
-  V_B: positive('V at B', 2000),
-  /** W at the outlet while the input was lowered. */
-  watts: z.optional(number('Load, W', 0, 1e6)),
-  ...note,
-})
-
+const thresholds = ['alarm', 'cutoff', 'reconnect'] as const
 export const seenBy = ['watch', 'capture', 'by eye'] as const
+const flickers = ['not looked at', 'steady', 'flickers'] as const
+const functionResults = ['passed', 'failed', 'not tried'] as const
 
-const StartUp = z.object({
-  test: z.literal('start-up'),
-  /** What was connected when it was switched on; absent: nothing. */
-  load: text('Load connected', 200),
-  watts: z.optional(number('Load connected, W', 0, 1e6)),
-  outcome: oneOf('Outcome', ['started', 'started after tries', 'did not start'] as const),
-  seen: oneOf('Timed by', seenBy),
-  /** s from the command to 90 % of its volts, and from 10 to 90 %. */
-  startUp: z.optional(positive('Start-up, s', 3600)),
-  softStart: z.optional(positive('Soft start, s', 3600)),
-  ...note,
-})
-
-export const flickers = ['not looked at', 'steady', 'flickers'] as const
-
-const Dynamic = z.object({
-  test: z.literal('dynamic'),
-  from: number('From, W', 0, 1e6),
-  to: number('To, W', 0, 1e6),
-  /** V RMS: the lowest and the highest after the step. */
-  lowest: z.optional(number('Lowest V', 0, 2000)),
-  highest: z.optional(number('Highest V', 0, 2000)),
-  back: z.optional(positive('Back after, s', 3600)),
-  /** Swing of the volts with a load that pulsates, % of them. */
-  pulses: z.optional(number('Swing with a load that pulsates, %', 0, 100)),
-  hunts: z.optional(z.boolean()),
-  /** Output gone for over half a cycle after a load was released. */
-  blanks: z.optional(z.boolean()),
-  lamps: oneOf('Lamps', flickers),
-  ...note,
-})
-
-const Sweep = z.object({
-  test: z.literal('input sweep'),
-  load: words('Load', 200),
-  V_B: positive('V at B', 2000),
-  V_C: number('V at C', 0, 2000),
-  ...note,
-})
-
-export const functionResults = ['passed', 'failed', 'not tried'] as const
-
-const FunctionCheck = z.object({
-  test: z.literal('function'),
-  what: words('Check', 120),
-  result: oneOf('Result', functionResults),
-  note: text('In words', 1000),
-})
+/** Tests of where a unit gives up, and of what else it does: what each cannot do without stands first. */
+export const testsOfLimits = {
+  overload: testOf('Overload', {
+    load: someWords('Load', 200, 'kettle + immersion rod'),
+    /** When it ended. */
+    watts: above0('At the outlet', 'W', 1e6),
+    ended: choice('What ended it', gaveUpBy),
+    /** At these watts until it ended. */
+    lasted: perhaps(above0('Lasted', 's', 1e6)),
+    /** Of a split phase: the leg that was loaded; absent: both. */
+    leg: perhaps(choice('Leg', ['L1', 'L2'])),
+    how: choice('How it was loaded', overloadWays),
+    alarmAt: perhaps(above0('It warned at', 'W', 1e6)),
+    volts: perhaps(from0('Volts at C', 'V', 2000)),
+    inputVolts: perhaps(above0('Volts at B', 'V', 2000)),
+    comeback: perhaps(choice('It came back', comebacks)),
+    comebackAfter: perhaps(above0('Back after', 's', 1e6)),
+    /** At the outlet with the same small load before and afterwards. */
+    baseBefore: perhaps(above0('Base step before', 'V', 2000)),
+    baseAfter: perhaps(above0('Base step afterwards', 'V', 2000)),
+  }),
+  threshold: testOf('Alarm, cutoff, reconnect', {
+    which: choice('Which', thresholds),
+    V_B: above0('Volts at B', 'V', 2000),
+    /** At the outlet while the input was lowered. */
+    watts: perhaps(from0('Load', 'W', 1e6)),
+  }),
+  'start-up': testOf('Start-up', {
+    outcome: choice('Outcome', ['started', 'started after tries', 'did not start']),
+    /** From the command to 90 % of its volts, and from 10 to 90 %. */
+    startUp: perhaps(above0('Until 90 % of its volts', 's', 3600)),
+    softStart: perhaps(above0('From 10 to 90 %', 's', 3600)),
+    seen: choice('Timed by', seenBy),
+    /** What was connected when it was switched on; absent: nothing. */
+    load: someText('Load connected', 200, 'nothing'),
+    watts: perhaps(from0('It takes', 'W', 1e6)),
+  }),
+  dynamic: testOf('When the load changes', {
+    from: from0('From', 'W', 1e6),
+    to: from0('To', 'W', 1e6),
+    /** V RMS after the step. */
+    lowest: perhaps(from0('Lowest after it', 'V', 2000)),
+    highest: perhaps(from0('Highest after it', 'V', 2000)),
+    back: perhaps(above0('Steady again after', 's', 3600)),
+    /** % of them. */
+    pulses: perhaps(
+      figure('Swing with a load that pulsates', '%', number('Swing with a load that pulsates, %', 0, 100)),
+    ),
+    lamps: choice('Lamps', flickers),
+    hunts: tick('It hunts at a steady load'),
+    /** Output gone for over half a cycle. */
+    blanks: tick('It blanks when a load is released'),
+  }),
+  'input sweep': testOf('Output against input volts', {
+    load: someWords('Load', 200, 'drying plate low'),
+    V_B: above0('Volts at B', 'V', 2000),
+    V_C: from0('Volts at C', 'V', 2000),
+  }),
+  function: testOf(
+    'Function checks',
+    { what: someWords('What was checked', 120, 'remote switch'), result: choice('Result', functionResults) },
+    { note: 'In words' },
+  ),
+}
 
 /** One test of where a unit gives up, or of what else it does. */
-export const LimitReading = z.discriminatedUnion(
-  'test',
-  [Overload, Threshold, StartUp, Dynamic, Sweep, FunctionCheck],
-  'Test: one of overload, threshold, start-up, dynamic, input sweep, function.',
-)
+export const LimitReading = readingOf('Test', testsOfLimits)
 export type LimitReading = z.infer<typeof LimitReading>
 export type LimitTest = LimitReading['test']
 export type LimitOf<T extends LimitTest> = Extract<LimitReading, { test: T }>

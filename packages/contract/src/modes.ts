@@ -1,71 +1,56 @@
-import * as z from 'zod/mini'
-import { Charge } from './logs'
-import { seenBy } from './limits'
+import type * as z from 'zod/mini'
 import { Values } from './evidence'
-import { number, oneOf, positive, text, whole } from './shared'
-
-const note = { note: text('Note', 1000) }
+import { seenBy } from './limits'
+import { Charge } from './logs'
+import { oneOf, whole } from './shared'
+import { above0, choice, figure, from0, perhaps, readingOf, someText, testOf, yesOrNo } from './tests'
 
 /** What a unit may be switched to; each draws something of its own. */
 export const modeNames = ['on', 'search', 'pass-through', 'bypass', 'ports only', 'off'] as const
 export const ModeName = oneOf('Mode', modeNames)
 export type ModeName = z.infer<typeof ModeName>
 
-/** What a mode draws: from watts, from what the store lost, or from what a refill took (docs/method/modes.md). */
-const Draw = z.object({
-  test: z.literal('draw'),
-  mode: ModeName,
-  /** Watts at B, or into the charge input. */
-  values: Values,
-  /** Cycles of a search that the mean was taken over. */
-  cycles: z.optional(whole('Cycles', 1, 100_000)),
-  /** h that it stood, and the gauge before and afterwards, or the Wh that filled it again. */
-  hours: z.optional(positive('Hours', 10_000)),
-  chargeBefore: z.optional(Charge),
-  chargeAfter: z.optional(Charge),
-  refilled: z.optional(positive('Refilled, Wh', 1e6)),
-  ...note,
-})
+const transferWays = ['grid to battery', 'battery to grid'] as const
 
-/** One small load tried in search mode: does it wake? */
-const Wake = z.object({
-  test: z.literal('wake'),
-  watts: positive('Load, W', 1e4),
-  woke: z.boolean(),
-  ...note,
-})
+export const testsOfModes = {
+  /** What a mode draws: from watts, from what the store lost, or from what a refill took (docs/method/modes.md). */
+  draw: testOf(
+    'What it draws',
+    {
+      mode: choice('Mode', modeNames),
+      /** Cycles of a search that the mean was taken over. */
+      cycles: perhaps(figure('Mean of so many cycles', '', whole('Mean of so many cycles', 1, 100_000))),
+      /** h that it stood, and the gauge before and afterwards, or the Wh that filled it again. */
+      hours: perhaps(above0('It stood for', 'h', 10_000)),
+      refilled: perhaps(above0('Filled again with', 'Wh', 1e6)),
+      chargeBefore: perhaps(figure('Gauge before', '%', Charge, 0.01)),
+      chargeAfter: perhaps(figure('Gauge afterwards', '%', Charge, 0.01)),
+    },
+    // Watts at B, or into the charge input.
+    { apart: { values: Values } },
+  ),
+  /** One small load tried in search mode: does it wake? */
+  wake: testOf('When it wakes', { watts: above0('Small load', 'W', 1e4), woke: yesOrNo('It woke') }),
+  /** A changeover between the grid and the battery. */
+  transfer: testOf('Transfer', {
+    way: choice('Which way', transferWays),
+    gap: perhaps(above0('Without its sine', 'ms', 60_000)),
+    seen: choice('Timed by', seenBy),
+    watts: perhaps(from0('Load', 'W', 1e6)),
+    /** What other equipment did. */
+    rodeThrough: perhaps(yesOrNo('What ran on it', 'rode through', 'restarted')),
+    equipment: someText('It was', 200, 'computer'),
+  }),
+  /** The outlet while the grid feeds it. */
+  'pass-through': testOf('Pass-through', {
+    gridVolts: perhaps(from0('Grid', 'V', 2000)),
+    gridWatts: perhaps(from0('From the grid', 'W', 1e6)),
+    outletVolts: perhaps(from0('Outlet', 'V', 2000)),
+    outletWatts: perhaps(from0('At the outlet', 'W', 1e6)),
+  }),
+}
 
-export const transferWays = ['grid to battery', 'battery to grid'] as const
-
-/** A changeover between the grid and the battery. */
-const Transfer = z.object({
-  test: z.literal('transfer'),
-  way: oneOf('Which way', transferWays),
-  /** ms without its sine. */
-  gap: z.optional(positive('Gap, ms', 60_000)),
-  seen: oneOf('Timed by', seenBy),
-  watts: z.optional(number('Load, W', 0, 1e6)),
-  /** What other equipment did. */
-  rodeThrough: z.optional(z.boolean()),
-  equipment: text('What ran on it', 200),
-  ...note,
-})
-
-/** The outlet while the grid feeds it. */
-const PassThrough = z.object({
-  test: z.literal('pass-through'),
-  gridVolts: z.optional(number('Grid, V', 0, 2000)),
-  gridWatts: z.optional(number('From the grid, W', 0, 1e6)),
-  outletVolts: z.optional(number('Outlet, V', 0, 2000)),
-  outletWatts: z.optional(number('Outlet, W', 0, 1e6)),
-  ...note,
-})
-
-export const ModeReading = z.discriminatedUnion(
-  'test',
-  [Draw, Wake, Transfer, PassThrough],
-  'Test of a mode: one of draw, wake, transfer, pass-through.',
-)
+export const ModeReading = readingOf('Test of a mode', testsOfModes)
 export type ModeReading = z.infer<typeof ModeReading>
 export type ModeTest = ModeReading['test']
 export type ModeOf<T extends ModeTest> = Extract<ModeReading, { test: T }>

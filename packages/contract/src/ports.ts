@@ -1,89 +1,103 @@
 import * as z from 'zod/mini'
 import { Charge } from './logs'
-import { Id, number, oneOf, positive, text, words } from './shared'
+import { Id, number, positive, words } from './shared'
+import {
+  above0,
+  choice,
+  figure,
+  from0,
+  lines,
+  perhaps,
+  readingOf,
+  someText,
+  someWords,
+  testOf,
+  yesOrNo,
+} from './tests'
 
-const note = { note: text('Note', 1000) }
-const Port = words('Port', 60)
+const port = someWords('Port', 60, 'USB-C')
 const volts = (what: string) => number(what, 0, 1000)
 const amps = (what: string) => number(what, 0, 1000)
 
 /** How a port comes back after it cut off. */
-export const portReturns = ['by itself', 'by its button', 'by unplugging', 'not at all', 'not tried'] as const
+const portReturns = ['by itself', 'by its button', 'by unplugging', 'not at all', 'not tried'] as const
 
-/** V against rising A at one port, read at the end of a lead (docs/method/ports.md). */
-const Sweep = z.object({
-  test: z.literal('load'),
-  port: Port,
-  /** V that are asked of it; absent: what it gave at no load. */
-  volts: z.optional(positive('Its volts', 1000)),
-  points: z
-    .array(z.object({ amps: amps('Amps of a point'), volts: volts('Volts of a point') }))
-    .check(
-      z.minLength(1, 'Points: type at least one, amps and volts.'),
-      z.maxLength(500, 'Points: 500 at most.'),
+/** Tests of sockets of direct current: what each cannot do without stands first. */
+export const testsOfPorts = {
+  /** V against rising A at one port, read at the end of a lead (docs/method/ports.md). */
+  load: testOf(
+    'Volts against amps',
+    {
+      port,
+      /** V that are asked of it; absent: what it gave at no load. */
+      volts: perhaps(above0('Its volts', 'V', 1000)),
+      points: lines(
+        'Amps and volts, a pair a line',
+        '0.5 5.08\n1.0 5.02\n2.0 4.71',
+        { amps: 'A', volts: 'V' },
+        z
+          .array(z.object({ amps: amps('Amps of a point'), volts: volts('Volts of a point') }))
+          .check(
+            z.minLength(1, 'Points: type at least one, amps and volts.'),
+            z.maxLength(500, 'Points: 500 at most.'),
+          ),
+      ),
+      /** Between the port and where it was read, both ways. */
+      lead: perhaps(figure('Lead, both ways', 'mΩ', number('Lead, both ways, Ω', 0, 100), 0.001)),
+      cutoff: perhaps(above0('It cut off at', 'A', 1000)),
+      returned: perhaps(choice('It came back', portReturns)),
+      /** A promise above it is only partly shown. */
+      cable: perhaps(above0('The cable carries', 'A', 1000)),
+      charge: perhaps(figure('Charge left', '%', Charge, 0.01)),
+      shown: perhaps(from0('Its display said', 'W', 1e5)),
+      /** What else was loaded beside it. */
+      beside: someText('Loaded beside it', 200, 'USB-A at 2 A'),
+    },
+    { apart: { meter: z.optional(Id) } },
+  ),
+  /** Fixed volts that a port offers to whoever negotiates; given: asked for, and it came. */
+  offered: testOf('Volts offered', {
+    port,
+    offers: lines(
+      'Volts and amps offered, a pair a line',
+      '5 3\n9 3\n20 2.25 given',
+      { volts: 'V', amps: 'A' },
+      z
+        .array(
+          z.object({
+            volts: positive('Volts offered', 100),
+            amps: z.optional(positive('Amps offered', 100)),
+            given: z.optional(z.boolean()),
+          }),
+        )
+        .check(z.minLength(1, 'Offers: at least one.'), z.maxLength(20, 'Offers: 20 at most.')),
     ),
-  /** Ω of the lead between the port and where it was read, both ways. */
-  lead: z.optional(number('Lead, Ω', 0, 100)),
-  /** A at which it cut off. */
-  cutoff: z.optional(positive('It cut off at, A', 1000)),
-  returned: z.optional(oneOf('It came back', portReturns)),
-  /** What the cable may carry, A: a promise above it is only partly shown. */
-  cable: z.optional(positive('The cable carries, A', 1000)),
-  charge: z.optional(Charge),
-  /** What else was loaded beside it. */
-  beside: text('Loaded beside it', 200),
-  /** W that its display said. */
-  shown: z.optional(number('Its display, W', 0, 1e5)),
-  meter: z.optional(Id),
-  ...note,
-})
+    cable: someText('Cable', 120, 'marked 3 A'),
+  }),
+  /** Several ports loaded at once: all of them held, else which one gave up. */
+  together: testOf('Ports together', {
+    loaded: lines(
+      'Port, volts, amps; one a line',
+      'USB-C 20 1.5\nUSB-A 5.1 2',
+      { port: '', volts: 'V', amps: 'A' },
+      z
+        .array(z.object({ port: words('Port', 60), volts: volts('Volts'), amps: amps('Amps') }))
+        .check(z.minLength(2, 'Ports: two at least.'), z.maxLength(20, 'Ports: 20 at most.')),
+    ),
+    held: yesOrNo('All of them held'),
+    gaveUp: someText('What gave up', 120, 'USB-C'),
+  }),
+  /** What loading a neighbour does to a port. */
+  neighbour: testOf('Neighbours', {
+    port: someWords('Port', 60, 'USB-A'),
+    neighbour: someWords('Its neighbour', 60, 'second USB-A'),
+    before: from0('Volts before', 'V', 1000),
+    after: from0('Volts with it loaded', 'V', 1000),
+    amps: perhaps(from0('The neighbour takes', 'A', 1000)),
+  }),
+}
 
-/** Fixed volts that a port offers to whoever negotiates. */
-const Offered = z.object({
-  test: z.literal('offered'),
-  port: Port,
-  offers: z
-    .array(
-      z.object({
-        volts: positive('Volts offered', 100),
-        amps: z.optional(positive('Amps offered', 100)),
-        /** Asked for, and given. */
-        given: z.optional(z.boolean()),
-      }),
-    )
-    .check(z.minLength(1, 'Offers: at least one.'), z.maxLength(20, 'Offers: 20 at most.')),
-  cable: text('Cable', 120),
-  ...note,
-})
-
-/** Several ports loaded at once. */
-const Together = z.object({
-  test: z.literal('together'),
-  loaded: z
-    .array(z.object({ port: Port, volts: volts('Volts'), amps: amps('Amps') }))
-    .check(z.minLength(2, 'Ports: two at least.'), z.maxLength(20, 'Ports: 20 at most.')),
-  /** All of them held; else which one gave up. */
-  held: z.boolean(),
-  gaveUp: text('What gave up', 120),
-  ...note,
-})
-
-/** What loading a neighbour does to a port. */
-const Neighbour = z.object({
-  test: z.literal('neighbour'),
-  port: Port,
-  neighbour: words('Its neighbour', 60),
-  before: volts('Volts before'),
-  after: volts('Volts with the neighbour loaded'),
-  amps: z.optional(amps('Amps of the neighbour')),
-  ...note,
-})
-
-export const PortReading = z.discriminatedUnion(
-  'test',
-  [Sweep, Offered, Together, Neighbour],
-  'Test of a port: one of load, offered, together, neighbour.',
-)
+export const PortReading = readingOf('Test of a port', testsOfPorts)
 export type PortReading = z.infer<typeof PortReading>
 export type PortTest = PortReading['test']
 export type PortOf<T extends PortTest> = Extract<PortReading, { test: T }>

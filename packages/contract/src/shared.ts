@@ -45,7 +45,7 @@ export const plain = (what: string, longest: number) =>
 const asked = (what: string): string => {
   if (what === 'Name') return 'a name'
   const low = what.charAt(0).toLowerCase() + what.slice(1)
-  return /^(why|where|in) /.test(low) ? low : `the ${low}`
+  return /^(why|where|what|in|its) /.test(low) ? low : `the ${low}`
 }
 
 /** Required words of one line. */

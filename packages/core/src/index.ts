@@ -158,7 +158,6 @@ export {
   type Weighting,
 } from './ladder'
 export {
-  nameOfTest,
   protectionLog,
   sayTest,
   softStartIn,

@@ -1,10 +1,10 @@
-import { ChargingReading, chargeSources, type Value } from '@even-watt/contract'
-import { askedOf, quantityData } from '@even-watt/core'
+import { ChargingReading, chargeSources } from '@even-watt/contract'
+import { askedOf } from '@even-watt/core'
 import { CaptureForm } from '../trials/CaptureForm'
+import { MeterFields, readByMeters } from '../trials/metersRead'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { same, SelectField, TextField } from '../ui/form'
-import { typedDecimals } from '../ui/readValue'
 
 /** What its input takes at one setting of the source: a watts-meter is enough. */
 export function InputForm() {
@@ -15,21 +15,9 @@ export function InputForm() {
     what: 'reading of a charging input',
     start: { source: 'solar' },
     schema: ChargingReading,
-    read: ({ number, text, report }) => {
-      const values = asked.flatMap(({ quantity, meter }): Value[] => {
-        const value = number(quantity)
-        return value === undefined
-          ? []
-          : [
-              {
-                quantity,
-                value,
-                grade: meter ? 'measured' : 'display',
-                ...typedDecimals(text(quantity) ?? ''),
-                ...(meter ? { meter } : {}),
-              },
-            ]
-      })
+    read: (from) => {
+      const { number, text, report } = from
+      const values = readByMeters(asked, from)
       if (!values.length)
         report(asked[0]?.quantity ?? 'note', 'Nothing is read yet: watts, or volts and amps.')
       return {
@@ -48,16 +36,7 @@ export function InputForm() {
   return (
     <CaptureForm title="What its input takes" state={state}>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
-        {asked.map(({ quantity, meter }) => (
-          <TextField
-            key={quantity}
-            label={quantityData[quantity].words}
-            unit={quantityData[quantity].unit}
-            hint={revision.meters.find(({ id }) => id === meter)?.name ?? 'no meter: kept as its display'}
-            inputMode="decimal"
-            {...field(quantity)}
-          />
-        ))}
+        <MeterFields asked={asked} meters={revision.meters} state={state} />
         <SelectField label="Charged by" {...field('source')} options={same(chargeSources)} />
         <TextField label="Irradiance" unit="W/m²" inputMode="decimal" {...field('irradiance')} />
         <TextField label="Beside it" placeholder="the wall charger" {...field('beside')} />

@@ -1,13 +1,8 @@
-import { LimitReading, type LimitTest } from '@even-watt/contract'
-import { nameOfTest } from '@even-watt/core'
+import { LimitReading, testsOfLimits, type LimitTest } from '@even-watt/contract'
 import { useEffect } from 'react'
-import { CaptureForm } from '../trials/CaptureForm'
-import { FieldGrid } from '../trials/FieldGrid'
-import { readFields, startOf } from '../trials/fields'
-import { useCaptureForm } from '../trials/useCaptureForm'
+import { TestForm } from '../benchTests/TestForm'
+import type { CaptureFormState } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
-import { TextField } from '../ui/form'
-import { fieldsOfTest } from './fields'
 
 /** Checks that testers make, for whoever does not remember them. */
 const usualChecks = [
@@ -18,40 +13,42 @@ const usualChecks = [
   'Protection behaviour',
 ]
 
-/** One test of limits: its own fields, the needed ones first. */
+/** One test of limits. */
 export function LimitForm({ test, load }: { test: LimitTest; load: string | undefined }) {
   const { analysis } = useTrial()
   const { phase } = analysis.record.revision.unit
-  const fields = fieldsOfTest[test].filter(({ name }) => name !== 'leg' || phase === 'split')
-  const state = useCaptureForm({
-    what: `test (${nameOfTest[test].toLowerCase()})`,
-    start: startOf(fields),
-    schema: LimitReading,
-    read: (from) => ({ test, note: from.text('note'), ...readFields(fields, from) }),
-    entry: (reading) => ({ kind: 'limit', reading }),
-  })
-  const { field, form } = state
+  return (
+    <TestForm
+      tests={testsOfLimits}
+      test={test}
+      what="test"
+      schema={LimitReading}
+      entry={(reading) => ({ kind: 'limit', reading })}
+      asks={({ name }) => name !== 'leg' || phase === 'split'}
+      more={{ what: { list: 'checks' } }}
+    >
+      {(state) => (
+        <>
+          <TakenLoad load={load} state={state} />
+          {test === 'function' && (
+            <datalist id="checks">
+              {usualChecks.map((check) => (
+                <option key={check} value={check} />
+              ))}
+            </datalist>
+          )}
+        </>
+      )}
+    </TestForm>
+  )
+}
+
+/** Puts a load that was taken from the list into its field, and the hand at the watts. */
+function TakenLoad({ load, state: { form } }: { load: string | undefined; state: CaptureFormState }) {
   useEffect(() => {
     if (load === undefined) return
     form.setValue('load', load, { shouldDirty: true })
     form.setFocus('watts')
   }, [load, form])
-  return (
-    <CaptureForm title={`${nameOfTest[test]}: what was seen`} state={state} className="mt-2">
-      <FieldGrid fields={fields} state={state} more={{ what: { list: 'checks' } }}>
-        {test === 'function' && (
-          <datalist id="checks">
-            {usualChecks.map((check) => (
-              <option key={check} value={check} />
-            ))}
-          </datalist>
-        )}
-        <TextField
-          label={test === 'function' ? 'In words' : 'Note'}
-          {...field('note')}
-          className="col-span-full"
-        />
-      </FieldGrid>
-    </CaptureForm>
-  )
+  return null
 }

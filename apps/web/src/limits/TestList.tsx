@@ -1,4 +1,5 @@
-import { nameOfTest, recordedOf, sayTest, type Analysis, type TrialRecord } from '@even-watt/core'
+import { testsOfLimits, type LimitTest } from '@even-watt/contract'
+import { recordedOf, sayTest, type Analysis, type TrialRecord } from '@even-watt/core'
 import { Strip } from '../photographs/Strip'
 import { SentenceList } from '../trials/SentenceList'
 
@@ -8,7 +9,7 @@ interface Props {
   readonly editable?: boolean
 }
 
-const order = Object.keys(nameOfTest) as (keyof typeof nameOfTest)[]
+const order = Object.keys(testsOfLimits) as LimitTest[]
 
 /** All tests of limits on one rig, in sentences, by what was tested. */
 export function TestList({ record, analysis, editable = false }: Props) {
@@ -18,7 +19,7 @@ export function TestList({ record, analysis, editable = false }: Props) {
     if (!tests.length) return null
     return (
       <section key={test} className="mt-3">
-        <h3 className="font-semibold">{nameOfTest[test]}</h3>
+        <h3 className="font-semibold">{testsOfLimits[test].name}</h3>
         <SentenceList
           what="this test"
           editable={editable}

@@ -1,48 +1,7 @@
-import { LimitReading, type LimitTest } from '@even-watt/contract'
 import { surgeCurveOf, viewTrial } from '@even-watt/core'
 import { writtenDemo } from '@even-watt/bench/written'
-import { safeParse } from 'zod/mini'
 import type { ChartTheme } from '../ui/chart/theme'
-import { fieldsOfTest } from './fields'
 import { surgeChart, surgeLegend, type Machine } from './surgeChart'
-
-/** Something that fits a field of a form. */
-const filled = (test: LimitTest) => ({
-  test,
-  ...Object.fromEntries(
-    fieldsOfTest[test].map((field) => [
-      field.name,
-      field.is === 'number'
-        ? 12
-        : field.is === 'words'
-          ? 'kettle'
-          : field.is === 'tick'
-            ? true
-            : field.is === 'choice'
-              ? field.of[0]
-              : '',
-    ]),
-  ),
-})
-
-describe('the forms of limits', () => {
-  it.each(Object.keys(fieldsOfTest) as LimitTest[])(
-    'ask for all that a test of %s holds, and no more',
-    (test) => {
-      const read = safeParse(LimitReading, filled(test))
-      expect(read.success).toBe(true)
-      expect(read.success && Object.keys(read.data).sort()).toEqual(Object.keys(filled(test)).sort())
-    },
-  )
-
-  it('offer every choice that is taken, and none that is not', () => {
-    for (const test of Object.keys(fieldsOfTest) as LimitTest[])
-      for (const field of fieldsOfTest[test])
-        if (field.is === 'choice')
-          for (const choice of field.of)
-            expect(safeParse(LimitReading, { ...filled(test), [field.name]: choice }).success).toBe(true)
-  })
-})
 
 describe('the chart of surge and time', () => {
   const theme = new Proxy({}, { get: (_, name) => String(name) }) as ChartTheme

@@ -1,8 +1,6 @@
 import type { PortOf } from '@even-watt/contract'
 import { parseNumber } from '@even-watt/core'
-
-/** Either what was typed line by line, or which line cannot be read. */
-export type Lines<T> = { readonly read: T[] } | { readonly why: string }
+import type { Lines } from '../benchTests/TestForm'
 
 /** Lines, each cut at blanks, semicolons or tabs; a comma between figures is a decimal one unless blanks follow it. */
 const cellsOf = (text: string): string[][] =>

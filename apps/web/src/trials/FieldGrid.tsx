@@ -20,6 +20,7 @@ export function FieldGrid({ fields, state: { field }, more = {}, children }: Pro
         const { name, label } = one
         switch (one.is) {
           case 'choice':
+          case 'yes or no':
             return (
               <SelectField
                 key={name}

@@ -1,13 +1,15 @@
-import { choice, lines, number, perhaps, readFields, startOf, tick, words } from './fields'
+import { choice, number, perhaps, readFields, startOf, words, type Field } from './fields'
 
-const fields = [
+const fields: Field[] = [
   words('load', 'Load'),
   number('charge', 'Charge', '%', { factor: 0.01 }),
   number('lead', 'Lead', 'mΩ', { factor: 0.001 }),
   choice('how', 'How', ['raised', 'ramp']),
   perhaps('leg', 'Leg', ['L1', 'L2']),
-  tick('hunts', 'It hunts'),
-  lines('points', 'Points', '1 5'),
+  { name: 'hunts', is: 'tick', label: 'It hunts' },
+  { name: 'woke', is: 'yes or no', label: 'It woke', of: ['yes', 'no'] },
+  { name: 'rode', is: 'yes or no', label: 'It', of: ['rode through', 'restarted'], optional: true },
+  { name: 'points', is: 'lines', label: 'Points', example: '1 5', columns: { amps: 'A', volts: 'V' } },
 ]
 const typed: Record<string, string | undefined> = {
   load: 'kettle',
@@ -15,6 +17,8 @@ const typed: Record<string, string | undefined> = {
   lead: '90',
   how: 'ramp',
   hunts: 'yes',
+  woke: 'yes',
+  rode: 'restarted',
   points: '1 5',
 }
 const from = {
@@ -24,7 +28,7 @@ const from = {
 
 describe('fields that are told by data', () => {
   it('begin with the first of each choice that must be made', () => {
-    expect(startOf(fields)).toEqual({ how: 'raised' })
+    expect(startOf(fields)).toEqual({ how: 'raised', woke: 'yes' })
   })
   it('are read in SI, without the tail that fractions leave', () => {
     expect(readFields(fields, from)).toEqual({
@@ -34,6 +38,8 @@ describe('fields that are told by data', () => {
       how: 'ramp',
       leg: undefined,
       hunts: true,
+      woke: true,
+      rode: false,
     })
   })
   it('leave what was not typed out', () => {

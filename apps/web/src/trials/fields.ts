@@ -1,35 +1,26 @@
+import type { Face, Tests } from '@even-watt/contract'
 import type { Parsed } from '@even-watt/core'
 import { readLength, readTemperature } from '../ui/units'
 
 /** One field of a form that captures, told by data: so that tests with many fields need no markup of their own. */
-export type Field =
-  | {
-      readonly name: string
-      readonly label: string
-      readonly unit: string
-      readonly is: 'number'
-      /** SI for one of the unit shown: 0.01 for a per cent. */
-      readonly factor?: number
-      readonly hint?: string
-    }
-  | { readonly name: string; readonly label: string; readonly is: 'words'; readonly example?: string }
-  | {
-      readonly name: string
-      readonly label: string
-      readonly is: 'choice'
-      readonly of: readonly string[]
-      readonly optional?: true
-    }
-  | { readonly name: string; readonly label: string; readonly is: 'tick' }
-  /** Several lines of figures. */
-  | { readonly name: string; readonly label: string; readonly is: 'lines'; readonly example: string }
+export type Field = Face & { readonly name: string }
+
+/** The fields of one test, as it is declared. */
+export const fieldsIn = ({ fields }: Tests[string]): readonly Field[] =>
+  Object.entries(fields).map(([name, face]) => ({ ...face, name }))
 
 export const number = (
   name: string,
   label: string,
   unit: string,
   more: { factor?: number; hint?: string } = {},
-): Field => ({ name, label, unit, is: 'number', ...more })
+): Field => ({
+  name,
+  label,
+  unit,
+  is: 'number',
+  ...more,
+})
 export const words = (name: string, label: string, example?: string): Field => ({
   name,
   label,
@@ -49,19 +40,14 @@ export const perhaps = (name: string, label: string, of: readonly string[]): Fie
   of,
   optional: true,
 })
-export const tick = (name: string, label: string): Field => ({ name, label, is: 'tick' })
-export const lines = (name: string, label: string, example: string): Field => ({
-  name,
-  label,
-  is: 'lines',
-  example,
-})
 
 /** What choices begin with: the first of each that must be made. */
 export const startOf = (fields: readonly Field[]): Record<string, string> =>
   Object.fromEntries(
     fields.flatMap((field) =>
-      field.is === 'choice' && !field.optional ? [[field.name, field.of[0] ?? '']] : [],
+      (field.is === 'choice' || field.is === 'yes or no') && !field.optional
+        ? [[field.name, field.of[0] ?? '']]
+        : [],
     ),
   )
 
@@ -79,6 +65,10 @@ export const readFields = (fields: readonly Field[], { number, text }: From): Re
     fields.flatMap((field): [string, unknown][] => {
       if (field.is === 'lines') return []
       if (field.is === 'tick') return [[field.name, text(field.name) === 'yes' || undefined]]
+      if (field.is === 'yes or no') {
+        const said = text(field.name)
+        return [[field.name, said === undefined ? undefined : said === field.of[0]]]
+      }
       if (field.is !== 'number') return [[field.name, text(field.name)]]
       const value = number(field.name, readAs[field.unit])
       return [

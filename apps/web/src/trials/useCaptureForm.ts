@@ -12,7 +12,7 @@ import { type Parsed } from '@even-watt/core'
 
 type Typed = Record<string, string>
 
-interface Read {
+export interface Read {
   /** The number typed in a field; what cannot be read is named at it and left out. */
   readonly number: (name: string, parse?: (text: string) => Parsed) => number | undefined
   readonly text: (name: string) => string | undefined

@@ -1,4 +1,4 @@
-import type { EntryOf, LimitOf, LimitReading } from '@even-watt/contract'
+import type { EntryOf, LimitOf } from '@even-watt/contract'
 import { readFigures, nominalNear } from '../evidence'
 import { decides, isFigure, plain, say, sayDuration } from '../figures'
 import { efficiencyAt, hasFit } from '../ladder'
@@ -30,16 +30,6 @@ export function sayTest(entry: EntryOf<'limit'>, analysis: Analysis): string {
     case 'function':
       return `${reading.what}: ${reading.result}.`
   }
-}
-
-/** What the rows of a list of tests are called. */
-export const nameOfTest: Readonly<Record<LimitReading['test'], string>> = {
-  overload: 'Overload',
-  threshold: 'Alarm, cutoff, reconnect',
-  'start-up': 'Start-up',
-  dynamic: 'When the load changes',
-  'input sweep': 'Output against input volts',
-  function: 'Function checks',
 }
 
 const endings: Readonly<Record<LimitOf<'overload'>['ended'], string>> = {
