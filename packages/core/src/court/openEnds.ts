@@ -1,4 +1,5 @@
-import type { LimiterSet } from '@even-watt/contract'
+import type { LimiterSet, Quantity } from '@even-watt/contract'
+import { quantityData } from '../evidence'
 import { say, type Figure } from '../figures'
 import { sayClaim } from '../units'
 import type { Asked } from './asked'
@@ -22,9 +23,16 @@ export const pastIt = (asked: Asked): Hindrance =>
 /** A figure that the gate refused, or that nobody read. */
 export const mayNot = ({ symbol, grade, refused }: Figure): Hindrance =>
   hindrance('may not decide', () => ({
-    why: `${symbol} cannot decide: ${refused?.why ?? `it is only ${grade}.`}`,
+    why: `${nameOf(symbol)} cannot decide: ${refused?.why ?? `it is only ${grade}.`}`,
     would: refused?.todo ?? 'A measured value is needed.',
   }))
+
+/** What a meter reads by its words; what is worked out by its symbol. */
+const nameOf = (symbol: string): string => {
+  if (!(symbol in quantityData)) return symbol
+  const { words } = quantityData[symbol as Quantity]
+  return words.charAt(0).toUpperCase() + words.slice(1)
+}
 
 /** What would break a promise, and does not where the tester says that something else ended it. */
 export const unsaid = (asked: Asked): Hindrance =>
