@@ -83,6 +83,18 @@ test('the report prints on A4 and Letter', async ({ page }) => {
   await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel 1400-24 for')}/report`)
   await expect(page.getByRole('heading', { name: 'Cautions' })).toBeVisible()
   await expect(page.getByText('local codes and a licensed electrician decide')).toBeVisible()
+  // What is far below waits, until paper wants it: then all of it is there before the printer looks.
+  const charts = (print: boolean) =>
+    page.evaluate((print) => {
+      if (print) window.dispatchEvent(new Event('beforeprint'))
+      const drawn = [...document.querySelectorAll('figure [role=img]')].filter((one) =>
+        one.querySelector('path'),
+      )
+      return { drawn: drawn.length, waiting: document.querySelectorAll('[data-drawing]').length }
+    }, print)
+  const before = await charts(false)
+  expect(before.waiting).toBeGreaterThan(0)
+  expect(await charts(true)).toEqual({ drawn: before.drawn + before.waiting, waiting: 0 })
   await expect(page.getByRole('img', { name: /Efficiency in per cent/ }).first()).toBeVisible()
   for (const [paper, points] of [
     ['A4', 595],

@@ -13,6 +13,7 @@ test('anything on the bench is found by its words, from everywhere', async ({ pa
     .filter({ hasText: 'On rig 1 the negative lug took', has: ottrel })
   await expect(finding).toBeVisible()
   await finding.getByRole('link').click()
+  await expect(page).toHaveURL(/\/findings/)
   await expect(page.getByRole('heading', { name: 'Findings' }).first()).toBeVisible()
   await page.goBack()
   await page.getByLabel('Search everything').fill('varnish lamp')

@@ -175,6 +175,22 @@ describe('what came with a capture', () => {
     expect(await due(trial)).toBe(1)
     expect((await entriesOf(trial)).at(-1)).toMatchObject({ found: { fault: expect.any(String) as string } })
   })
+  it('stands where its bytes did not come along', async () => {
+    const trial = await emptyTrial()
+    await pushed(trial)
+    const document = (await api().get(`/api/trials/${trial}/export.json`).expect(200)).body as TrialDocument
+    const elsewhere = { ...document.trial, id: newId() }
+    const entries = document.entries.map((entry) => {
+      if (entry.kind !== 'capture') return entry
+      return { ...entry, id: newId(), reading: { ...entry.reading, sha256: 'b'.repeat(64) } }
+    })
+    await api()
+      .post('/api/trials/import')
+      .send({ ...document, trial: elsewhere, entries })
+      .expect(201)
+    expect(await due(elsewhere.id)).toBe(0)
+    expect(await entriesOf(elsewhere.id)).toHaveLength(1)
+  })
   it('is said by this installation alone: by no page, and by no file that comes in', async () => {
     const trial = await emptyTrial()
     const capture = await pushed(trial)

@@ -1,4 +1,4 @@
-import { lazy, Suspense, type ComponentType, type ReactNode } from 'react'
+import type { ComponentType } from 'react'
 import { createBrowserRouter, Link, Navigate, useRouteError, type Params } from 'react-router'
 import { api } from './api/api'
 import { BenchPage } from './bench/BenchPage'
@@ -6,65 +6,29 @@ import { stages } from './stages'
 import { store } from './store'
 import { StageContext } from './trials/stageContext'
 import { drafts } from './ui/browserStore'
+import { chart } from './ui/chart/LazyChart'
 import { Notice } from './ui/Notice'
 import { Page } from './ui/Page'
 import { Shell } from './ui/Shell'
 
-const page = (load: () => Promise<ComponentType>) => lazy(async () => ({ default: await load() }))
+/** A page that is fetched as it is headed for: the one before it stands until then, and none is shown half. */
+const page = (load: () => Promise<ComponentType>) => ({ lazy: async () => ({ Component: await load() }) })
 
-const BeginPage = page(async () => (await import('./begin/BeginPage')).BeginPage)
-const NewTrialPage = page(async () => (await import('./trials/NewTrialPage')).NewTrialPage)
-const ImportPage = page(async () => (await import('./trials/ImportPage')).ImportPage)
-const UnitsPage = page(async () => (await import('./units/UnitsPage')).UnitsPage)
-const UnitPage = page(async () => (await import('./units/UnitPage')).UnitPage)
-const MetersPage = page(async () => (await import('./meters/MetersPage')).MetersPage)
-const MeterPage = page(async () => (await import('./meters/MeterPage')).MeterPage)
-const RigsPage = page(async () => (await import('./rigs/RigsPage')).RigsPage)
-const RigPage = page(async () => (await import('./rigs/RigPage')).RigPage)
-const LoadsPage = page(async () => (await import('./loads/LoadsPage')).LoadsPage)
-const LoadPage = page(async () => (await import('./loads/LoadPage')).LoadPage)
-const ComparisonsPage = page(async () => (await import('./comparisons/ComparisonsPage')).ComparisonsPage)
-const ComparisonPage = page(async () => (await import('./comparisons/ComparisonPage')).ComparisonPage)
-const ChecklistsPage = page(async () => (await import('./checklists/ChecklistsPage')).ChecklistsPage)
-const ChecklistPage = page(async () => (await import('./checklists/ChecklistPage')).ChecklistPage)
-const LifePage = page(async () => (await import('./diary/LifePage')).LifePage)
-const SearchPage = page(async () => (await import('./search/SearchPage')).SearchPage)
-const NeedsPage = page(async () => (await import('./needs/NeedsPage')).NeedsPage)
-const UsesPage = page(async () => (await import('./suits/UsesPage')).UsesPage)
-const CheckPage = page(async () => (await import('./editions/CheckPage')).CheckPage)
-const CablePage = page(async () => (await import('./conductors/CablePage')).CablePage)
-const MethodPage = page(async () => (await import('./method/MethodPage')).MethodPage)
-const BackupPage = page(async () => (await import('./bench/BackupPage')).BackupPage)
-const SettingsPage = page(async () => (await import('./bench/SettingsPage')).SettingsPage)
-const PhonePage = page(async () => (await import('./bench/PhonePage')).PhonePage)
-const SetAsidePage = page(async () => (await import('./setAside/SetAsidePage')).SetAsidePage)
-const loadLayout = async () => ({ default: (await import('./trials/TrialLayout')).TrialLayout })
-const TrialLayout = lazy(loadLayout)
-
-/** Begins to fetch what a page needs when it is headed for, without waiting for it. */
-const ahead = (fetch: (parameters: Params) => unknown) => (to: { params: Params }) => {
-  void fetch(to.params)
+/** A trial and its entries are asked for as soon as it is headed for, and not waited for. */
+function fetchTrial({ params: { id = '' } }: { params: Params }): null {
+  store.dispatch(api.util.prefetch('trial', id, {}))
+  store.dispatch(api.util.prefetch('entries', id, {}))
   return null
 }
 
-/** A trial’s page needs its frame, the trial and its entries, all at once. */
-const fetchTrial = ({ id = '' }: Params) =>
-  Promise.all([
-    loadLayout(),
-    store.dispatch(api.util.prefetch('trial', id, {})),
-    store.dispatch(api.util.prefetch('entries', id, {})),
-  ])
+/** All that a report may show, at once rather than one after the other as each is met. */
+const fetchParts = () =>
+  Promise.all([chart.fetch(), ...stages.flatMap(({ report = [] }) => report.map(({ fetch }) => fetch()))])
 
-const wait = (page: ReactNode) => (
-  <Suspense
-    fallback={
-      <p className="text-quiet p-5" role="status">
-        Opening …
-      </p>
-    }
-  >
-    {page}
-  </Suspense>
+const opening = (
+  <p className="text-quiet p-5" role="status">
+    Opening …
+  </p>
 )
 
 function NotHere() {
@@ -112,57 +76,81 @@ export const router = createBrowserRouter([
     element: <Shell stages={stages} />,
     errorElement: <Failed />,
     children: [
-      { path: '/', element: <BenchPage /> },
-      { path: '/units', element: wait(<UnitsPage />) },
-      { path: '/units/:id', element: wait(<UnitPage />) },
-      { path: '/units/:id/life', element: wait(<LifePage />) },
-      { path: '/checklists', element: wait(<ChecklistsPage />) },
-      { path: '/checklists/:id', element: wait(<ChecklistPage />) },
-      { path: '/meters', element: wait(<MetersPage />) },
-      { path: '/meters/:id', element: wait(<MeterPage />) },
-      { path: '/rigs', element: wait(<RigsPage />) },
-      { path: '/rigs/:id', element: wait(<RigPage />) },
-      { path: '/loads', element: wait(<LoadsPage />) },
-      { path: '/loads/:id', element: wait(<LoadPage />) },
-      { path: '/compare', element: wait(<ComparisonsPage />) },
-      { path: '/compare/:id', element: wait(<ComparisonPage />) },
-      { path: '/check', element: wait(<CheckPage />) },
-      { path: '/needs', element: wait(<NeedsPage />) },
-      { path: '/search', element: wait(<SearchPage />) },
-      { path: '/cable', element: wait(<CablePage />) },
-      { path: '/method/:subject?', element: wait(<MethodPage />) },
-      { path: '/import', element: wait(<ImportPage />) },
-      { path: '/backup', element: wait(<BackupPage />) },
-      { path: '/settings', element: wait(<SettingsPage />) },
-      { path: '/settings/uses', element: wait(<UsesPage />) },
-      { path: '/phone', element: wait(<PhonePage />) },
-      { path: '/set-aside', element: wait(<SetAsidePage />) },
-      { path: '/begin', element: wait(<BeginPage />) },
-      { path: '/trials/new', element: wait(<NewTrialPage />) },
       {
-        path: '/trials/:id',
-        loader: ahead(fetchTrial),
-        shouldRevalidate: ({ currentParams, nextParams }) => currentParams['id'] !== nextParams['id'],
-        element: wait(<TrialLayout stages={stages} />),
+        hydrateFallbackElement: opening,
         children: [
-          { index: true, element: <Navigate to="ladder" replace /> },
-          ...stages.flatMap((stage) =>
-            stage.pages.map(({ path, load }) => {
-              const StagePage = lazy(load)
-              return {
-                path,
-                loader: ahead(load),
-                element: wait(
-                  <StageContext value={stage}>
-                    <StagePage />
-                  </StageContext>,
-                ),
-              }
-            }),
-          ),
+          { path: '/', element: <BenchPage /> },
+          { path: '/units', ...page(async () => (await import('./units/UnitsPage')).UnitsPage) },
+          { path: '/units/:id', ...page(async () => (await import('./units/UnitPage')).UnitPage) },
+          { path: '/units/:id/life', ...page(async () => (await import('./diary/LifePage')).LifePage) },
+          {
+            path: '/checklists',
+            ...page(async () => (await import('./checklists/ChecklistsPage')).ChecklistsPage),
+          },
+          {
+            path: '/checklists/:id',
+            ...page(async () => (await import('./checklists/ChecklistPage')).ChecklistPage),
+          },
+          { path: '/meters', ...page(async () => (await import('./meters/MetersPage')).MetersPage) },
+          { path: '/meters/:id', ...page(async () => (await import('./meters/MeterPage')).MeterPage) },
+          { path: '/rigs', ...page(async () => (await import('./rigs/RigsPage')).RigsPage) },
+          { path: '/rigs/:id', ...page(async () => (await import('./rigs/RigPage')).RigPage) },
+          { path: '/loads', ...page(async () => (await import('./loads/LoadsPage')).LoadsPage) },
+          { path: '/loads/:id', ...page(async () => (await import('./loads/LoadPage')).LoadPage) },
+          {
+            path: '/compare',
+            ...page(async () => (await import('./comparisons/ComparisonsPage')).ComparisonsPage),
+          },
+          {
+            path: '/compare/:id',
+            ...page(async () => (await import('./comparisons/ComparisonPage')).ComparisonPage),
+          },
+          { path: '/check', ...page(async () => (await import('./editions/CheckPage')).CheckPage) },
+          { path: '/needs', ...page(async () => (await import('./needs/NeedsPage')).NeedsPage) },
+          { path: '/search', ...page(async () => (await import('./search/SearchPage')).SearchPage) },
+          { path: '/cable', ...page(async () => (await import('./conductors/CablePage')).CablePage) },
+          {
+            path: '/method/:subject?',
+            ...page(async () => (await import('./method/MethodPage')).MethodPage),
+          },
+          { path: '/import', ...page(async () => (await import('./trials/ImportPage')).ImportPage) },
+          { path: '/backup', ...page(async () => (await import('./bench/BackupPage')).BackupPage) },
+          { path: '/settings', ...page(async () => (await import('./bench/SettingsPage')).SettingsPage) },
+          { path: '/settings/uses', ...page(async () => (await import('./suits/UsesPage')).UsesPage) },
+          { path: '/phone', ...page(async () => (await import('./bench/PhonePage')).PhonePage) },
+          { path: '/set-aside', ...page(async () => (await import('./setAside/SetAsidePage')).SetAsidePage) },
+          { path: '/begin', ...page(async () => (await import('./begin/BeginPage')).BeginPage) },
+          { path: '/trials/new', ...page(async () => (await import('./trials/NewTrialPage')).NewTrialPage) },
+          {
+            path: '/trials/:id',
+            loader: fetchTrial,
+            shouldRevalidate: ({ currentParams, nextParams }) => currentParams['id'] !== nextParams['id'],
+            lazy: async () => {
+              const { TrialLayout } = await import('./trials/TrialLayout')
+              return { element: <TrialLayout stages={stages} /> }
+            },
+            children: [
+              { index: true, element: <Navigate to="ladder" replace /> },
+              ...stages.flatMap((stage) =>
+                stage.pages.map(({ path, load, gathers }) => ({
+                  path,
+                  lazy: async () => {
+                    const [{ default: StagePage }] = await Promise.all([load(), gathers && fetchParts()])
+                    return {
+                      element: (
+                        <StageContext value={stage}>
+                          <StagePage />
+                        </StageContext>
+                      ),
+                    }
+                  },
+                })),
+              ),
+            ],
+          },
+          { path: '*', element: <NotHere /> },
         ],
       },
-      { path: '*', element: <NotHere /> },
     ],
   },
 ])

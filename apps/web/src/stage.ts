@@ -1,7 +1,8 @@
 import type { BlockKind, EntryOf, ReadingKind, Unit } from '@even-watt/contract'
 import type { Analysis } from '@even-watt/core'
-import { lazy, type ComponentType } from 'react'
+import type { ComponentType } from 'react'
 import type { TrialState } from './trials/useTrial'
+import { fetched, type Fetched } from './ui/fetched'
 
 export interface StagePage {
   /** Below the trial. */
@@ -12,6 +13,8 @@ export interface StagePage {
   readonly suits?: (unit: Unit) => boolean
   /** Fetches the page; begun as soon as it is headed for. */
   readonly load: () => Promise<{ default: ComponentType }>
+  /** It shows the parts that all stages bring to the report: they are fetched along with it. */
+  readonly gathers?: true
 }
 
 export interface Progress {
@@ -29,10 +32,9 @@ export interface ReportProps {
 }
 
 /** A chart, a table or a text that a report is composed of. */
-export interface ReportPart {
+export interface ReportPart extends Fetched<ReportProps> {
   readonly words: string
   readonly place: ReportPlace
-  readonly Part: ComponentType<ReportProps>
 }
 
 /** Parts of one file, fetched when one of them is first shown. */
@@ -41,11 +43,7 @@ export const reportParts = <Name extends string>(
   load: () => Promise<Readonly<Record<Name, ComponentType<ReportProps>>>>,
   parts: readonly (readonly [words: string, name: Name])[],
 ): ReportPart[] =>
-  parts.map(([words, name]) => ({
-    words,
-    place,
-    Part: lazy<ComponentType<ReportProps>>(async () => ({ default: (await load())[name] })),
-  }))
+  parts.map(([words, name]) => ({ words, place, ...fetched(async () => (await load())[name]) }))
 
 /** One stage of the work order: all that the rest of the application knows of it (docs/adding-a-subject.md). */
 export interface Stage {

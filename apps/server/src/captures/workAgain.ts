@@ -22,7 +22,7 @@ interface Due {
 /**
  * Works the bytes of every capture that this version of the analysis has not worked yet, of one trial or of all. Figures that
  * came with a capture, from a page, a script or another installation, are a cache: where the bytes give others, an entry says
- * so and counts in their place. Returns how many there were.
+ * so and counts in their place. Where the bytes did not come along there is nothing to work. Returns how many entries there were.
  */
 export async function workDue(
   pool: Pool,
@@ -32,7 +32,8 @@ export async function workDue(
     `select entry.trial, entry.body, (
        select other.body from entry as other where other.trial = entry.trial and other.kind = 'worked again'
          and other.body->>'entry' = entry.id::text order by other.sequence desc limit 1) as again
-     from entry left join capture_worked as worked on worked.entry = entry.id and worked.version = $1
+     from entry join blob on blob.sha256 = entry.body #>> '{reading,sha256}' and blob.whole
+       left join capture_worked as worked on worked.entry = entry.id and worked.version = $1
      where entry.kind = 'capture' and worked.entry is null and ($2::uuid is null or entry.trial = $2)
        and entry.body #> '{reading,picture}' is distinct from 'true'
      order by entry.sequence desc`,

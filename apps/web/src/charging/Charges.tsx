@@ -19,11 +19,10 @@ import { inputChart, inputHeight, inputLegend } from './inputChart'
 interface Props {
   readonly analysis: Analysis
   readonly editable?: boolean
-  readonly eager?: boolean
 }
 
 /** Charges in sentences, what the sun gave, and what the input takes against its volts. */
-export function Charges({ analysis, editable = false, eager = false }: Props) {
+export function Charges({ analysis, editable = false }: Props) {
   const { trial, view } = useTrial()
   const points = useMemo(() => inputPoints(analysis.record), [analysis])
   const claim = claimOf(analysis.record.revision.unit, 'charge power')
@@ -60,7 +59,6 @@ export function Charges({ analysis, editable = false, eager = false }: Props) {
             height={inputHeight}
             build={build}
             legend={legend}
-            eager={eager}
           />
         </div>
       )}

@@ -14,7 +14,7 @@ export function ChargingPart({ analysis }: ReportProps) {
   if (!chargesIn(analysis).length && !tried) return null
   return (
     <Section title="Charging">
-      <Charges analysis={analysis} eager />
+      <Charges analysis={analysis} />
     </Section>
   )
 }
@@ -31,7 +31,6 @@ export function ChargeLogsPart({ state: { trial }, analysis }: ReportProps) {
             log={log}
             title={`${trial.title}: ${nameOfLog(log)}`}
             nameOf={namesOf(analysis.record.revision)}
-            eager
           />
         </div>
       ))}

@@ -32,7 +32,6 @@ export function Curves({ list, curves, title }: Props) {
             height={curveHeight}
             build={efficiency}
             legend={legend}
-            eager
           />
           <LazyChart
             title="Lost in the unit"
@@ -41,7 +40,6 @@ export function Curves({ list, curves, title }: Props) {
             height={curveHeight}
             build={losses}
             legend={legend}
-            eager
           />
         </div>
       )}

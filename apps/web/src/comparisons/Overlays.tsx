@@ -55,7 +55,6 @@ function Drawn({ overlay, title }: { overlay: Overlay; title: string }) {
         height={curveHeight}
         build={build}
         legend={legend}
-        eager
       />
       {note && <p className="text-quiet text-[0.9rem]">{note}</p>}
     </div>

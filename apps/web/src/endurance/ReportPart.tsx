@@ -15,7 +15,7 @@ export function RunDownsPart({ analysis }: ReportProps) {
   if (!runsIn(analysis).some(({ entry }) => entry.reading.what === 'run-down')) return null
   return (
     <Section title="Run-downs">
-      <RunDowns analysis={analysis} eager />
+      <RunDowns analysis={analysis} />
     </Section>
   )
 }
@@ -40,7 +40,6 @@ export function LogsPart({ state: { trial }, analysis }: ReportProps) {
             log={log}
             title={`${trial.title}: ${nameOfLog(log)}`}
             nameOf={namesOf(analysis.record.revision)}
-            eager
           />
         </div>
       ))}

@@ -16,11 +16,10 @@ import { deliveredChart, deliveredHeight, deliveredLegend } from './deliveredCha
 
 interface Props {
   readonly analysis: Analysis
-  readonly eager?: boolean
 }
 
 /** Run-downs in sentences, what they gave against load, and how long the owner’s own load would run. */
-export function RunDowns({ analysis, eager = false }: Props) {
+export function RunDowns({ analysis }: Props) {
   const { trial } = useTrial()
   const runs = useMemo(() => runDownsOf(analysis), [analysis])
   const curve = useMemo(() => deliveredCurve(runs), [runs])
@@ -57,7 +56,6 @@ export function RunDowns({ analysis, eager = false }: Props) {
             height={deliveredHeight}
             build={build}
             legend={legend}
-            eager={eager}
           />
         </div>
       )}

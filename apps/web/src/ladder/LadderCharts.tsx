@@ -13,12 +13,11 @@ interface Props {
   readonly analysis: Analysis
   readonly chosenStep?: string | undefined
   /** Drawn at once, for print. */
-  readonly eager?: boolean
   readonly onChoose?: (step: string) => void
 }
 
 /** Efficiency and losses of the rig revision on screen, the other revisions drawn over. */
-export function LadderCharts({ title, analyses, analysis, chosenStep, eager = false, onChoose }: Props) {
+export function LadderCharts({ title, analyses, analysis, chosenStep, onChoose }: Props) {
   const target = claimedValue(analysis.record.revision.unit, 'efficiency')
   const buildEfficiency = useCallback(
     (theme: ChartTheme) =>
@@ -52,7 +51,6 @@ export function LadderCharts({ title, analyses, analysis, chosenStep, eager = fa
         build={buildEfficiency}
         legend={(theme) => efficiencyLegend(analyses, analysis, theme)}
         onPick={onChoose}
-        eager={eager}
       />
       <LazyChart
         title={`Where the watts went, rig ${analysis.record.revision.number}`}
@@ -62,7 +60,6 @@ export function LadderCharts({ title, analyses, analysis, chosenStep, eager = fa
         build={buildLoss}
         legend={(theme) => lossLegend(analysis, theme)}
         onPick={onChoose}
-        eager={eager}
       />
     </div>
   )

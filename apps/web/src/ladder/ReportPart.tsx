@@ -35,7 +35,7 @@ export function LadderPart({ state: { view }, analysis }: ReportProps) {
 }
 
 export const CurvesPart = ({ state: { trial, view }, analysis }: ReportProps) => (
-  <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} eager />
+  <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} />
 )
 
 export function CurveFiguresPart({ state: { trial }, analysis }: ReportProps) {

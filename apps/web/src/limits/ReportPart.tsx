@@ -24,7 +24,7 @@ export function SurgeAndTimePart({ state: { trial }, analysis }: ReportProps) {
   if (!tested(analysis) && !carried) return null
   return (
     <Section title="Surge and time">
-      <SurgePart title={trial.title} analysis={analysis} findings={[]} eager />
+      <SurgePart title={trial.title} analysis={analysis} findings={[]} />
     </Section>
   )
 }

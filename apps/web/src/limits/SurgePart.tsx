@@ -12,13 +12,12 @@ interface Props {
   readonly findings: TrialState['view']['findings']
   /** Machines to be laid over it, where it is drawn in VA. */
   readonly machines?: readonly Machine[]
-  readonly eager?: boolean
 }
 
 const none: readonly Machine[] = []
 
 /** The highest mean power over each time, from all that was carried; the promises as marks at their own time. */
-export function SurgePart({ title, analysis, findings, machines = none, eager = false }: Props) {
+export function SurgePart({ title, analysis, findings, machines = none }: Props) {
   const [inVA, setInVA] = useState(false)
   const curve = useMemo(() => surgeCurveOf(analysis), [analysis])
   const { claims } = analysis.record.revision.unit
@@ -66,7 +65,6 @@ export function SurgePart({ title, analysis, findings, machines = none, eager = 
             height={surgeHeight}
             build={build}
             legend={legend}
-            eager={eager}
           />
           <div className="overflow-x-auto">
             <table className="list-table mt-2 max-w-3xl">

@@ -22,11 +22,10 @@ interface Props {
   readonly nameOf: NameOf
   /** How loud it was meanwhile. */
   readonly noise?: readonly Point[]
-  readonly eager?: boolean
 }
 
 /** A log over time, one group of quantities at once; the wheel looks closer, dragging moves along. */
-export function LogChart({ log, title, nameOf, noise, eager = false }: Props) {
+export function LogChart({ log, title, nameOf, noise }: Props) {
   const all = useMemo(() => linesOf(log, nameOf, noise), [log, nameOf, noise])
   const there = groupsIn(all)
   const [chosen, setChosen] = useState<Group>()
@@ -128,7 +127,6 @@ export function LogChart({ log, title, nameOf, noise, eager = false }: Props) {
         height={logHeight}
         build={build}
         legend={legend}
-        eager={eager}
         onZoom={(a, b) => setWindow([Math.max(0, a * seconds), Math.min(end, b * seconds)])}
       />
       {!whole && (

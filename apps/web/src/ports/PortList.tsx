@@ -18,11 +18,10 @@ import { portChart, portHeight, portLegend } from './portChart'
 interface Props {
   readonly analysis: Analysis
   readonly editable?: boolean
-  readonly eager?: boolean
 }
 
 /** Every test of ports in a sentence, and each loaded port as a curve. */
-export function PortList({ analysis, editable = false, eager = false }: Props) {
+export function PortList({ analysis, editable = false }: Props) {
   const { view, trial } = useTrial()
   const said = useMemo(() => sentencesOf(analysis), [analysis])
   const sweeps = useMemo(() => sweepsOf(analysis.record), [analysis])
@@ -49,7 +48,6 @@ export function PortList({ analysis, editable = false, eager = false }: Props) {
             title={`${trial.title}: ${port}`}
             port={port}
             sweeps={sweeps.filter(({ reading }) => reading.port === port)}
-            eager={eager}
           />
         ))}
       </div>
@@ -61,12 +59,10 @@ function PortCurve({
   title,
   port,
   sweeps,
-  eager,
 }: {
   title: string
   port: string
   sweeps: ReturnType<typeof sweepsOf>
-  eager: boolean
 }) {
   const build = useMemo(() => portChart(sweeps), [sweeps])
   const legend = useMemo(() => portLegend(sweeps.some(({ reading }) => reading.lead)), [sweeps])
@@ -78,7 +74,6 @@ function PortCurve({
       height={portHeight}
       build={build}
       legend={legend}
-      eager={eager}
     />
   )
 }

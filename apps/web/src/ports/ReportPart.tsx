@@ -7,7 +7,7 @@ export function PortsPart({ analysis }: ReportProps) {
   if (!readingsOf(analysis.record, 'port').length) return null
   return (
     <Section title="Ports">
-      <PortList analysis={analysis} eager />
+      <PortList analysis={analysis} />
     </Section>
   )
 }

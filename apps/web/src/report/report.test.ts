@@ -5,7 +5,7 @@ const stage = (words: string, place?: 'answer' | 'unit' | 'rig' | 'end'): Stage 
   words,
   pages: [{ path: words, load: () => Promise.resolve({ default: () => null }) }],
   state: () => ({ said: '', done: 'none' }),
-  ...(place ? { report: [{ words, place, Part: () => null }] } : {}),
+  ...(place ? { report: [{ words, place, Part: () => null, fetch: () => Promise.resolve() }] } : {}),
 })
 const stages = [
   stage('The unit', 'unit'),

@@ -7,6 +7,7 @@ export const report: Stage = {
       path: 'report',
       tab: 'Report',
       load: async () => ({ default: (await import('./ReportPage')).ReportPage }),
+      gathers: true,
     },
     {
       path: 'report/card',

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
-import { Link, NavLink, Outlet } from 'react-router'
+import { Link, NavLink, Outlet, useNavigation } from 'react-router'
 import { api } from '../api/api'
 import { OutboxMark } from '../outbox/OutboxMark'
 import { type Stage } from '../stage'
@@ -31,6 +31,8 @@ export function Shell({ stages }: { stages: readonly Stage[] }) {
   const [open, setOpen] = useState<'palette' | 'keys' | undefined>()
   const theme = useTheme()
   const close = () => setOpen(undefined)
+  // The screen that is left stands until the next one is there; where that takes a while it is seen to.
+  const leaving = useNavigation().state === 'loading'
   const { data: settings } = api.useSettingsQuery()
   // What is on screen is drawn again where this browser did not know them yet.
   const drawn = useWriting()
@@ -97,7 +99,11 @@ export function Shell({ stages }: { stages: readonly Stage[] }) {
           </button>
         </div>
       </header>
-      <main id="main" className="flex min-h-0 flex-1 flex-col">
+      <main
+        id="main"
+        aria-busy={leaving}
+        className="flex min-h-0 flex-1 flex-col transition-opacity aria-busy:opacity-60 aria-busy:delay-200"
+      >
         <Outlet key={drawn} />
       </main>
       <AnswerBar />

@@ -161,9 +161,9 @@ describe('a capture at a step', () => {
     const trusted = waveBy([step, captureOf(sine(230), step.id)])
     expect(waveBy([step, capture])).not.toBe(trusted)
     expect(waveBy([step, again({ figures }), capture])).toBe(trusted)
-    const unread = viewOf([step, capture, again({ fault: 'it ends too early.' })])
+    const unread = viewOf([step, capture, again({ fault: 'It ends too early.' })])
     expect(unread.analyses[0]?.evidence.wave).toBe('sine')
-    expect(unread.analyses[0]?.record.doubts.readings.get(capture.id)).toBe('it ends too early.')
+    expect(unread.analyses[0]?.record.doubts.readings.get(capture.id)).toBe('its bytes cannot be read')
   })
   it('of which nothing is worked again is the same object, and so is its record', () => {
     const capture = captureOf(sine(230), step.id)

@@ -70,8 +70,8 @@ function recordOf(
 
 /** Captures whose bytes give no figures, with why. */
 const faultsIn = (worked: ReadonlyMap<string, WorkedAgain>): [string, string][] =>
-  [...worked].flatMap(([id, { found }]) =>
-    'fault' in found ? [[id, found.fault] satisfies [string, string]] : [],
+  [...worked].flatMap(([id, { found }]): [string, string][] =>
+    'fault' in found ? [[id, 'its bytes cannot be read']] : [],
   )
 
 /** What is doubted on one revision; doubt of a rig goes back to its beginning, doubt of a meter over all rigs. */

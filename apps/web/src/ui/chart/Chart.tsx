@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef } from 'react'
 import { saveFile } from '../saveFile'
 import { useTheme } from '../theme'
+import { isWantedNow } from '../useNear'
 import { exportChart, init, type ChartOption, type ECharts, type ExportKind } from './engine'
 import { followsAfter, whenHandRests } from './handRests'
 import { Legend, type LegendEntry } from './Legend'
@@ -18,8 +19,6 @@ export interface ChartProps {
   readonly onPick?: ((key: string) => void) | undefined
   /** Where its horizontal axis was zoomed to by wheel or hand, in its own unit. */
   readonly onZoom?: ((from: number, to: number) => void) | undefined
-  /** Drawn at once, wherever it stands: on a page made to be printed. */
-  readonly eager?: boolean
 }
 
 /** One chart: drawn in both themes, followed in width, exportable as SVG and PNG. */
@@ -32,7 +31,6 @@ export default function Chart({
   legend,
   onPick,
   onZoom,
-  eager = false,
 }: ChartProps) {
   const theme = useTheme()
   const holder = useRef<HTMLDivElement>(null)
@@ -74,13 +72,13 @@ export default function Chart({
       chart.current?.setOption({ animation: false, ...option }, { notMerge: true })
       drawn.current = true
     }
-    if (eager && !drawn.current) {
+    if (isWantedNow() && !drawn.current) {
       draw()
       return undefined
     }
     // Drawing a long ladder takes a while.
     return whenHandRests(draw, drawn.current ? followsAfter : 0)
-  }, [option, eager])
+  }, [option])
 
   const save = async (kind: ExportKind) => {
     saveFile(await exportChart(option, kind, colours.ground), `${fileName}.${kind}`)

@@ -1,14 +1,15 @@
-import { lazy, Suspense, useRef } from 'react'
+import { Suspense, useRef } from 'react'
+import { fetched } from '../fetched'
 import { Guarded } from '../Guarded'
 import { useNear } from '../useNear'
 import type { ChartProps } from './Chart'
 
-const Chart = lazy(() => import('./Chart'))
+export const chart = fetched(async () => (await import('./Chart')).default)
 
 /** The chart engine is loaded when the first chart comes near the window; its room is kept meanwhile. */
-export function LazyChart({ eager = false, ...props }: ChartProps) {
+export function LazyChart(props: ChartProps) {
   const place = useRef<HTMLDivElement>(null)
-  const near = useNear(place, eager)
+  const near = useNear(place)
   const room = (
     <div className="text-quiet" data-drawing style={{ height: props.height + 22 }}>
       Drawing …
@@ -19,7 +20,7 @@ export function LazyChart({ eager = false, ...props }: ChartProps) {
       {near ? (
         <Guarded what={`“${props.title}”`}>
           <Suspense fallback={room}>
-            <Chart {...props} eager={eager} />
+            <chart.Part {...props} />
           </Suspense>
         </Guarded>
       ) : (
