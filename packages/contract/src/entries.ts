@@ -5,12 +5,12 @@ import { ChargingReading } from './charging'
 import { NoiseReading } from './endurance'
 import { AttachedFile } from './files'
 import { LadderReading } from './ladder'
-import { LimitReading } from './limits'
+import { LimitReading, testsOfLimits } from './limits'
 import { BegunLog, CheckIn, LogFile } from './logs'
-import { ModeReading } from './modes'
+import { ModeReading, testsOfModes } from './modes'
 import { MotorAttempt } from './motors'
 import { Photograph } from './photographs'
-import { PortReading } from './ports'
+import { PortReading, testsOfPorts } from './ports'
 import { NoLoadReading } from './noLoad'
 import { OddityNumber } from './oddities'
 import { Prediction, Survey } from './rigs'
@@ -49,6 +49,9 @@ const entryKinds = {
   'came out': CameOut,
 }
 type Readings = typeof entryKinds
+
+/** Kinds whose tests are declared: form, row and schema follow from it. */
+export const declaredTests = { limit: testsOfLimits, mode: testsOfModes, port: testsOfPorts }
 export type ReadingKind = keyof Readings
 
 const entryBase = {

@@ -16,13 +16,7 @@ const gaveUpBy = [
   'not known',
 ] as const
 
-const comebacks = [
-  'by itself',
-  'by switching off and on',
-  'by its reset',
-  'not at all',
-  'not tried',
-] as const
+const comebacks = ['by itself', 'by switching off and on', 'by its reset', 'not at all', 'not tried'] as const
 
 /** Schools of overloading: raised until it gives up, a tier held for a time, a ramp. */
 const overloadWays = ['raised', 'timed tier', 'ramp'] as const

@@ -6,9 +6,13 @@ import type { Analysis, PartName } from './trials'
 /** Cells of one reading in the CSV beside those that every reading has, by heading. */
 export type CsvRow = Readonly<Record<string, string | number | undefined>>
 
-/** A kind of entry, and how its reading on a revision stands in a row of the CSV; null: it stands in none. */
+/**
+ * A kind of entry, and how its reading on a revision stands in a row of the CSV: of tests as the contract declares them; null: it
+ * stands in none.
+ */
 type KindsBrought = {
-  readonly [K in ReadingKind]?: ((reading: EntryOf<K>['reading'], revision: Revision) => CsvRow) | null
+  readonly [K in ReadingKind]?:
+    ((reading: EntryOf<K>['reading'], revision: Revision) => CsvRow) | 'as declared' | null
 }
 
 /** What a subject brings to the whole. One folder each; one list names them (docs/adding-a-subject.md). */

@@ -1,17 +1,27 @@
 import {
+  declaredTests,
   isReading,
   type EntryOf,
   type ReadingKind,
   type Revision,
+  type Tests,
   type TrialDocument,
   type Value,
 } from '@even-watt/contract'
 import { allOf, quantities, quantityData, struckBy, type CsvRow } from '@even-watt/core'
 import Papa from 'papaparse'
+import { rowOfTest } from './rowOfTest'
 
-const rowOf = allOf('kinds') as Readonly<
-  Record<ReadingKind, ((reading: never, revision: Revision) => CsvRow) | null>
+const told = allOf('kinds') as Readonly<
+  Record<ReadingKind, ((reading: never, revision: Revision) => CsvRow) | 'as declared' | null>
 >
+const declared: Readonly<Record<string, Tests>> = declaredTests
+
+/** How a reading of a kind stands in its row; undefined: in none. */
+function rowOf(kind: ReadingKind): ((reading: never, revision: Revision) => CsvRow) | undefined {
+  const row = told[kind]
+  return row === 'as declared' ? rowOfTest(declared[kind] ?? {}) : (row ?? undefined)
+}
 
 type Valued = EntryOf<ReadingKind> & { readonly reading: { readonly values: readonly Value[] } }
 const isValued = (entry: EntryOf<ReadingKind>): entry is Valued => 'values' in entry.reading
@@ -24,7 +34,7 @@ const isValued = (entry: EntryOf<ReadingKind>): entry is Valued => 'values' in e
 export function readingsCsv({ trial, entries }: TrialDocument): string {
   const names = distinctNames(trial)
   const struckWhy = struckBy(entries)
-  const readings = entries.filter(isReading).filter((entry) => rowOf[entry.kind] !== null)
+  const readings = entries.filter(isReading).filter((entry) => rowOf(entry.kind) !== undefined)
   const valuesOf = (entry: EntryOf<ReadingKind>) => (isValued(entry) ? entry.reading.values : [])
   const columnOf = (value: Value) => {
     const source = value.meter ? (names.get(value.meter) ?? 'unknown meter') : value.grade
@@ -39,7 +49,7 @@ export function readingsCsv({ trial, entries }: TrialDocument): string {
     const values = valuesOf(entry)
     const revision = trial.revisions.find(({ number }) => number === entry.revision)
     return {
-      own: revision ? (rowOf[entry.kind]?.(entry.reading as never, revision) ?? {}) : {},
+      own: revision ? (rowOf(entry.kind)?.(entry.reading as never, revision) ?? {}) : {},
       base: { taken: entry.at, entry: entry.kind, 'rig revision': entry.revision },
       values: Object.fromEntries(
         valueColumns.map((column) => [column, cellOf(values.find((value) => columnOf(value) === column))]),

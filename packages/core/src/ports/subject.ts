@@ -1,12 +1,10 @@
-import { testsOfPorts } from '@even-watt/contract'
-import { rowOfTest } from '../rowOfTest'
 import type { Subject } from '../subject'
 import { port } from './promise'
 import { noticePorts } from './oddities'
 
 /** Sockets that give direct current, and what they share. */
 export const ports = {
-  kinds: { port: rowOfTest(testsOfPorts) },
+  kinds: { port: 'as declared' },
   promises: { port },
   oddities: [noticePorts],
 } satisfies Subject

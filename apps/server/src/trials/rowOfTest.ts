@@ -1,6 +1,5 @@
 import type { Face, Tests } from '@even-watt/contract'
-import { plain } from './figures'
-import type { CsvRow } from './subject'
+import { plain, type CsvRow } from '@even-watt/core'
 
 /** Figures are kept in SI: what one of these units shows is another in a table. */
 const stored: Readonly<Record<string, string>> = { mΩ: 'Ω', '%': '1' }

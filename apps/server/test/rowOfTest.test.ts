@@ -1,5 +1,5 @@
 import { testsOfLimits, testsOfModes, testsOfPorts } from '@even-watt/contract'
-import { rowOfTest } from './rowOfTest'
+import { rowOfTest } from '../src/trials/rowOfTest'
 
 describe('a row of the CSV from what a test declares', () => {
   it('is headed as its form asks, with the unit in which it is kept', () => {
