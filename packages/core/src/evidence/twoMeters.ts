@@ -28,6 +28,8 @@ export function twoMetersAt(
   where: string,
 ): TwoMeters[] {
   return [...foundIn(readings)].flatMap(([quantity, found]) => {
+    // Most quantities stand on one meter: nothing is weighed for them.
+    if (new Set(found.map(({ value }) => value.meter)).size < 2) return []
     const [used, ...others] = candidatesOf(found, ground, spreads, where)
     return used?.meter ? others.flatMap((other) => comparedWith(quantity, used, other)) : []
   })

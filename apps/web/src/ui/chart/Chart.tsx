@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { saveFile } from '../saveFile'
 import { useTheme } from '../theme'
 import { isWantedNow } from '../useNear'
@@ -36,7 +36,7 @@ export default function Chart({
   const holder = useRef<HTMLDivElement>(null)
   const chart = useRef<ECharts | undefined>(undefined)
   const colours = useMemo(() => chartTheme(theme), [theme])
-  const option = useMemo(() => build(colours), [build, colours])
+  const [, fail] = useState<never>()
   const pick = useRef(onPick)
   const zoom = useRef(onZoom)
 
@@ -69,19 +69,26 @@ export default function Chart({
   const drawn = useRef(false)
   useEffect(() => {
     const draw = () => {
-      chart.current?.setOption({ animation: false, ...option }, { notMerge: true })
-      drawn.current = true
+      try {
+        chart.current?.setOption({ animation: false, ...build(colours) }, { notMerge: true })
+        drawn.current = true
+      } catch (error) {
+        // Whoever guards this chart says so in its place.
+        fail(() => {
+          throw error
+        })
+      }
     }
     if (isWantedNow() && !drawn.current) {
       draw()
       return undefined
     }
-    // Drawing a long ladder takes a while.
+    // Drawing a long ladder takes a while, and so does what is drawn: the row that was captured stands before.
     return whenHandRests(draw, drawn.current ? followsAfter : 0)
-  }, [option])
+  }, [build, colours])
 
   const save = async (kind: ExportKind) => {
-    saveFile(await exportChart(option, kind, colours.ground), `${fileName}.${kind}`)
+    saveFile(await exportChart(build(colours), kind, colours.ground), `${fileName}.${kind}`)
   }
   return (
     <figure className="min-w-0">
