@@ -31,15 +31,15 @@ export function court(promised: Promised, asked: Asked): Verdict {
   if (!admitted.length) return unheard(brought, promised, asked)
   const heard = pooled(admitted, promised).map((evidence) => hear(evidence, promised, asked))
   const fair = heard.filter(({ reason }) => !reason)
-  const kept = fair.filter(({ side }) => side === 'met').sort(best)
+  const kept = fair.filter(({ side }) => side === 'met')
   // What a tester says ended a test ended it: the unit did not.
-  const broken = asked.limiter ? [] : fair.filter(({ side }) => side === 'not met').sort(best)
+  const broken = asked.limiter ? [] : fair.filter(({ side }) => side === 'not met')
   const tried =
     promised.several === 'attempts' ? { kept: kept.length, of: kept.length + broken.length } : undefined
   const outweighs = promised.several === 'attempts' || promised.several === 'worst'
-  const breaking = outweighs ? broken.at(-1) : kept.length ? undefined : broken[0]
+  const breaking = outweighs ? foremostOf(broken, worst) : kept.length ? undefined : foremostOf(broken, best)
   if (breaking) return decided(breaking, tried, promised, asked)
-  const keeping = promised.several === 'worst' ? kept.at(-1) : kept[0]
+  const keeping = foremostOf(kept, promised.several === 'worst' ? worst : best)
   const against =
     keeping &&
     promised.covers?.(
@@ -64,6 +64,15 @@ function wouldDecide(evidence: Evidence, promised: Promised, asked: Asked): Hear
 
 /** Clearest first; of alike ones the order of their names, so that no order of readings matters. */
 const best = (a: Heard, b: Heard) => b.clears - a.clears || byName(a.evidence, b.evidence)
+const worst = (a: Heard, b: Heard) => best(b, a)
+
+/** Of all of them the one that would stand first, without putting the rest in order. */
+const foremostOf = <T>(all: readonly T[], order: (a: T, b: T) => number): T | undefined =>
+  all.reduce<T | undefined>(
+    (first, one) => (first === undefined || order(one, first) < 0 ? one : first),
+    undefined,
+  )
+
 const nameOf = ({ figure }: Evidence) => figure.working.entries.join(' ')
 const byName = (a: Evidence, b: Evidence) => (nameOf(a) < nameOf(b) ? -1 : nameOf(a) > nameOf(b) ? 1 : 0)
 
@@ -95,7 +104,7 @@ export const wantedOf = (promised: Promised, asked: Asked): number =>
   promised.wanted?.(asked) ?? claimValue(asked.claim)
 
 const foremost = (all: readonly Hindrance[]): Hindrance | undefined =>
-  [...all].sort((a, b) => rankOf(a) - rankOf(b))[0]
+  foremostOf(all, (a, b) => rankOf(a) - rankOf(b))
 
 function decided(
   { evidence, clears }: Heard,
@@ -122,7 +131,7 @@ function decided(
 function notShown(open: readonly Heard[], promised: Promised, asked: Asked): Verdict {
   const nearest = (a: Heard, b: Heard) =>
     promised.several === 'worst' ? a.clears - b.clears : Math.min(0, b.clears) - Math.min(0, a.clears)
-  const [first] = [...open].sort((a, b) => rank(a.reason) - rank(b.reason) || nearest(a, b) || best(a, b))
+  const first = foremostOf(open, (a, b) => rank(a.reason) - rank(b.reason) || nearest(a, b) || best(a, b))
   if (!first?.reason) throw new Error('Nothing is open.')
   const { evidence } = first
   const reason = asked.limiter ? setByHand(first.reason, asked.limiter) : first.reason
@@ -142,7 +151,7 @@ const rank = (reason: Hindrance | undefined) => (reason ? rankOf(reason) : Infin
 
 /** Nothing passed the gate, or nothing was brought at all. */
 function unheard(brought: readonly Evidence[], promised: Promised, asked: Asked): Verdict {
-  const [first] = [...brought].sort((a, b) => byName(a, b) || a.figure.x.value - b.figure.x.value)
+  const first = foremostOf(brought, (a, b) => byName(a, b) || a.figure.x.value - b.figure.x.value)
   return first
     ? { outcome: 'not tested', code: 'refused', figure: first.figure, evidence: first }
     : { outcome: 'not tested', code: 'no evidence', absent: promised.absent(asked) }

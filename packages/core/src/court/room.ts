@@ -15,22 +15,21 @@ export function roomHindrance(
   if (matters === 'stated' && stated === undefined) return []
   const room = roomOf(figure.working.entries, analysis)
   const says = roomSays(room, stated)
-  const would =
-    stated === undefined
-      ? 'Repeat it in a usual room, and record how warm it was.'
-      : `Repeat it in a room of ${sayTemperature(stated, 1)}, and record that.`
-  const meant = stated === undefined ? '' : `It is stated for a room of ${sayTemperature(stated, 1)}, and `
-  const words = (why: string) => (): Said => ({ why: upper(`${meant}${why}.`), would })
   if (says === 'not recorded')
-    return [hindrance('room not recorded', words('how warm the room was is not recorded'))]
+    return [hindrance('room not recorded', () => said('how warm the room was is not recorded', stated))]
   if (!room || says === 'as meant') return []
-  const cold = says !== 'hot' && `the room had ${say(room.coolest, '°C')}`
-  const hot = says !== 'cold' && `the room had ${say(room.warmest, '°C')}`
-  if (matters === 'cold') return cold ? [hindrance('store cold', words(cold))] : []
-  return [
-    ...(cold ? [hindrance('room cold', words(cold))] : []),
-    ...(hot ? [hindrance('room hot', words(hot))] : []),
-  ]
+  const cold = says !== 'hot' && (() => said(`the room had ${say(room.coolest, '°C')}`, stated))
+  const hot = says !== 'cold' && (() => said(`the room had ${say(room.warmest, '°C')}`, stated))
+  if (matters === 'cold') return cold ? [hindrance('store cold', cold)] : []
+  return [...(cold ? [hindrance('room cold', cold)] : []), ...(hot ? [hindrance('room hot', hot)] : [])]
 }
+
+const said = (why: string, stated: number | undefined): Said =>
+  stated === undefined
+    ? { why: upper(`${why}.`), would: 'Repeat it in a usual room, and record how warm it was.' }
+    : {
+        why: `It is stated for a room of ${sayTemperature(stated, 1)}, and ${why}.`,
+        would: `Repeat it in a room of ${sayTemperature(stated, 1)}, and record that.`,
+      }
 
 const upper = (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}`
