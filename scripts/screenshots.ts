@@ -140,6 +140,7 @@ try {
     await page.getByRole('heading').first().waitFor()
     await page.waitForTimeout(1200)
     await shot.before?.(page)
+    await page.waitForFunction(() => !document.querySelector('[data-drawing]'))
     await page.waitForTimeout(500)
     await page.screenshot({ path: `${folder}${shot.name}.png`, fullPage: shot.whole ?? false })
     await context.close()

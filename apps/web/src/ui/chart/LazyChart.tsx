@@ -1,15 +1,19 @@
-import { Suspense, useRef } from 'react'
+import { Suspense, useEffect, useRef, useState } from 'react'
 import { fetched } from '../fetched'
 import { Guarded } from '../Guarded'
 import { useNear } from '../useNear'
 import type { ChartProps } from './Chart'
+import { inTurn } from './inTurn'
 
 export const chart = fetched(async () => (await import('./Chart')).default)
 
-/** The chart engine is loaded when the first chart comes near the window; its room is kept meanwhile. */
+/** Drawn when it comes near the window, or once the page rests; the engine is loaded for the first of them, and its room is kept meanwhile. */
 export function LazyChart(props: ChartProps) {
   const place = useRef<HTMLDivElement>(null)
   const near = useNear(place)
+  const [turn, setTurn] = useState(false)
+  const drawn = near || turn
+  useEffect(() => (drawn ? undefined : inTurn(() => setTurn(true))), [drawn])
   const room = (
     <div className="text-quiet" data-drawing style={{ height: props.height + 22 }}>
       Drawing …
@@ -17,7 +21,7 @@ export function LazyChart(props: ChartProps) {
   )
   return (
     <div ref={place} className="min-w-0">
-      {near ? (
+      {drawn ? (
         <Guarded what={`“${props.title}”`}>
           <Suspense fallback={room}>
             <chart.Part {...props} />
