@@ -217,6 +217,26 @@ describe('what came with a capture', () => {
       .expect(201)
     expect((await entriesOf(another.id)).map(({ kind }) => kind)).toEqual(['capture'])
   })
+  it('stands where the work itself fails, and is not tried again and again', async () => {
+    const trial = await emptyTrial()
+    await pushed(trial)
+    const failed = new Set<string>()
+    let times = 0
+    const look = () =>
+      workDue(database.pool(), {
+        work: () => {
+          times += 1
+          return Promise.reject(new Error('out of memory'))
+        },
+        trial,
+        log: silent,
+        failed,
+      })
+    expect([await look(), await look()]).toEqual([0, 0])
+    expect(times).toBe(1)
+    expect(await due(trial)).toBe(0)
+    expect(await entriesOf(trial)).toHaveLength(1)
+  })
   it('is looked at as soon as it comes in', async () => {
     const trial = await emptyTrial()
     const lie = lying(await pushed(trial), 250)

@@ -7,6 +7,9 @@ import type { Found } from './workBytes'
 /** What takes longer than this decides nothing, ms: the largest record takes some ten seconds. */
 const longest = 300_000
 
+/** Samples themselves lie outside of it. */
+const resourceLimits = { maxOldGenerationSizeMb: 1024 }
+
 export type Work = (bytes: Uint8Array, recipe: Recipe) => Promise<Found>
 
 /**
@@ -24,11 +27,16 @@ export async function besides(): Promise<Work> {
   const program = outputFiles[0]?.text ?? ''
   return (bytes, recipe) =>
     new Promise((resolve, reject) => {
-      const worker = new Worker(program, { eval: true, workerData: { bytes, recipe }, execArgv: [] })
+      const worker = new Worker(program, {
+        eval: true,
+        workerData: { bytes, recipe },
+        execArgv: [],
+        resourceLimits,
+      })
       const late = setTimeout(() => {
         resolve({ fault: 'Working its bytes took more than five minutes.' })
         void worker.terminate()
-      }, longest)
+      }, longest).unref()
       worker.once('message', resolve)
       worker.once('error', reject)
       worker.once('exit', () => {

@@ -19,6 +19,15 @@ interface Due {
   readonly again: EntryOf<'worked again'> | null
 }
 
+interface Looking {
+  readonly work: Work
+  readonly log: Logger
+  /** Absent: of all trials. */
+  readonly trial?: string | undefined
+  /** Captures on which the work itself failed since the start. */
+  readonly failed?: Set<string>
+}
+
 /**
  * Works the bytes of every capture that this version of the analysis has not worked yet, of one trial or of all. Figures that
  * came with a capture, from a page, a script or another installation, are a cache: where the bytes give others, an entry says
@@ -26,7 +35,7 @@ interface Due {
  */
 export async function workDue(
   pool: Pool,
-  { work, trial, log }: { work: Work; trial?: string | undefined; log: Logger },
+  { work, trial, log, failed = new Set() }: Looking,
 ): Promise<number> {
   const { rows } = await pool.query<Due>(
     `select entry.trial, entry.body, (
@@ -42,11 +51,13 @@ export async function workDue(
   let told = 0
   for (const due of rows) {
     const { id, reading } = due.body
+    if (failed.has(id)) continue
     try {
       const found = await work(await bytesOf(pool, reading.sha256), reading.recipe)
       if (await keep(pool, due, found)) told += 1
     } catch (err) {
       // A fault of ours speaks against no reading: it is tried again at the next start.
+      failed.add(id)
       log.error({ err, capture: id }, 'a capture could not be worked again')
     }
   }
@@ -66,9 +77,9 @@ async function keep(pool: Pool, { trial, body, again }: Due, found: Found): Prom
   await transaction(pool, async (client) => {
     await lockTrial(client, trial)
     await client.query(
-      `insert into capture_worked (entry, version) values ($1, $2)
+      `insert into capture_worked (entry, trial, version) values ($1, $2, $3)
        on conflict (entry) do update set version = excluded.version`,
-      [body.id, analysisVersion],
+      [body.id, trial, analysisVersion],
     )
     if (!isNews) return
     const entry: EntryOf<'worked again'> = {
@@ -98,13 +109,14 @@ export function keepWorked({
   work: Work
 }): void {
   const waiting = new Set<string | undefined>()
+  const failed = new Set<string>()
   let busy = false
   const look = async () => {
     if (busy) return
     busy = true
     for (const trial of waiting) {
       waiting.delete(trial)
-      await workDue(pool, { work, trial, log }).catch((err: unknown) => {
+      await workDue(pool, { work, trial, log, failed }).catch((err: unknown) => {
         if (!pool.ending) log.warn({ err }, 'captures were not looked at')
       })
     }

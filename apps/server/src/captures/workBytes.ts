@@ -11,11 +11,14 @@ import { safeParse } from 'zod/mini'
 /** What the bytes of a capture give by its recipe, or why they cannot be read by it. */
 export type Found = { readonly figures: CaptureFigures } | { readonly fault: string }
 
+/** Characters of a fault that an entry holds. */
+const longest = 300
+
 export function workBytes(bytes: Uint8Array, recipe: Recipe): Found {
   try {
     return { figures: figuresOf(readFile(bytes, recipe.raw), recipe) }
   } catch (error) {
-    if (error instanceof Unreadable) return { fault: error.message }
+    if (error instanceof Unreadable) return { fault: error.message.slice(0, longest) }
     throw error
   }
 }
