@@ -76,8 +76,11 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
     const element = newElement(kind, side, [...values.positive, ...values.negative], v7())
     put(addElement(sides(), { side, index }, element))
     setSelected(element.id)
-    // What was just added is asked for its figures.
-    requestAnimationFrame(() => chosen.current?.querySelector('input')?.focus())
+    // What was just added is asked for its figures, unless the hand was quicker.
+    const before = document.activeElement
+    requestAnimationFrame(() => {
+      if (document.activeElement === before) chosen.current?.querySelector('input')?.focus()
+    })
   }
   const dropBattery = (id: string) => {
     const bank = form.getValues('bank')
