@@ -21,9 +21,12 @@ function fetchTrial({ params: { id = '' } }: { params: Params }): null {
   return null
 }
 
-/** All that a report may show, at once rather than one after the other as each is met. */
+/** All that a report may show, at once rather than one after the other as each is met; what fails says so in its place. */
 const fetchParts = () =>
-  Promise.all([chart.fetch(), ...stages.flatMap(({ report = [] }) => report.map(({ fetch }) => fetch()))])
+  Promise.allSettled([
+    chart.fetch(),
+    ...stages.flatMap(({ report = [] }) => report.map(({ fetch }) => fetch())),
+  ])
 
 const opening = (
   <p className="text-quiet p-5" role="status">

@@ -1,12 +1,12 @@
-import { alarms, CheckIn, fanStates, logEnds, logEvents, type Value } from '@even-watt/contract'
+import { alarms, CheckIn, fanStates, logEnds, logEvents } from '@even-watt/contract'
 import { askedOf, describeBattery, quantityData, writing, type Log } from '@even-watt/core'
 import { useState } from 'react'
 import { readTemperatures, whereChoices } from '../evidence/temperatures'
 import { CaptureForm } from '../trials/CaptureForm'
+import { MeterFields, readByMeters } from '../trials/metersRead'
 import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { same, SelectField, TextField } from '../ui/form'
-import { typedDecimals } from '../ui/readValue'
 
 const notNoted = [['', 'not noted']] as const
 
@@ -26,24 +26,13 @@ export function CheckInForm({ log }: { readonly log: Log }) {
     what: 'check-in',
     start: { place: places.find(([place]) => place === 'case')?.[0] ?? '' },
     schema: CheckIn,
-    read: ({ number, text, report }) => {
+    read: (from) => {
+      const { number, text, report } = from
       const at = new Date().toISOString()
-      const values = asked.flatMap(({ quantity, meter }): Value[] => {
-        const value = number(quantity)
-        if (value === undefined) return []
+      const values = readByMeters(asked, from).map((value) => ({ ...value, at }))
+      for (const { quantity, value } of values)
         if (value < 0 && quantityData[quantity].unit === 'Wh')
           report(quantity, 'Watt-hours counted are not below 0: is the meter the other way round?')
-        return [
-          {
-            quantity,
-            value,
-            grade: meter ? 'measured' : 'display',
-            at,
-            ...typedDecimals(text(quantity) ?? ''),
-            ...(meter ? { meter } : {}),
-          },
-        ]
-      })
       const temperatures = readTemperatures([
         ...(text('celsius') ? [{ where: text('place') ?? 'case', text: text('celsius') ?? '' }] : []),
         ...(text('room') ? [{ where: 'room', text: text('room') ?? '' }] : []),
@@ -95,16 +84,7 @@ export function CheckInForm({ log }: { readonly log: Log }) {
   return (
     <CaptureForm title="Check in" state={state} className="mt-4">
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
-        {asked.map(({ quantity, meter }) => (
-          <TextField
-            key={quantity}
-            label={quantityData[quantity].words}
-            unit={quantityData[quantity].unit}
-            hint={meters.find(({ id }) => id === meter)?.name ?? 'no meter: kept as its display'}
-            inputMode="decimal"
-            {...field(quantity)}
-          />
-        ))}
+        <MeterFields asked={asked} meters={meters} state={state} />
         <TextField
           label="Its gauge says"
           unit="%"

@@ -13,14 +13,7 @@ export interface Fetched<Props extends object> {
 export function fetched<Props extends object>(load: () => Promise<ComponentType<Props>>): Fetched<Props> {
   let there: ComponentType<Props> | undefined
   let coming: Promise<ComponentType<Props>> | undefined
-  const fetch = () =>
-    (coming ??= load().then(
-      (part) => (there = part),
-      (error: unknown) => {
-        // Asked for again, it is fetched again.
-        coming = undefined
-        throw error
-      },
-    ))
+  // What failed stays failed until the page is loaded again, as with `lazy`: a part that asked anew at each try would never end.
+  const fetch = () => (coming ??= load().then((part) => (there = part)))
   return { fetch, Part: (props) => createElement(there ?? use(fetch()), props) }
 }

@@ -5,11 +5,13 @@ const first = 1000
 const next = 60
 
 const waiting = new Set<() => void>()
-let stop: (() => void) | undefined
+let turning = false
 
 function takeTurns(after: number): void {
-  stop ??= whenHandRests(() => {
-    stop = undefined
+  if (turning) return
+  turning = true
+  whenHandRests(() => {
+    turning = false
     const [turn] = waiting
     if (!turn) return
     waiting.delete(turn)
