@@ -1,5 +1,5 @@
 import { describeBank, isStation, keptWhy, pathLosses, ratedPower } from '@even-watt/core'
-import { useMemo, useRef, useState } from 'react'
+import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { AgainstBefore } from './AgainstBefore'
 import { BarsTable } from '../evidence/BarsTable'
@@ -35,6 +35,9 @@ export function LadderPage() {
 function Ladder() {
   const { trial, entries, view, unsent, analysis } = useTrial()
   const { revision } = analysis.record
+  // What rests on all steps comes a moment after the row of the one that was captured.
+  const { analyses } = useDeferredValue(view)
+  const settled = analyses.find(({ record }) => record.revision.number === revision.number) ?? analysis
   const [holder, width] = useWidth<HTMLDivElement>()
   const layout = useMemo(() => (width === undefined ? undefined : layoutOf(width)), [width])
   const [picked, setPicked] = useState<string>()
@@ -62,8 +65,8 @@ function Ladder() {
   )
 
   const path = useMemo(
-    () => (chosenFigures ? pathLosses(chosenFigures, analysis.supply, revision.rig) : undefined),
-    [chosenFigures, analysis, revision],
+    () => (chosenFigures ? pathLosses(chosenFigures, settled.supply, revision.rig) : undefined),
+    [chosenFigures, settled, revision],
   )
 
   const repeat = () => {
@@ -148,6 +151,7 @@ function Ladder() {
       {chosenFigures && (
         <StepDetail
           figures={chosenFigures}
+          settled={settled}
           place={place}
           oddities={oddities.filter((oddity) => oddity.at.step === chosen)}
           onCorrect={(reading) => entry.current?.correct(reading)}
@@ -155,25 +159,25 @@ function Ladder() {
         />
       )}
       <OddityNotices oddities={general} />
-      <AgainstBefore analyses={view.analyses} analysis={analysis} />
+      <AgainstBefore analyses={analyses} analysis={settled} />
       <LadderCharts
         title={trial.title}
-        analyses={view.analyses}
-        analysis={analysis}
+        analyses={analyses}
+        analysis={settled}
         chosenStep={chosen}
         onChoose={setPicked}
       />
       {steps.length > 0 && (
         <section className="mt-2">
           <h2>What the curve says</h2>
-          <CurveFigures analysis={analysis} rated={rated} duty={trial.duty} dutyEditor={<DutyEditor />} />
+          <CurveFigures analysis={settled} rated={rated} duty={trial.duty} dutyEditor={<DutyEditor />} />
         </section>
       )}
-      <TwoMetersTable analysis={analysis} />
-      <DisplayTable analysis={analysis}>
+      <TwoMetersTable analysis={settled} />
+      <DisplayTable analysis={settled}>
         <DisplaySchool />
       </DisplayTable>
-      <BarsTable analysis={analysis} />
+      <BarsTable analysis={settled} />
       <TakingBack entry={takingBack} what="the last capture" onDone={() => setTakingBack(undefined)} />
     </>
   )

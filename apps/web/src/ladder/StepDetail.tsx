@@ -1,5 +1,13 @@
 import type { EntryOf, Rig } from '@even-watt/contract'
-import { keptWhy, quantityData, sayWarmth, warmthOf, type Oddity, type StepFigures } from '@even-watt/core'
+import {
+  keptWhy,
+  quantityData,
+  sayWarmth,
+  warmthOf,
+  type Analysis,
+  type Oddity,
+  type StepFigures,
+} from '@even-watt/core'
 import { useState } from 'react'
 import { AttributionBar } from '../attribution/AttributionBar'
 import { capture } from '../outbox/capture'
@@ -23,6 +31,8 @@ import { LegTable } from './LegTable'
 
 interface Props {
   readonly figures: StepFigures
+  /** What all steps say together; for a moment it may be without this one. */
+  readonly settled: Analysis
   readonly oddities: readonly Oddity[]
   readonly place: Place | undefined
   readonly onCorrect: (entry: EntryOf<'ladder'>) => void
@@ -39,7 +49,7 @@ const tapsOf: Record<Place, readonly string[]> = {
 }
 
 /** The readings behind the chosen step, what is odd about them, and what can be done. */
-export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Props) {
+export function StepDetail({ figures, settled, oddities, place, onCorrect, onRepeat }: Props) {
   const { trial, analysis, view, unsent } = useTrial()
   const { whyDoubted, readAgain } = useDoubt()
   const [asked, setAsked] = useState<Oddity>()
@@ -73,7 +83,7 @@ export function StepDetail({ figures, oddities, place, onCorrect, onRepeat }: Pr
           </Notice>
         )
       })}
-      <AttributionBar step={figures} analysis={analysis} />
+      <AttributionBar step={figures} analysis={settled} />
       <Further figures={figures} />
       <LegTable figures={figures} />
       <Warm figures={figures} rig={revision.rig} />

@@ -2,7 +2,7 @@ import { capturesOf, channelOf, readingsOf, type Analysis } from '@even-watt/cor
 import { useRef, type ReactNode } from 'react'
 import { Fig } from '../ui/Fig'
 import { MiniWave } from '../captures/MiniWave'
-import { useNear } from '../ui/useNear'
+import { useWindow } from '../ui/useNear'
 import { columns, placeHue, places, placeWords, type Layout, type Place } from './columns'
 import { stepLabel } from './stepLabel'
 import { StepRow } from './StepRow'
@@ -40,22 +40,25 @@ export function StepGrid(props: Props) {
 function RunTable({ run, ...props }: Props & { run: number }) {
   const { layout, analysis } = props
   const place = useRef<HTMLDivElement>(null)
-  const near = useNear(place, run === 0)
   const rows = Math.min(together, analysis.ladder.recorded.length - run * together)
-  if (!near) return <div ref={place} style={{ height: rows * rowHeight }} />
+  const far = useWindow(place, rows * rowHeight)
   return (
-    <table
-      className="table-fixed border-collapse text-[0.97rem]"
-      style={{ width: layout.width }}
-      aria-label={run === 0 ? 'Ladder' : `Ladder, from step ${run * together + 1}`}
-    >
-      <ColumnWidths layout={layout} />
-      <Heads hidden={run > 0} />
-      <tbody>
-        {run === 0 && <IdleRow analysis={analysis} />}
-        <Run {...props} from={run * together} />
-      </tbody>
-    </table>
+    <div ref={place} style={{ height: run > 0 ? far : undefined }}>
+      {(run === 0 || far === undefined) && (
+        <table
+          className="table-fixed border-collapse text-[0.97rem]"
+          style={{ width: layout.width }}
+          aria-label={run === 0 ? 'Ladder' : `Ladder, from step ${run * together + 1}`}
+        >
+          <ColumnWidths layout={layout} />
+          <Heads hidden={run > 0} />
+          <tbody>
+            {run === 0 && <IdleRow analysis={analysis} />}
+            <Run {...props} from={run * together} />
+          </tbody>
+        </table>
+      )}
+    </div>
   )
 }
 

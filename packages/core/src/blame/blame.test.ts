@@ -44,7 +44,7 @@ const moment = (patch: Partial<Moment> = {}): Moment => ({
   V_C: figure(229),
   nominal: 230,
   sag: undefined,
-  load: '1200 W',
+  load: () => '1200 W',
   step: undefined,
   ...patch,
 })

@@ -51,7 +51,7 @@ export interface Moment {
   /** Output that did not stand as it should. */
   readonly sag: Sagging | undefined
   /** "1521 ± 39 W", "with 45 A flowing": what was on, for sentences. */
-  readonly load: string
+  readonly load: () => string
   /** The same as a step, for splitting what it lost. */
   readonly step: StepFigures | undefined
 }

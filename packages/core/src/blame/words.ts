@@ -124,11 +124,14 @@ export const ownAlarm = ({ alarm, held, became }: Moment): Said => ({
   would: larger,
 })
 
+/** What is known, after a word that leads to it; nothing where it is not. */
+const after = (word: string, known: string): string => known && `${word}${known}`
+
 export function folded({ V_C, nominal, load, V_B, sag }: Moment): Said {
   const kept = isFigure(V_B) ? `, while the terminals kept ${sayFigure(V_B)}` : ''
   if (isFigure(V_C) && V_C.x.value < nominal)
     return {
-      why: `The unit’s current limit: its output folded to ${sayFigure(V_C)}, ${Math.round((100 * V_C.x.value) / nominal)} % of nominal${load && `, ${load}`}${kept}.`,
+      why: `The unit’s current limit: its output folded to ${sayFigure(V_C)}, ${Math.round((100 * V_C.x.value) / nominal)} % of nominal${after(', ', load())}${kept}.`,
       would: larger,
     }
   return {
@@ -138,7 +141,7 @@ export function folded({ V_C, nominal, load, V_B, sag }: Moment): Said {
 }
 
 export const switchedOff = ({ held, load, V_B, V_C }: Moment): Said => ({
-  why: `The unit switched itself off${held === undefined ? '' : ` after ${say(held, 's')}`}${load && ` ${load}`}: its overload protection. The terminals kept ${isFigure(V_B) ? sayFigure(V_B) : 'their volts'}${isFigure(V_C) ? `, the output ${sayFigure(V_C)} until then` : ''}.`,
+  why: `The unit switched itself off${held === undefined ? '' : ` after ${say(held, 's')}`}${after(' ', load())}: its overload protection. The terminals kept ${isFigure(V_B) ? sayFigure(V_B) : 'their volts'}${isFigure(V_C) ? `, the output ${sayFigure(V_C)} until then` : ''}.`,
   would: larger,
 })
 
@@ -162,12 +165,12 @@ export const timeUp = (moment: Moment): Said => ({
 export const loadsEnded = (): Said => ({ why: 'The loads ended.', would: 'More load would show it.' })
 
 export const unnamed = ({ load }: Moment): Said => ({
-  why: `An alarm came at ${load}, and which it was is not noted.`,
+  why: `An alarm came at ${load()}, and which it was is not noted.`,
   would: 'Note what it said, in the words of the manual.',
 })
 
 export const unread = ({ load }: Moment): Said => ({
-  why: `It tripped${load && ` at ${load}`}; whether its input had fallen by then is not known.`,
+  why: `It tripped${after(' at ', load())}; whether its input had fallen by then is not known.`,
   would: 'Read V_B at the terminals, and note which alarm came.',
 })
 

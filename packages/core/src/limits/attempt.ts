@@ -136,7 +136,7 @@ function attemptOf(step: StepFigures, went: Went, asked: Asked, against: SagAgai
       noted,
       became,
       sag,
-      ended: whoEnded(momentOf(step, went, sag, sayFigure(power)), analysis),
+      ended: whoEnded(momentOf(step, went, sag, () => sayFigure(power)), analysis),
     },
   ]
 }
@@ -163,7 +163,7 @@ export function momentOf(
   step: StepFigures,
   went: Pick<Went, 'became' | 'alarm' | 'device' | 'held'>,
   sag: Sagging | undefined,
-  load: string,
+  load: () => string,
 ): Moment {
   const { read, nominal } = step
   return {

@@ -1,5 +1,5 @@
 import type { Course, EntryOf, Quantity, Revision } from '@even-watt/contract'
-import type { Ended } from '../blame'
+import { whoEnded, type Ended } from '../blame'
 import { farAmong, readFigures, nominalAt, nominalNear } from '../evidence'
 import { carriedAt } from '../facts'
 import { decides, isFigure, type Figure } from '../figures'
@@ -7,11 +7,13 @@ import { capturedValue, wrongFactor, type AttemptFigures } from '../motors'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
 import { surgeWindows } from '../waveform/limits'
 import { isSlow, scale } from '../meters'
-import { whoEnded } from '../blame'
 import { remembering } from '../remember'
 import { overloadsOf, type Overload } from './overload'
 import { holdsOf } from './holds'
 import { anyStep, momentOf, partOf, partsOf, type StepPart } from './attempt'
+
+/** Here nobody asks what was on. */
+const unsaid = () => ''
 
 /** Something that was carried for a time: a capture, a step, an overload. */
 export interface SurgeSource {
@@ -124,7 +126,7 @@ const limitedFor = (endedBy: Ended | undefined, attempt?: AttemptFigures): numbe
 /** Who ended an overload, with what was read of it. */
 const endedIn = (overload: Overload, analysis: Analysis): Ended | undefined =>
   overload.went.became === 'tripped'
-    ? whoEnded(momentOf(overload.step, overload.went, undefined, ''), analysis)
+    ? whoEnded(momentOf(overload.step, overload.went, undefined, unsaid), analysis)
     : undefined
 
 function fromCourse(
@@ -199,7 +201,7 @@ function fromSteps(analysis: Analysis): SurgeSource[] {
   ]
   return parts.flatMap((part) =>
     part.went.became === 'tripped'
-      ? fromPart(part, revision, whoEnded(momentOf(part.figures, part.went, undefined, ''), analysis))
+      ? fromPart(part, revision, whoEnded(momentOf(part.figures, part.went, undefined, unsaid), analysis))
       : sameCarried(part, [revision], () => fromPart(part, revision, undefined)),
   )
 }
@@ -246,7 +248,7 @@ function fromLogs(analysis: Analysis): SurgeSource[] {
   return held(anyStep).flatMap(({ step, log, held: seconds, became, alarm }, i): SurgeSource[] => {
     if (!isFigure(step.P_C)) return []
     const went = { became, alarm, held: seconds }
-    const endedBy = became === 'tripped' ? whoEnded(momentOf(step, went, undefined, ''), analysis) : undefined
+    const endedBy = became === 'tripped' ? whoEnded(momentOf(step, went, undefined, unsaid), analysis) : undefined
     const source: Named = { words: step.load, entry: log.entry.id, endedBy, limited: 0, clipped: false }
     const point = (window: number): SurgePoint | undefined => {
       const over = held(window)[i]?.step

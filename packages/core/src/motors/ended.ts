@@ -54,7 +54,7 @@ function momentOf(attempt: AttemptFigures, { record }: Analysis): Moment {
     V_C: lowest,
     nominal,
     sag: undefined,
-    load: isFigure(attempt.current) ? flowing(attempt.current.x.value) : '',
+    load: () => (isFigure(attempt.current) ? flowing(attempt.current.x.value) : ''),
     step: undefined,
   }
 }
