@@ -1,5 +1,6 @@
 // npm run backup -- FILE: the whole installation in one file, while it runs or while it stands still.
-import { backupTo, verifyBackup } from '@even-watt/server/backup/backup'
+import { verifyBackup } from '@even-watt/server/backup/archive'
+import { backupTo } from '@even-watt/server/backup/write'
 import { runningCluster, startCluster } from '@even-watt/server/cluster/cluster'
 import { StartError } from '@even-watt/server/cluster/startError'
 import { createWriteStream, existsSync, renameSync } from 'node:fs'
@@ -20,11 +21,11 @@ command(async ([file]) => {
   try {
     const ground = running ?? own
     if (!ground) throw new StartError('The database cannot be reached.')
-    const summary = await backupTo(createWriteStream(`${file}.part`, { mode: 0o600 }), ground)
-    await verifyBackup(`${file}.part`, ground)
+    const summary = await backupTo(createWriteStream(`${file}.part`, { mode: 0o600 }), ground.url)
+    await verifyBackup(`${file}.part`)
     renameSync(`${file}.part`, file)
     const { trials, entries, documents, files } = summary
-    return `Backed up and verified: ${trials} trials, ${entries} entries, ${documents} units, meters, rigs and loads, ${files} files, in ${file}.`
+    return `Backed up and verified: ${trials} trials, ${entries} entries, ${documents} documents such as units and rigs, ${files} files, in ${file}.`
   } finally {
     await own?.stop()
     await lock?.release()

@@ -4,9 +4,7 @@ import { databaseAccount } from '@even-watt/server/cluster/account'
 import { startCluster } from '@even-watt/server/cluster/cluster'
 import { prepareFolder } from '@even-watt/server/cluster/folder'
 import { StartError } from '@even-watt/server/cluster/startError'
-import { migrate } from '@even-watt/server/database/migrate'
 import { existsSync } from 'node:fs'
-import { pino } from 'pino'
 import { command } from './command'
 import { dataFolder } from './dataFolder'
 import { holdRun } from './runLock'
@@ -20,8 +18,7 @@ command(async ([file]) => {
   const cluster = await startCluster(folder, () => undefined)
   try {
     const { trials, entries, documents, files } = await restoreInto({ ...cluster, folder }, file)
-    await migrate(cluster.url, pino({ level: 'silent' }))
-    return `Restored and verified: ${trials} trials, ${entries} entries, ${documents} units, meters, rigs and loads, ${files} files, in ${folder}. Now: npm start`
+    return `Restored and verified: ${trials} trials, ${entries} entries, ${documents} documents such as units and rigs, ${files} files, in ${folder}. Now: npm start`
   } finally {
     await cluster.stop()
     await lock.release()

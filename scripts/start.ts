@@ -4,6 +4,7 @@ import { createApp } from '@even-watt/server/app'
 import { gate } from '@even-watt/server/backup/gate'
 import { withUntouchedDemo } from '@even-watt/server/backup/untouched'
 import { databaseAccount } from '@even-watt/server/cluster/account'
+import { withClient } from '@even-watt/server/cluster/client'
 import { startCluster, type Cluster } from '@even-watt/server/cluster/cluster'
 import { prepareFolder } from '@even-watt/server/cluster/folder'
 import { StartError } from '@even-watt/server/cluster/startError'
@@ -90,7 +91,8 @@ async function run(): Promise<void> {
     )
   }
   if (empty) await remember(pool, 'demo', 'declined')
-  else if (demo === undefined) await withUntouchedDemo(pool, () => loadDemo(pool))
+  else if (demo === undefined)
+    await withClient(databaseUrl, (client) => withUntouchedDemo(client, () => loadDemo(pool)))
 
   const swept = () =>
     void sweepBlobs(pool).catch((err: unknown) => log.warn({ err }, 'sweeping files failed'))
@@ -124,7 +126,7 @@ async function run(): Promise<void> {
     createApp({
       ...common,
       lan,
-      ...(own ? { backup: { ...own.cluster, folder, migrate: () => migrate(databaseUrl, log) } } : {}),
+      ...(own ? { backup: { ...own.cluster, folder } } : {}),
     }),
     host,
     port,

@@ -6,7 +6,8 @@ import type { Pool } from 'pg'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import { gate, type Gate } from './backup/gate'
-import { backupRoutes, type ServingGround } from './backup/routes'
+import type { RestoreGround } from './backup/restore'
+import { backupRoutes } from './backup/routes'
 import { captureRoutes } from './captures/routes'
 import type { Feed } from './database/feed'
 import { loadDemo } from './demo/load'
@@ -45,7 +46,7 @@ export interface AppOptions {
   /** Shut while a backup is restored, for all fronts of one installation. */
   readonly restoring?: Gate
   /** The cluster, where this installation has one of its own to back up and to restore into. */
-  readonly backup?: ServingGround
+  readonly backup?: RestoreGround
 }
 
 /** The whole server: API, health, and the built interface. It keeps no state of its own. */

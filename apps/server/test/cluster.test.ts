@@ -124,14 +124,22 @@ describe('data of before', () => {
     const { adminUrl, url } = running as Cluster
     const inPostgres = Object.assign(new URL(adminUrl), { pathname: 'postgres' }).href
     await ask(adminUrl, 'drop database even_watt')
-    await ask(inPostgres, 'create table trial (id bigint generated always as identity, title text)')
-    await ask(inPostgres, `insert into trial (title) values ('kept')`)
-    await ask(inPostgres, 'create function refuse() returns int language sql as $$ select 1 $$')
+    await ask(inPostgres, 'create table public.trial (id bigint generated always as identity, title text)')
+    await ask(inPostgres, `insert into public.trial (title) values ('kept')`)
+    await ask(inPostgres, 'create function public.refuse() returns int language sql as $$ select 1 $$')
     const again = await start()
     expect(await ask(again.url, 'select title from trial')).toEqual([{ title: 'kept' }])
     await ask(again.url, `insert into trial (title) values ('mine')`)
     await ask(again.url, 'alter table trial add column more int')
     expect(url.split('/').at(-1)).toBe('even_watt')
+  })
+
+  it('are never entered by the superuser, whatever a stranger’s backup may have put there', async () => {
+    await ask((running as Cluster).adminUrl, 'alter database even_watt allow_connections false')
+    const { adminUrl } = await start()
+    await ask(adminUrl, 'alter database even_watt allow_connections true')
+    // Nor is anything there taken for what the system calls so.
+    expect(await ask(adminUrl, 'show search_path')).toEqual([{ search_path: 'pg_catalog' }])
   })
 
   it('of a newer Even Watt are refused before anything is changed', async () => {

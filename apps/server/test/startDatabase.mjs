@@ -17,7 +17,7 @@ export default async function startDatabase() {
   await admin.connect()
   await admin.query('create database prepared')
   await admin.end()
-  const prepared = Object.assign(new URL(cluster.adminUrl), { pathname: 'prepared' }).href
+  const prepared = Object.assign(new URL(cluster.adminUrl), { pathname: 'prepared', search: '' }).href
   await migrate(prepared, pino({ level: 'silent' }))
   process.env.EVEN_WATT_TEST_DATABASE = prepared
   globalThis.evenWattTest = { cluster, folder }

@@ -6,9 +6,9 @@ import { join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { StartError } from '../cluster/startError'
 import { ProblemError } from '../http/problem'
-import { backupTo } from './backup'
 import type { Gate } from './gate'
 import { restoreInto, type RestoreGround } from './restore'
+import { backupTo } from './write'
 
 /** Bytes of a backup that a page may send; a larger one is restored by the command. */
 const most = 8 * 2 ** 30
@@ -32,29 +32,21 @@ async function withUpload<T>(request: Request, work: (file: string) => Promise<T
 const refused = (error: unknown) =>
   error instanceof StartError ? new ProblemError(422, 'Nothing was restored.', error.message) : error
 
-/** A cluster that is restored into while it serves. */
-export interface ServingGround extends RestoreGround {
-  /** Brings what was restored to the newest form. */
-  readonly migrate: () => Promise<void>
-}
-
 /** The whole installation in one file, made while it runs; and back into one that holds nothing yet. */
-export function backupRoutes(ground: ServingGround, { shutWhile }: Gate): Router {
+export function backupRoutes(ground: RestoreGround, { shutWhile }: Gate): Router {
   const router = Router()
   router.get('/', async (_request, response) => {
     const day = new Date().toISOString().slice(0, 10)
     response.attachment(`even-watt-${day}.backup.zip`).type('application/zip')
-    await backupTo(response, ground)
+    await backupTo(response, ground.url)
   })
   router.put('/', async (request, response) => {
     const summary = await withUpload(request, (file) =>
-      shutWhile(async () => {
-        const restored = await restoreInto(ground, file).catch((error: unknown) => {
+      shutWhile(() =>
+        restoreInto(ground, file).catch((error: unknown) => {
           throw refused(error)
-        })
-        await ground.migrate()
-        return restored
-      }),
+        }),
+      ),
     )
     response.json(summary)
   })

@@ -1,26 +1,34 @@
 import type { BackupSummary } from '@even-watt/contract'
-import type { Queryable } from '../database/pool'
+import { createHash } from 'node:crypto'
+import type { Connection } from '../database/pool'
+import type { TableSum } from './rows'
+import { kept } from './tables'
 
-/** Works the summary out; hashes are of the stored content itself, in a fixed order. */
-export async function summaryOf(db: Queryable): Promise<BackupSummary> {
-  const { rows } = await db.query<BackupSummary>(`
-    select
-      (select count(*)::int from trial) as trials,
-      (select count(*)::int from entry) as entries,
-      (select (select count(*) from unit) + (select count(*) from meter) + (select count(*) from rig)
-        + (select count(*) from load))::int as documents,
-      (select count(*)::int from blob where whole) as files,
-      md5(concat_ws('|',
-        (select md5(coalesce(string_agg(md5(id::text || sequence || trial || body::text), '' order by sequence), '')) from entry),
-        (select md5(coalesce(string_agg(md5(id::text || version || settings::text), '' order by id), '')) from trial),
-        (select md5(coalesce(string_agg(md5(trial::text || number || content::text), '' order by trial, number), '')) from revision),
-        (select md5(coalesce(string_agg(md5(id::text || content::text), '' order by id), '')) from unit),
-        (select md5(coalesce(string_agg(md5(id::text || content::text), '' order by id), '')) from meter),
-        (select md5(coalesce(string_agg(md5(id::text || content::text), '' order by id), '')) from rig),
-        (select md5(coalesce(string_agg(md5(id::text || content::text), '' order by id), '')) from load),
-        (select md5(coalesce(string_agg(md5(sha256 || number || md5(bytes)), '' order by sha256, number), '')) from blob_part)
-      )) as hash`)
-  const [summary] = rows
-  if (!summary) throw new Error('The database did not answer.')
-  return summary
+/** What a tester is told of sums: how many there are of what, and one hash over all. */
+export function summaryOf(sums: readonly TableSum[]): BackupSummary {
+  const count = (as: (typeof kept)[number]['as']) =>
+    sums
+      .filter(({ name }) => kept.find((table) => table.name === name)?.as === as)
+      .reduce((all, { rows }) => all + rows, 0)
+  return {
+    trials: count('trials'),
+    entries: count('entries'),
+    documents: count('documents'),
+    files: count('files'),
+    hash: createHash('sha256')
+      .update(sums.map(({ name, rows, sha256 }) => `${name} ${rows} ${sha256}\n`).join(''))
+      .digest('hex'),
+  }
+}
+
+/** Works with what a database holds at one moment, and changes nothing. */
+export async function atOneMoment<T>(client: Connection, look: () => Promise<T>): Promise<T> {
+  await client.query('begin transaction isolation level repeatable read read only')
+  try {
+    // Moments are told in one zone, whichever the computer stands in.
+    await client.query(`set local timezone = 'UTC'`)
+    return await look()
+  } finally {
+    await client.query('rollback').catch(() => undefined)
+  }
 }

@@ -7,7 +7,8 @@ export const role = 'even_watt_app'
 
 /**
  * Sees to it that the application has a database and a role of its own. Data of before, when all stood in `postgres` and
- * belonged to the superuser, are renamed and handed over.
+ * belonged to the superuser, are renamed and handed over; into any other database of the application's the superuser
+ * never goes.
  */
 export async function ensureOwnDatabase(adminUrl: string, password: string): Promise<void> {
   const inDatabase = <T>(name: string, work: (client: pg.Client) => Promise<T>) =>
@@ -31,6 +32,7 @@ export async function ensureOwnDatabase(adminUrl: string, password: string): Pro
     }
     await client.query(`alter database ${databaseName} owner to ${role}`)
   })
+  if (!before) return
   await inDatabase(databaseName, async (client) => {
     await client.query(`alter schema public owner to ${role}`)
     const { rows } = await client.query<{ sql: string }>(

@@ -6,9 +6,15 @@ import { StartError } from '../cluster/startError'
 export const migrations = fileURLToPath(new URL('../../../../db/migrations', import.meta.url))
 export const migrationTable = 'migration'
 
+/** Names of all migrations, in their order. */
+export const names = (): string[] =>
+  readdirSync(migrations)
+    .map((file) => file.replace(/\.sql$/, ''))
+    .sort()
+
 /** Data that a newer Even Watt has worked on are left alone, and that is said. */
 export async function refuseNewer(connectionString: string): Promise<void> {
-  const known = new Set(readdirSync(migrations).map((file) => file.replace(/\.sql$/, '')))
+  const known = new Set(names())
   const client = new pg.Client({ connectionString })
   await client.connect()
   try {

@@ -3,6 +3,9 @@ import type { Logger } from 'pino'
 
 export type Queryable = Pick<Pool, 'query'> | PoolClient | Client
 
+/** One connection, on which a transaction can be held. */
+export type Connection = PoolClient | Client
+
 /** Connections to the one database that holds everything. */
 export function createPool(connectionString: string, log: Logger): Pool {
   const pool = new pg.Pool({

@@ -35,7 +35,7 @@ export function RestoreBackup() {
       {restored ? (
         <p role="status">
           Restored and compared: {restored.trials} trials with {restored.entries} entries,{' '}
-          {restored.documents} units, meters, rigs and loads, {restored.files} files.{' '}
+          {restored.documents} documents such as units and rigs, {restored.files} files.{' '}
           {/* A new page altogether: what this one knows is of before. */}
           <a className="plain-link" href="/">
             To the bench
