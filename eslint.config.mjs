@@ -1,5 +1,6 @@
 import { createNodeResolver, importX } from 'eslint-plugin-import-x'
 import hooks from 'eslint-plugin-react-hooks'
+import regexp from 'eslint-plugin-regexp'
 import tseslint from 'typescript-eslint'
 
 /** The arrows of the architecture: each layer may import only what stands here. */
@@ -182,6 +183,15 @@ export default tseslint.config(
           ],
         },
       ],
+    },
+  },
+  {
+    // A pattern is asked of what strangers send: none may take more than a time in proportion to its length.
+    files: ['packages/*/src/**/*.ts', 'apps/*/src/**/*.{ts,tsx}'],
+    ignores: tests,
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': 'error',
     },
   },
   { files: ['**/*.mjs', '**/*.js'], ...tseslint.configs.disableTypeChecked },

@@ -12,7 +12,9 @@ const shared = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!uuid/|fast-check/|pure-rand/|tinyqueue/|node-pg-migrate/|glob/|path-scurry/|lru-cache/|minimatch/|minipass/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!uuid/|fast-check/|pure-rand/|tinyqueue/|node-pg-migrate/|glob/|path-scurry/|lru-cache/|minimatch/|minipass/)',
+  ],
   testEnvironment: 'node',
   modulePathIgnorePatterns: ['<rootDir>/.mutants/'],
   // A look at a global of the test's own world is dear, and Math is looked at for every sample.

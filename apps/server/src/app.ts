@@ -12,6 +12,7 @@ import { captureRoutes } from './captures/routes'
 import type { Feed } from './database/feed'
 import { loadDemo } from './demo/load'
 import { fileRoutes } from './files/routes'
+import { jsonBody } from './http/json'
 import { guard, headers, onLoopback, type Front } from './http/guard'
 import { answerProblems, notFound } from './http/problem'
 import type { Lan } from './lan/lan'
@@ -81,7 +82,7 @@ export function createApp({
   app.use('/api', restoring.handler)
 
   // Routes that take large files read their body themselves.
-  const small = express.json({ limit: '1mb' })
+  const small = jsonBody('1mb')
   app.use('/api', (request, response, next) => {
     const large = /^\/(trials\/(import$|[^/]+\/(entries|captures)$)|blobs\/)/.test(request.path)
     if (large) next()

@@ -22,7 +22,7 @@ import { putPart } from '../src/files/blobs'
 import { importTrial } from '../src/trials/exchange'
 import { appendEntries } from '../src/trials/record'
 import { ownDatabase, silent } from './ownDatabase'
-import { createPool } from '../src/database/pool'
+import { createPool, transaction } from '../src/database/pool'
 
 const database = ownDatabase()
 const [ottrel] = writtenDemo().trials
@@ -105,7 +105,8 @@ describe('a backup', () => {
     let going = true
     let captured = 0
     const entering = (async () => {
-      while (going) await appendEntries(pool, ottrel.trial.id, [start(++captured)])
+      while (going)
+        await transaction(pool, (client) => appendEntries(client, ottrel.trial.id, [start(++captured)]))
     })()
     const summary = await backupTo(createWriteStream(file), await here())
     going = false

@@ -99,12 +99,17 @@ describe('search', () => {
     await readNoLoad(trial)
     const told = async (q: string) =>
       (await whole(q)).found.filter((one) => [id, trial].includes(one.id)).map(({ words }) => words)
-    for (const [decimal, promise, draws] of [
-      [',', 'idle draw, ≤ 12,5 W · manual, p. 4', /Idle draw is \d+,\d+ ±/],
-      ['.', 'idle draw, ≤ 12.5 W · manual, p. 4', /Idle draw is \d+\.\d+ ±/],
+    for (const [editedFrom, decimal, promise, draws] of [
+      [0, ',', 'idle draw, ≤ 12,5 W · manual, p. 4', /Idle draw is \d+,\d+ ±/],
+      [1, '.', 'idle draw, ≤ 12.5 W · manual, p. 4', /Idle draw is \d+\.\d+ ±/],
     ] as const) {
-      const settings: Settings = { mains: '230 V 50 Hz', currency: 'EUR', decimal }
-      await api().put('/api/settings').send(settings).expect(200)
+      const content: Settings = { mains: '230 V 50 Hz', currency: 'EUR', decimal }
+      await api().put('/api/settings').send({ editedFrom, content }).expect(200)
+      // Another page that had not seen it may not save over it.
+      await api()
+        .put('/api/settings')
+        .send({ editedFrom, content: { ...content, currency: 'SEK' } })
+        .expect(409)
       for (const q of ['idle 12,5', 'IDLE 12.5']) expect(await told(q)).toContain(promise)
       expect(await told('idle draw met.')).toContainEqual(expect.stringMatching(draws))
     }

@@ -193,7 +193,7 @@ export const PushedCapture = z.object({
   about: z.optional(Id),
   reference: z.optional(oneOf('Reference', references)),
   rate: z.optional(
-    z.coerce.number('Samples a second: a number above 0.').check(z.gt(0, 'Samples a second: above 0.')),
+    z.pipe(z.coerce.number('Samples a second: a number above 0.'), positive('Samples a second', 1e10)),
   ),
 })
 export type PushedCapture = z.infer<typeof PushedCapture>

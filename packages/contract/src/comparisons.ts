@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Id, instant, number, text, whole, words } from './shared'
+import { Id, instant, number, plain, text, whole, words } from './shared'
 
 /** Trials that are laid beside each other, at most. */
 export const mostCompared = 8
@@ -25,10 +25,7 @@ export const Comparison = z.object({
   /** What each criterion counts in the ranking, by its key; what is absent counts nothing. */
   weights: z.optional(
     z
-      .record(
-        z.string().check(z.maxLength(40, 'Criterion: 40 characters at most.')),
-        number('Weight', 0, 100),
-      )
+      .record(plain('Criterion', 40), number('Weight', 0, 100))
       .check(
         z.refine((weights) => Object.keys(weights).length <= mostWeights, `Weights: ${mostWeights} at most.`),
       ),

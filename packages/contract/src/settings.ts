@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { oneOf, words } from './shared'
+import { oneOf, whole, words } from './shared'
 import { SuitRules } from './suits'
 
 /** Mains systems that units are made for. */
@@ -31,3 +31,7 @@ export const Settings = z.object({
   suits: z.optional(SuitRules),
 })
 export type Settings = z.infer<typeof Settings>
+
+/** As they are stored: an edit carries the version it was made from. */
+export const StoredSettings = z.extend(Settings, { version: whole('Version', 1, 1e9) })
+export type StoredSettings = z.infer<typeof StoredSettings>

@@ -16,12 +16,12 @@ export const number = (
 
 /** A number above zero. */
 export const positive = (what: string, high: number) =>
-  z
-    .number(say(what, `a number above 0 and up to ${high}`))
-    .check(
-      z.gt(0, say(what, `must be above 0; up to ${high} is accepted`)),
-      z.lte(high, say(what, `a number above 0 and up to ${high}`)),
-    )
+  z.number(say(what, `a number above 0 and up to ${high}`)).check(
+    z.gt(0, say(what, `must be above 0; up to ${high} is accepted`)),
+    // What is smaller is no quantity of a bench, and one over it no number any more.
+    z.gte(1e-30, say(what, `must be above 0; up to ${high} is accepted`)),
+    z.lte(high, say(what, `a number above 0 and up to ${high}`)),
+  )
 
 export const whole = (what: string, low: number, high: number) => {
   const accepted = `a whole number from ${low} to ${high}`
@@ -87,7 +87,7 @@ export function sentences(error: z.core.$ZodError): { path: string; message: str
     path: issue.path.map(String).join('.'),
     message:
       issue.code === 'unrecognized_keys'
-        ? `Not known here: ${issue.keys.join(', ')}.`
+        ? `Not known here: ${issue.keys.slice(0, 5).join(', ').slice(0, 200)}.`
         : issue.code === 'invalid_type' && issue.message.startsWith('Invalid')
           ? `${issue.path.map(String).join('.') || 'The document'}: ${issue.expected} is needed here.`
           : issue.message,

@@ -35,10 +35,18 @@ const refused = (error: unknown) =>
 /** The whole installation in one file, made while it runs; and back into one that holds nothing yet. */
 export function backupRoutes(ground: RestoreGround, { shutWhile }: Gate): Router {
   const router = Router()
+  let writing = false
   router.get('/', async (_request, response) => {
+    if (writing)
+      throw new ProblemError(409, 'A backup is being made already.', 'Wait for its end, then save another.')
     const day = new Date().toISOString().slice(0, 10)
     response.attachment(`even-watt-${day}.backup.zip`).type('application/zip')
-    await backupTo(response, ground.url)
+    writing = true
+    try {
+      await backupTo(response, ground.url)
+    } finally {
+      writing = false
+    }
   })
   router.put('/', async (request, response) => {
     const summary = await withUpload(request, (file) =>

@@ -1,10 +1,18 @@
-import { mostSamples, type Capture, type EntryOf, type PushedCapture, type Recipe } from '@even-watt/contract'
+import {
+  Entry,
+  mostSamples,
+  type Capture,
+  type EntryOf,
+  type PushedCapture,
+  type Recipe,
+} from '@even-watt/contract'
 import { guessRecipe, readFile, recipeFits, Unreadable, type Columns } from '@even-watt/core/waveform/index'
 import { createHash, randomUUID } from 'node:crypto'
 import type { Pool } from 'pg'
 import { transaction } from '../database/pool'
 import { putBytes } from '../files/blobs'
 import { ProblemError } from '../http/problem'
+import { parse } from '../http/validate'
 import { takeEntries } from '../trials/check'
 import { requireTrial } from '../trials/record'
 import { rememberedRecipes } from './remembered'
@@ -70,6 +78,8 @@ export async function pushCapture(
       ...(asked.reference ? { reference: asked.reference } : {}),
     },
   }
+  // What no page could send is not kept either, however it came about.
+  parse(entry, Entry)
   await putBytes(pool, sha256, bytes)
   await transaction(pool, (client) => takeEntries(client, trialId, [entry]))
   return entry

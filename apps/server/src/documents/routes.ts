@@ -7,11 +7,12 @@ import { body, idOf, parse } from '../http/validate'
 import { usesOf } from './uses'
 import { deleteDocument, findDocument, listDocuments, saveDocument, type DocumentTable } from './documents'
 
-/** List, read, save and delete one kind of document. */
+/** List, read, save and delete one kind of document; `check` refuses what the contract cannot see. */
 export function documentRoutes<Content extends object>(
   pool: Pool,
   table: DocumentTable,
   content: z.ZodMiniType<Content>,
+  check: (content: Content) => Promise<void> = () => Promise.resolve(),
 ): Router {
   const router = Router()
   const Edit = z.extend(EditedFrom, { content })
@@ -32,6 +33,7 @@ export function documentRoutes<Content extends object>(
   })
   router.put('/:id', async (request, response) => {
     const edit = body(request, Edit)
+    await check(edit.content)
     response.json(
       await saveDocument(pool, table, idOf(request, `This ${table}`), edit.editedFrom, edit.content),
     )

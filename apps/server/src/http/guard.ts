@@ -22,7 +22,9 @@ export const onLoopback: Front = {
   instead: 'Use localhost or 127.0.0.1.',
 }
 
-/** Only the names of this front are answered, and only pages of this very address may change anything. */
+const isApi = (path: string) => /^\/api(\/|$)/i.test(path)
+
+/** Only the names of this front are answered, and only pages of this very address may change or ask for anything. */
 export const guard =
   ({ scheme, answers, instead }: Front): RequestHandler =>
   (request, response, next) => {
@@ -32,9 +34,16 @@ export const guard =
       return
     }
     const { origin } = request.headers
+    const foreign = origin !== undefined && origin !== `${scheme}://${host}`
     const harmless = request.method === 'GET' || request.method === 'HEAD'
-    if (!harmless && origin !== undefined && origin !== `${scheme}://${host}`) {
+    if (foreign && !harmless) {
       sendProblem(response, new ProblemError(403, 'Another page may not change anything here.'))
+      return
+    }
+    // What another page asks for it could not read; but it would be worked out all the same.
+    const asking = request.headers['sec-fetch-site']
+    if (isApi(request.path) && (foreign || asking === 'cross-site' || asking === 'same-site')) {
+      sendProblem(response, new ProblemError(403, 'Another page may not ask for anything here.'))
       return
     }
     next()

@@ -1,9 +1,11 @@
-import { Settings } from '@even-watt/contract'
+import { EditedFrom, Settings } from '@even-watt/contract'
 import { Router } from 'express'
 import type { Pool } from 'pg'
-import { remember } from '../database/installation'
+import * as z from 'zod/mini'
 import { body } from '../http/validate'
-import { readSettings } from './settings'
+import { readSettings, saveSettings } from './settings'
+
+const Edit = z.extend(EditedFrom, { content: Settings })
 
 /** What the bench was asked once; null until it was. */
 export function settingsRoutes(pool: Pool): Router {
@@ -12,9 +14,8 @@ export function settingsRoutes(pool: Pool): Router {
     response.json((await readSettings(pool)) ?? null)
   })
   router.put('/', async (request, response) => {
-    const settings = body(request, Settings)
-    await remember(pool, 'settings', JSON.stringify(settings))
-    response.json(settings)
+    const { editedFrom, content } = body(request, Edit)
+    response.json(await saveSettings(pool, editedFrom, content))
   })
   return router
 }

@@ -16,6 +16,7 @@ import type { Pool } from 'pg'
 import * as yauzl from 'yauzl'
 import { ZipFile } from 'yazl'
 import { blobState, partsOf, putPart, readParts } from '../files/blobs'
+import { refuseMonstrous } from '../http/json'
 import { ProblemError } from '../http/problem'
 
 const documentName = 'trial.json'
@@ -66,11 +67,12 @@ function bounded(most: number, what: string): Transform {
 
 /** Reads one part of an archive, unpacked, no further than `most` bytes, whatever its heading says. */
 async function unpack(zip: yauzl.ZipFile, entry: yauzl.Entry, most: number): Promise<AsyncIterable<Buffer>> {
+  const unread = (error: Error) => refused(`“${entry.fileName}” in it cannot be unpacked: ${error.message}.`)
   const stream = await new Promise<Readable>((resolve, reject) =>
-    zip.openReadStream(entry, (error, found) => (error ? reject(error) : resolve(found))),
+    zip.openReadStream(entry, (error, found) => (error ? reject(unread(error)) : resolve(found))),
   )
   const whole = bounded(most, entry.fileName)
-  stream.on('error', (error) => whole.destroy(error))
+  stream.on('error', (error) => whole.destroy(unread(error)))
   return stream.pipe(whole) as AsyncIterable<Buffer>
 }
 
@@ -100,8 +102,10 @@ async function readArchive(pool: Pool, path: string): Promise<unknown> {
     let document: unknown
     let stored = 0
     for await (const entry of partsIn(zip)) {
-      if (entry.fileName === documentName) document = await readDocument(zip, entry)
-      else if (/^files\/[0-9a-f]{64}$/.test(entry.fileName)) {
+      if (entry.fileName === documentName) {
+        if (document !== undefined) throw refused(`It has more than one ${documentName}.`)
+        document = await readDocument(zip, entry)
+      } else if (/^files\/[0-9a-f]{64}$/.test(entry.fileName)) {
         stored += entry.uncompressedSize
         if (stored > mostFiles) throw refused('Its files are more than 1 GB.')
         await storeFile(pool, zip, entry)
@@ -131,8 +135,10 @@ async function* partsIn(zip: yauzl.ZipFile): AsyncGenerator<yauzl.Entry, void> {
 async function readDocument(zip: yauzl.ZipFile, entry: yauzl.Entry): Promise<unknown> {
   const chunks: Buffer[] = []
   for await (const chunk of await unpack(zip, entry, mostDocument)) chunks.push(chunk)
+  const bytes = Buffer.concat(chunks)
+  refuseMonstrous(bytes)
   try {
-    return JSON.parse(Buffer.concat(chunks).toString())
+    return JSON.parse(bytes.toString())
   } catch {
     throw refused(`${documentName} in it is not a whole JSON document.`)
   }

@@ -1,4 +1,4 @@
-import type { Request, Response } from 'express'
+import type { Response } from 'express'
 import type { Pool } from 'pg'
 import type { Feed } from '../database/feed'
 import { lastSequence, readEntries, trialState } from './record'
@@ -14,10 +14,12 @@ const heartbeat = 15_000
  */
 export async function streamTrial(
   { pool, feed }: { pool: Pool; feed: Feed },
-  { trial, after, request, response }: { trial: string; after: string; request: Request; response: Response },
+  { trial, after, response }: { trial: string; after: string; response: Response },
 ): Promise<void> {
   let said = ''
   const last = await lastSequence(pool, trial)
+  // Whoever broke off meanwhile has closed already, and will not tell of it again.
+  if (response.closed) return
   response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store' })
   response.write(':\n\n')
   // A cursor beyond all that is here is of another record, such as one from before a backup was restored.
@@ -52,7 +54,7 @@ export async function streamTrial(
   }
   const unfollow = feed.follow(trial, changed)
   const beat = setInterval(() => response.write(':\n\n'), heartbeat)
-  request.on('close', () => {
+  response.on('close', () => {
     clearInterval(beat)
     unfollow()
   })

@@ -15,6 +15,7 @@ import { listDocuments } from '../documents/documents'
 import { readTaken } from '../loads/taken'
 import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
+import { faultsOfPhotographs } from '../photographs/check'
 import { faultsIn } from './check'
 import { addRevision, appendEntries, insertTrial, readAllEntries, requireTrial } from './record'
 
@@ -99,6 +100,14 @@ export async function importTrial(pool: Pool, document: TrialDocument): Promise<
         409,
         'Some entries of this file belong to another trial here.',
         'Nothing was taken in.',
+      )
+    const told = await faultsOfPhotographs(client, entries)
+    if (told.length)
+      throw new ProblemError(
+        422,
+        'Some photographs of this file cannot be taken in.',
+        undefined,
+        told.slice(0, 20),
       )
     await appendEntries(client, trial.id, entries)
   })

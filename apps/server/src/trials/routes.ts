@@ -13,13 +13,14 @@ import {
   TrialSettings,
   whole,
 } from '@even-watt/contract'
-import express, { Router } from 'express'
+import { Router } from 'express'
 import { pipeline } from 'node:stream/promises'
 import type { Pool, PoolClient } from 'pg'
 import * as z from 'zod/mini'
 import { tellOf, type Feed } from '../database/feed'
 import { transaction } from '../database/pool'
 import { findDocument, type DocumentTable } from '../documents/documents'
+import { jsonBody } from '../http/json'
 import { conflict, ProblemError } from '../http/problem'
 import { body, idOf, parse } from '../http/validate'
 import { takeEntries } from './check'
@@ -132,7 +133,7 @@ export function trialRoutes(pool: Pool, feed: Feed): Router {
     response.status(201).json(await requireTrial(pool, wanted.id))
   })
 
-  router.post('/import', express.json({ limit: '64mb' }), async (request, response) => {
+  router.post('/import', jsonBody('64mb'), async (request, response) => {
     const archive = request.is('application/zip') === 'application/zip'
     const document: unknown = archive ? await takeArchive(pool, request) : request.body
     const id = await importTrial(pool, readDocument(document))
@@ -212,10 +213,10 @@ export function trialRoutes(pool: Pool, feed: Feed): Router {
 
   router.get('/:id/events', async (request, response) => {
     const { after } = parse({ after: request.get('Last-Event-ID') ?? request.query['after'] }, EntriesQuery)
-    await streamTrial({ pool, feed }, { trial: idOf(request, 'This trial'), after, request, response })
+    await streamTrial({ pool, feed }, { trial: idOf(request, 'This trial'), after, response })
   })
 
-  router.post('/:id/entries', express.json({ limit: '24mb' }), async (request, response) => {
+  router.post('/:id/entries', jsonBody('24mb'), async (request, response) => {
     const id = idOf(request, 'This trial')
     const entries = body(request, Entries)
     const added = await transaction(pool, (client) => takeEntries(client, id, entries))

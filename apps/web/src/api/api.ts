@@ -25,6 +25,7 @@ import type {
   StoredLoad,
   StoredMeter,
   StoredRig,
+  StoredSettings,
   StoredUnit,
   Taken,
   Trial,
@@ -178,8 +179,8 @@ export const api = createApi({
         query: (id) => ({ url: `/lan/devices/${id}`, method: 'DELETE' }),
         invalidatesTags: ['lan'],
       }),
-      settings: build.query<Settings | null, void>({ query: () => '/settings', providesTags: ['settings'] }),
-      saveSettings: build.mutation<Settings, Settings>({
+      settings: build.query<StoredSettings | null, void>({ query: () => '/settings', providesTags: ['settings'] }),
+      saveSettings: build.mutation<StoredSettings, { editedFrom: number; content: Settings }>({
         query: (body) => ({ url: '/settings', method: 'PUT', body }),
         invalidatesTags: ['settings'],
         onQueryStarted: async (_settings, { dispatch, queryFulfilled }) => {

@@ -21,7 +21,7 @@ export function useBegin() {
   ): Promise<string> => {
     setBusy(true)
     try {
-      if (known === null) await saveSettings(settingsOf(form)).unwrap()
+      if (known === null) await saveSettings({ editedFrom: 0, content: settingsOf(form) }).unwrap()
       for (const { id, meter, isNew } of meters)
         if (isNew) await saveMeter({ id, editedFrom: 0, content: meter }).unwrap()
       const trial = { id: ids.part('trial'), unit: ids.part('unit'), rig: ids.part('rig') }

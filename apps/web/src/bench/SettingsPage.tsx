@@ -1,4 +1,4 @@
-import { mainsSystems, Settings, type Problem } from '@even-watt/contract'
+import { mainsSystems, Settings, type Problem, type StoredSettings } from '@even-watt/contract'
 import type { Writing } from '@even-watt/core'
 import { useState } from 'react'
 import { safeParse } from 'zod/mini'
@@ -12,7 +12,8 @@ import { Page } from '../ui/Page'
 import { chooseUnits } from '../ui/units'
 import { useKept } from '../ui/useKept'
 
-const blank: Settings = { mains: '230 V 50 Hz', currency: 'EUR' }
+/** What stands in the fields before the bench was asked. */
+const blank: StoredSettings = { mains: '230 V 50 Hz', currency: 'EUR', version: 0 }
 
 type Options = readonly [readonly [string, string], ...(readonly (readonly [string, string])[])]
 
@@ -93,8 +94,8 @@ export function SettingsPage() {
   )
 }
 
-function Fields({ known }: { readonly known: Settings }) {
-  const { typed: form, ...kept } = useKept('this bench', known)
+function Fields({ known: { version, ...known } }: { readonly known: StoredSettings }) {
+  const { typed: form, ...kept } = useKept<Settings>('this bench', known)
   const [problem, setProblem] = useState<Problem>()
   const [save] = api.useSaveSettingsMutation()
   // What a use needs is edited elsewhere, and may be newer than what was typed here.
@@ -104,7 +105,7 @@ function Fields({ known }: { readonly known: Settings }) {
   const submit = async () => {
     if (!read.success) return
     try {
-      await save(read.data).unwrap()
+      await save({ editedFrom: version, content: read.data }).unwrap()
       chooseUnits(read.data)
       kept.saved(form, form)
       setProblem(undefined)

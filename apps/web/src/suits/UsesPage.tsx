@@ -1,5 +1,11 @@
-import type { Settings } from '@even-watt/contract'
-import { sentences, suitFigures, SuitRules, type Problem, type SuitRule } from '@even-watt/contract'
+import {
+  sentences,
+  suitFigures,
+  SuitRules,
+  type Problem,
+  type StoredSettings,
+  type SuitRule,
+} from '@even-watt/contract'
 import { suitMeasures, usualRules } from '@even-watt/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -59,7 +65,7 @@ export function UsesPage() {
   )
 }
 
-function Uses({ settings }: { readonly settings: Settings }) {
+function Uses({ settings: { version, ...settings } }: { readonly settings: StoredSettings }) {
   const { typed: rules, ...kept } = useKept<readonly RuleForm[]>('uses', toForm(settings.suits ?? usualRules))
   const [faults, setFaults] = useState<readonly string[]>([])
   const [problem, setProblem] = useState<Problem>()
@@ -84,7 +90,7 @@ function Uses({ settings }: { readonly settings: Settings }) {
     const said = [...unread, ...(read.success ? [] : sentences(read.error).map(({ message }) => message))]
     if (!read.success || said.length) return setFaults(said)
     try {
-      await save({ ...settings, suits: read.data }).unwrap()
+      await save({ editedFrom: version, content: { ...settings, suits: read.data } }).unwrap()
       kept.saved(rules, rules)
       setProblem(undefined)
       answer('Saved.')

@@ -1,5 +1,9 @@
 import { parseGauge } from '../conductors'
+import { quickLoad } from '../loads'
+import { isNumeric } from '../logs/read/manner'
 import { parseTargets } from '../plan'
+import { readTable } from '../waveform/read/table'
+import { numeralOf } from './numeral'
 import { parseMeasure, parseNumber, parseTemperature } from '.'
 
 /** Texts on which a pattern that goes over them again and again is lost: on a cubic one 1,500 spaces took seconds. */
@@ -18,6 +22,16 @@ describe('text from a hostile hand', () => {
     ['targets', (text) => parseTargets(text, 1400)],
   ])('is read as %s to its end', (_, read) => {
     for (const text of hostile) expect(typeof read(text).ok).toBe('boolean')
+  })
+
+  it.each<[string, (text: string) => unknown]>([
+    ['a cell of a logger', (text) => isNumeric(text, false)],
+    ['a cell of an instrument', (text) => numeralOf(text, true)],
+    ['a load in one line', (text) => quickLoad(`plate ${text.slice(0, 2000)} 350 / 700 W`, 230)],
+    ['a table', (text) => readTable(`a,b\n${text},1\n1,2\n3,4\n5,6\n`).columns.length],
+  ])('is read as %s to its end', (_, read) => {
+    for (const text of [...hostile, `${'1'.repeat(40_000)}x`, `1 ${'w / 1 '.repeat(5000)}`])
+      expect(() => read(text)).not.toThrow(RangeError)
   })
 
   it('is refused in a short sentence', () => {

@@ -136,7 +136,10 @@ function attemptOf(step: StepFigures, went: Went, asked: Asked, against: SagAgai
       noted,
       became,
       sag,
-      ended: whoEnded(momentOf(step, went, sag, () => sayFigure(power)), analysis),
+      ended: whoEnded(
+        momentOf(step, went, sag, () => sayFigure(power)),
+        analysis,
+      ),
     },
   ]
 }

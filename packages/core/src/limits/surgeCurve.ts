@@ -248,7 +248,8 @@ function fromLogs(analysis: Analysis): SurgeSource[] {
   return held(anyStep).flatMap(({ step, log, held: seconds, became, alarm }, i): SurgeSource[] => {
     if (!isFigure(step.P_C)) return []
     const went = { became, alarm, held: seconds }
-    const endedBy = became === 'tripped' ? whoEnded(momentOf(step, went, undefined, unsaid), analysis) : undefined
+    const endedBy =
+      became === 'tripped' ? whoEnded(momentOf(step, went, undefined, unsaid), analysis) : undefined
     const source: Named = { words: step.load, entry: log.entry.id, endedBy, limited: 0, clipped: false }
     const point = (window: number): SurgePoint | undefined => {
       const over = held(window)[i]?.step

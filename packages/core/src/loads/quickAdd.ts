@@ -30,7 +30,7 @@ const mostWatts = 20_000
  */
 export function quickLoad(line: string, usualVolts: number): Quick {
   const volts = /(\d+(?:[.,]\d+)?)\s*v\b/i.exec(line)
-  const watts = /(\d+(?:[.,]\d+)?(?:\s*(?:kw|w|hp)?\s*\/\s*\d+(?:[.,]\d+)?)*)\s*(kw|w|hp)\b/i.exec(line)
+  const watts = /(\d+(?:[.,]\d+)?(?:\s*(?:(?:kw|w|hp)\s*)?\/\s*\d+(?:[.,]\d+)?)*)\s*(kw|w|hp)\b/i.exec(line)
   const name = [volts?.[0], watts?.[0]]
     .reduce<string>((rest, part) => (part === undefined ? rest : rest.replace(part, ' ')), line)
     .replace(/[\s,;]+/g, ' ')

@@ -10,8 +10,8 @@ const isFrame = (marker: number) => marker >= 0xc0 && marker <= 0xcf && ![0xc4, 
 const standsAlone = (marker: number) => marker === 0x01 || (marker >= 0xd0 && marker <= 0xd8)
 
 /**
- * The segments of a JPEG (ISO/IEC 10918-1, annex B). Of its application data only the frame of the file (JFIF), the
- * colour profile and the colour transform are picture; all else tells something. Undefined: it is none, or broken off
+ * The segments of a JPEG (ISO/IEC 10918-1, annex B). Of its application data only the frame of the file (JFIF) and the
+ * colour transform are picture; all else tells something, a colour profile too, for it has room for words. Undefined: it is none, or broken off
  * before its picture.
  */
 export function partsOfJpeg(bytes: Uint8Array): PictureParts | undefined {
@@ -56,11 +56,14 @@ function endOfScan(bytes: Uint8Array, from: number): number | undefined {
   }
 }
 
+/** Lengths of the heads that are kept: behind more, a smaller picture or words could stand. */
+const jfif = 14
+const adobe = 12
+
 function toldBy(marker: number, content: Uint8Array): Pick<Part, 'tells' | 'turned'> {
   const name = ascii(content, 0, 12)
-  if (marker === 0xe0 && name.startsWith('JFIF\0')) return {}
-  if (marker === 0xe2 && name === 'ICC_PROFILE\0') return {}
-  if (marker === 0xee && name.startsWith('Adobe')) return {}
+  if (marker === 0xe0 && name.startsWith('JFIF\0') && content.length === jfif) return {}
+  if (marker === 0xee && name.startsWith('Adobe') && content.length === adobe) return {}
   if (marker === 0xe1 && name.startsWith('Exif\0\0')) {
     const turned = orientationIn(content.subarray(6))
     return { tells: 'Exif', ...(turned === undefined ? {} : { turned }) }

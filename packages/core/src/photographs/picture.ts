@@ -44,8 +44,8 @@ export function withoutTold({ type, parts }: PictureParts): Uint8Array<ArrayBuff
 /** A WebP names its own length, and says in its first chunk what else it holds. */
 function withoutFlags(webp: Uint8Array<ArrayBuffer>): Uint8Array<ArrayBuffer> {
   new DataView(webp.buffer).setUint32(4, webp.length - 8, true)
-  const exifAndXmp = 0b1100
-  if (ascii(webp, 12, 4) === 'VP8X') webp.set([u32little(webp, 20) & 0xff & ~exifAndXmp], 20)
+  const profileExifAndXmp = 0b10_1100
+  if (ascii(webp, 12, 4) === 'VP8X') webp.set([u32little(webp, 20) & 0xff & ~profileExifAndXmp], 20)
   return webp
 }
 

@@ -1,8 +1,8 @@
 import { ascii, byteAt, u24little, u32little } from './bytes'
 import { mostParts, type Part, type PictureParts } from './parts'
 
-/** Chunks that are picture or its colours. */
-const isPicture = new Set(['VP8 ', 'VP8L', 'VP8X', 'ALPH', 'ICCP'])
+/** Chunks that are picture; a colour profile has room for words. */
+const isPicture = new Set(['VP8 ', 'VP8L', 'VP8X', 'ALPH'])
 
 /** The chunks of a WebP (RFC 9649). Undefined: it is none, broken off, or without a picture. */
 export function partsOfWebp(bytes: Uint8Array): PictureParts | undefined {

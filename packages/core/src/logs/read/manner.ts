@@ -1,3 +1,4 @@
+import { numeralOf } from '../../entry/numeral'
 import { mostLogFile } from './limits'
 
 /** Why a log cannot be read, in a sentence. */
@@ -25,11 +26,10 @@ const longestLine = 4000
 const looked = 60
 
 /** A value as a logger writes it; what it writes where there is none is no number. */
-export const isNumeric = (cell: string, comma: boolean): boolean =>
-  /^[-+−]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i.test(comma ? cell.replace(',', '.') : cell)
+export const isNumeric = (cell: string, comma: boolean): boolean => !Number.isNaN(numeralOf(cell, comma))
 
 const cellsOf = (line: string, separator: string): string[] =>
-  line.split(separator).map((cell) => cell.replace(/^\s*"?|"?\s*$/g, '').trim())
+  line.split(separator).map((cell) => cell.trim().replace(/^"|"$/g, '').trim())
 
 const isTime = (cell: string) => /\d{1,2}:\d{2}/.test(cell)
 

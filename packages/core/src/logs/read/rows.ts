@@ -1,3 +1,4 @@
+import { numeralOf } from '../../entry/numeral'
 import type { Manner } from './manner'
 import { mostRows } from './limits'
 import { UnreadableLog } from './manner'
@@ -224,15 +225,7 @@ function numberIn(
     else break
   }
   if (at === end && digits > 0 && digits <= 15) return (sign * mantissa) / (powers[decimals] as number)
-  return slowly(decoder.decode(bytes.subarray(begin, end)), decimalComma)
+  return numeralOf(decoder.decode(bytes.subarray(begin, end)), decimalComma)
 }
 
 const isBlank = (byte: number) => byte === 32 || byte === quote || byte === 9
-
-/** A number that is written with an exponent, many digits or a true minus. */
-function slowly(text: string, decimalComma: boolean): number {
-  const plain = (decimalComma ? text.replace(',', '.') : text).replace('−', '-')
-  if (!/^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i.test(plain)) return NaN
-  const value = Number(plain)
-  return Math.abs(value) < 1e12 ? value : NaN
-}

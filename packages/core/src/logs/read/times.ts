@@ -51,8 +51,8 @@ export function timeOfDay(text: string): number {
  */
 export function dateAndTime(text: string, monthFirst: boolean): number {
   const match =
-    /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})[ T]+(.+?)(Z|[+-]\d{2}:?\d{2})?$/.exec(text) ??
-    reordered(/^(\d{1,2})[./-](\d{1,2})[./-](\d{4}),?[ T]+(.+)$/.exec(text), monthFirst)
+    /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})[ T]+([^ T].*?)(Z|[+-]\d{2}:?\d{2})?$/.exec(text) ??
+    reordered(/^(\d{1,2})[./-](\d{1,2})[./-](\d{4}),?[ T]+([^ T].*)$/.exec(text), monthFirst)
   if (!match) return NaN
   const [, y, m, d, clock = ''] = match
   const at = timeOfDay(clock.trim())

@@ -1,3 +1,4 @@
+import { numeralOf } from '../../entry/numeral'
 import { mostSamples } from '../limits'
 import { tooMany, Unreadable, type Columns } from './columns'
 
@@ -22,26 +23,15 @@ const manners: readonly Manner[] = [
   { separator: /\s+/, comma: false },
 ]
 
-const numeric = /^[-+−]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i
-
-function numberOf(cell: string, comma: boolean): number {
-  const typed = cell.trim()
-  const written = comma ? typed.replace(',', '.') : typed
-  if (!numeric.test(written)) return NaN
-  const value = Number(written.replace('−', '-'))
-  // What no instrument reads is no number.
-  return Math.abs(value) < 1e12 ? value : NaN
-}
-
 const cellsOf = (line: string, { separator }: Manner) =>
   (typeof separator === 'string' ? line : line.trim())
     .split(separator)
-    .map((cell) => cell.replace(/^\s*"|"\s*$/g, ''))
+    .map((cell) => cell.trim().replace(/^"|"$/g, ''))
 
 /** A row of numbers: at least one cell, and every cell that is not empty is one. */
 const isRow = (line: string, manner: Manner) => {
   const cells = cellsOf(line, manner).filter((cell) => cell.trim() !== '')
-  return cells.length > 0 && cells.every((cell) => !Number.isNaN(numberOf(cell, manner.comma)))
+  return cells.length > 0 && cells.every((cell) => !Number.isNaN(numeralOf(cell, manner.comma)))
 }
 
 /**
@@ -182,7 +172,7 @@ function rowsOf(text: string, skip: number, manner: Manner, width: number) {
     at = end < 0 ? text.length : end + 1
     if (line < skip || !words.trim()) continue
     const cells = cellsOf(words.replace(/\r$/, ''), manner)
-    const numbers = gathered.map((_, i) => numberOf(cells[i] ?? '', manner.comma))
+    const numbers = gathered.map((_, i) => numeralOf(cells[i] ?? '', manner.comma))
     if (numbers.every(Number.isNaN)) {
       stray++
       continue
