@@ -17,7 +17,6 @@ export const number = (
 /** A number above zero. */
 export const positive = (what: string, high: number) =>
   z.number(say(what, `a number above 0 and up to ${high}`)).check(
-    z.gt(0, say(what, `must be above 0; up to ${high} is accepted`)),
     // What is smaller is no quantity of a bench, and one over it no number any more.
     z.gte(1e-30, say(what, `must be above 0; up to ${high} is accepted`)),
     z.lte(high, say(what, `a number above 0 and up to ${high}`)),
