@@ -17,6 +17,7 @@ import request from 'supertest'
 import { parse } from 'zod/mini'
 import { createApp } from '../src/app'
 import { createPool } from '../src/database/pool'
+import { importTrial } from '../src/trials/exchange'
 import { ownDatabase, silent } from './ownDatabase'
 
 const database = ownDatabase()
@@ -371,6 +372,9 @@ describe('comparisons', () => {
     const [comparison] = writtenDemo().comparisons
     if (!comparison) throw new Error('no demo comparison')
     const id = newId()
+    const compared = comparison.of.map(({ trial }) => trial)
+    for (const document of writtenDemo().trials)
+      if (compared.includes(document.trial.id)) await importTrial(database.pool(), document).catch(() => undefined)
     await api().put(`/api/comparisons/${id}`).send({ editedFrom: 0, content: comparison }).expect(200)
     const { body: all } = await api().get('/api/comparisons').expect(200)
     expect(all).toEqual(expect.arrayContaining([expect.objectContaining({ id, name: comparison.name })]))

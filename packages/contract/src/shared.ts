@@ -85,10 +85,12 @@ export function sentences(error: z.core.$ZodError): { path: string; message: str
   return error.issues.map((issue) => ({
     path: issue.path.map(String).join('.'),
     message:
-      issue.code === 'unrecognized_keys'
-        ? `Not known here: ${issue.keys.slice(0, 5).join(', ').slice(0, 200)}.`
-        : issue.code === 'invalid_type' && issue.message.startsWith('Invalid')
-          ? `${issue.path.map(String).join('.') || 'The document'}: ${issue.expected} is needed here.`
-          : issue.message,
+      issue.code === 'invalid_key'
+        ? (issue.issues[0]?.message ?? issue.message)
+        : issue.code === 'unrecognized_keys'
+          ? `Not known here: ${issue.keys.slice(0, 5).join(', ').slice(0, 200)}.`
+          : issue.code === 'invalid_type' && issue.message.startsWith('Invalid')
+            ? `${issue.path.map(String).join('.') || 'The document'}: ${issue.expected} is needed here.`
+            : issue.message,
   }))
 }

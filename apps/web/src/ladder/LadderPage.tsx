@@ -8,6 +8,7 @@ import { DisplayTable } from '../evidence/DisplayTable'
 import { TwoMetersTable } from '../evidence/TwoMetersTable'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { PlannedNext } from '../plan/PlannedNext'
+import { ArmsLengthButton } from '../trials/ArmsLengthButton'
 import { StageHead } from '../trials/StageHead'
 import { TakingBack } from '../trials/TakingBack'
 import { useOddities } from '../trials/useOddities'
@@ -81,7 +82,6 @@ function Ladder() {
     choose: setPicked,
     repeat,
     takeBackLast: () => setTakingBack(lastCapture),
-    armsLength: () => entry.current?.armsLength(),
   })
 
   return (
@@ -90,13 +90,7 @@ function Ladder() {
         <span className="text-quiet max-md:hidden">
           Capture <span className="kbd">Enter</span>
         </span>
-        <button
-          type="button"
-          className="text-quiet hover:text-ink max-md:border max-md:border-ink max-md:px-3 max-md:py-1.5 max-md:font-bold max-md:text-ink"
-          onClick={() => entry.current?.armsLength()}
-        >
-          Arm’s length <span className="kbd">F</span>
-        </button>
+        <ArmsLengthButton onOpen={() => entry.current?.armsLength()} />
         <Link className="plain-link" to={`/trials/${trial.id}/readings`}>
           Import readings
         </Link>

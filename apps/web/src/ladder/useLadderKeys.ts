@@ -7,11 +7,10 @@ interface Actions {
   readonly choose: (step: string) => void
   readonly repeat: () => void
   readonly takeBackLast: () => void
-  readonly armsLength: () => void
 }
 
 /** Keys of the ladder outside its fields. */
-export function useLadderKeys({ steps, chosen, choose, repeat, takeBackLast, armsLength }: Actions): void {
+export function useLadderKeys({ steps, chosen, choose, repeat, takeBackLast }: Actions): void {
   const move = (by: number) => {
     const at = chosen === undefined ? -1 : steps.indexOf(chosen)
     const to = Math.min(steps.length - 1, Math.max(0, at + by))
@@ -34,5 +33,4 @@ export function useLadderKeys({ steps, chosen, choose, repeat, takeBackLast, arm
   )
   useKey((event) => event.key.toLowerCase() === 'r' && !event.ctrlKey && !event.metaKey, repeat)
   useKey((event) => event.key.toLowerCase() === 'z' && (event.ctrlKey || event.metaKey), takeBackLast)
-  useKey((event) => event.key.toLowerCase() === 'f' && !event.ctrlKey && !event.metaKey, armsLength)
 }

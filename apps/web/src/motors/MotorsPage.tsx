@@ -3,6 +3,7 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import { api } from '../api/api'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { BankForSurge } from '../schedule/BankForSurge'
+import { ArmsLengthButton } from '../trials/ArmsLengthButton'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
@@ -49,9 +50,7 @@ export function MotorsPage() {
   return (
     <>
       <StageHead title="Motors">
-        <button type="button" className="action" onClick={() => setLarge(true)}>
-          Arm’s length
-        </button>
+        <ArmsLengthButton onOpen={() => setLarge(true)} />
       </StageHead>
       {large && (
         <Suspense fallback={null}>

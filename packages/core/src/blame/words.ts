@@ -191,4 +191,4 @@ export function cannotTell({ V_B, V_C }: Moment): Said {
 }
 
 /** Amps as a sentence has them: "with 45 A flowing". */
-export const flowing = (amps: number): string => `with ${plain(amps)} A flowing`
+export const flowing = (amps: number): string => `with ${plain(Number(amps.toPrecision(4)))} A flowing`
