@@ -111,13 +111,13 @@ async function run(): Promise<void> {
     pool,
     folder: door,
     port: () => portFrom(process.env['LAN_PORT'] ?? String(portOf(server) + 1)),
-    appFor: (hosts) =>
+    appFor: (answers) =>
       createApp({
         ...common,
         door: doorOf(pool),
         front: {
           scheme: 'https',
-          answers: (name) => hosts.has(name),
+          answers,
           instead: 'Use an address that the computer shows.',
         },
       }),

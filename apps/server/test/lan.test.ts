@@ -1,5 +1,6 @@
-import type { LanState } from '@even-watt/contract'
+import type { atTheComputer, LanState } from '@even-watt/contract'
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
+import { request as httpRequest } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import request from 'supertest'
@@ -8,6 +9,7 @@ import { freePort } from '../src/cluster/cluster'
 import { door } from '../src/lan/door'
 import { Lan } from '../src/lan/lan'
 import { hasPassphrase, isPassphrase, keepPassphrase, makePassphrase } from '../src/lan/passphrase'
+import { close, listen, portOf } from '../src/listen'
 import { ownDatabase, silent } from './ownDatabase'
 
 const database = ownDatabase()
@@ -82,10 +84,76 @@ describe('the door of the local network', () => {
     expect(JSON.stringify(rows)).not.toContain(pass.split('=')[1])
   })
 
-  it('takes eight wrong attempts, then none for a while', async () => {
+  it('lets a device do all but what is done at the computer itself', async () => {
+    const app = behindDoor()
+    const { headers } = await knock(app, phrase).expect(303)
+    const pass = (headers['set-cookie'] as unknown as string[])[0]?.split(';')[0] ?? ''
+    const ask = (method: 'get' | 'put' | 'post' | 'delete', path: string) =>
+      request(app)[method](path).set('Host', host).set('Cookie', pass).set('Origin', `https://${host}`)
+    const id = '00000000-0000-4000-8000-000000000000'
+    const asked: Record<(typeof atTheComputer)[number], [Parameters<typeof ask>[0], string][]> = {
+      'let devices in and shut them out': [
+        ['get', '/api/lan'],
+        ['put', '/api/LAN'],
+        ['delete', `/api/lan/devices/${id}`],
+      ],
+      'back up and restore': [
+        ['get', '/api/backup'],
+        ['put', '/api/backup/'],
+      ],
+      'delete anything': [
+        ['delete', `/api/trials/${id}`],
+        ['delete', `/api/units/${id}?editedFrom=1`],
+      ],
+      'load the demo': [['post', '/api/demo']],
+    }
+    for (const [method, path] of Object.values(asked).flat())
+      expect((await ask(method, path).expect(403)).body).toMatchObject({
+        title: 'This is done at the computer that Even Watt runs on.',
+      })
+    await ask('get', '/api/trials').expect(200)
+    const content = { mains: '230 V 50 Hz', currency: 'EUR' }
+    await ask('put', '/api/settings').send({ editedFrom: 0, content }).expect(200)
+  })
+
+  it('takes eight wrong attempts of one address, then none of it for a while', async () => {
     const app = behindDoor()
     for (let i = 0; i < 8; i++) await knock(app, `wrong ${i}`).expect(401)
     expect((await knock(app, phrase).expect(429)).text).toContain('Too many attempts.')
+  })
+
+  it('never locks the owner out because others guess: while many do, each address has one attempt', async () => {
+    const server = await listen(behindDoor(), '127.0.0.1', 0)
+    const from = (address: string, typed: string) =>
+      new Promise<number>((resolve, reject) => {
+        const asking = httpRequest(
+          {
+            port: portOf(server),
+            host: '127.0.0.1',
+            localAddress: address,
+            path: '/door',
+            method: 'POST',
+            headers: {
+              Host: host,
+              Origin: `https://${host}`,
+              'Content-Type': 'application/x-www-form-urlencoded',
+            },
+          },
+          (response) => resolve(response.resume().statusCode ?? 0),
+        )
+        asking.on('error', reject)
+        asking.end(new URLSearchParams({ passphrase: typed, name: 'phone' }).toString())
+      })
+    try {
+      const guesses: number[] = []
+      for (let i = 0; i < 64; i++) guesses.push(await from(`127.0.0.${2 + (i % 8)}`, `wrong ${i}`))
+      expect(guesses.filter((status) => status === 401).length).toBeGreaterThanOrEqual(60)
+      expect(await from('127.0.0.20', phrase)).toBe(303)
+      expect(await from('127.0.0.21', 'wrong')).toBe(401)
+      expect(await from('127.0.0.21', phrase)).toBe(429)
+    } finally {
+      await close(server)
+    }
   })
 
   it('escapes what it says', async () => {
@@ -131,6 +199,17 @@ describe('the local network', () => {
       const tablet = devices.find(({ name }) => name === 'tablet')
       await request(app).delete(`/api/lan/devices/${tablet?.id}`).expect(200)
       await request(behind).get('/api/trials').set('Host', host).set('Cookie', pass).expect(401)
+      // A new passphrase shuts out who came in by the old one, where that is asked for.
+      const other = await knock(behind, phrase, 'phone').expect(303)
+      const held = (other.headers['set-cookie'] as unknown as string[])[0]?.split(';')[0] ?? ''
+      const look = () => request(behind).get('/api/trials').set('Host', host).set('Cookie', held)
+      await request(app).put('/api/lan').send({ on: true, passphrase: 'another lamp' }).expect(200)
+      await look().expect(200)
+      await request(app)
+        .put('/api/lan')
+        .send({ on: true, passphrase: 'a third lamp', shutOut: true })
+        .expect(200)
+      await look().expect(401)
       expect(state(await request(app).put('/api/lan').send({ on: false }).expect(200)).on).toBe(false)
       expect(await lan.wasOpen()).toBe(false)
     } finally {

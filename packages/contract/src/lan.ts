@@ -29,9 +29,25 @@ export type LanState = z.infer<typeof LanState>
 
 export const shortestPassphrase = 10
 
-/** Turns it on or off; a passphrase replaces the one before, and shuts nobody out. */
+/** What a device that was let in may do, as it is told to the tester. */
+export const devicesMay = [
+  'read everything',
+  'capture readings, attach photographs and files',
+  'make and edit trials, units, meters, rigs, loads and settings',
+] as const
+
+/** What is done at the computer itself, whoever was let in. */
+export const atTheComputer = [
+  'let devices in and shut them out',
+  'back up and restore',
+  'delete anything',
+  'load the demo',
+] as const
+
+/** Turns it on or off; a passphrase replaces the one before, and shuts out who came in by it where that is asked for. */
 export const LanSwitch = z.object({
   on: z.boolean(),
+  shutOut: z.optional(z.boolean()),
   passphrase: z.optional(
     plain('Passphrase', 200).check(
       z.trim(),

@@ -34,6 +34,10 @@ export async function listDevices(db: Queryable): Promise<Device[]> {
   return rows
 }
 
+/** All that were let in so far have to knock again. */
+export const shutAllOut = (db: Queryable): Promise<unknown> =>
+  db.query('update device set shut_out = true where not shut_out')
+
 /** From its next request on it has to knock again. */
 export const shutOut = (db: Queryable, id: string): Promise<unknown> =>
   db.query('update device set shut_out = true where id = $1', [id])

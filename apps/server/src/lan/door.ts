@@ -8,6 +8,7 @@ import { ProblemError, sendProblem } from '../http/problem'
 import { letIn, mayPass } from './devices'
 import { doorPage } from './doorPage'
 import { isPassphrase } from './passphrase'
+import { rightsOfDevice } from './rights'
 
 /** Bound to this host and to TLS by its name. */
 const cookie = '__Host-even-watt'
@@ -23,27 +24,44 @@ function show(response: Response, status: number, said?: string): void {
 }
 
 const tooMany = 'Too many attempts. Wait five minutes, then try again.'
-const attempts = (limit: number, keyGenerator?: () => string) =>
-  rateLimit({
-    windowMs: 5 * 60_000,
-    limit,
-    skipSuccessfulRequests: true,
-    ...(keyGenerator ? { keyGenerator } : {}),
-    handler: (_request, response) => {
-      show(response, 429, tooMany)
-    },
-  })
+const window = 5 * 60_000
+/** Wrong attempts of one address; and where all together are as many as these, of each that tries then. */
+const ofOne = 8
+const ofAll = 60
+
+/**
+ * Limits wrong attempts by the address that makes them, so that a guesser waits and the owner does not: while many guess, each
+ * address has one attempt instead of eight.
+ */
+function attempts(): { readonly limit: RequestHandler; readonly wrong: () => void } {
+  let wrong: number[] = []
+  const many = () => {
+    wrong = wrong.filter((at) => at > Date.now() - window)
+    return wrong.length >= ofAll
+  }
+  return {
+    wrong: () => wrong.push(Date.now()),
+    limit: rateLimit({
+      windowMs: window,
+      limit: () => (many() ? 1 : ofOne),
+      skipSuccessfulRequests: true,
+      handler: (_request, response) => {
+        show(response, 429, tooMany)
+      },
+    }),
+  }
+}
 
 /**
  * The door of the local network: who holds no cookie of a device that was let in finds only a page that asks for the
- * passphrase. Attempts are limited, each device's and all together; the cookie is Secure, HttpOnly and SameSite=Strict.
+ * passphrase. Wrong attempts are limited; the cookie is Secure, HttpOnly and SameSite=Strict.
  */
 export function door(pool: Pool): Router {
   const router = Router()
+  const { limit, wrong } = attempts()
   router.post(
     '/door',
-    attempts(8),
-    attempts(60, () => 'all'),
+    limit,
     express.urlencoded({ extended: false, limit: '4kb' }),
     async (request, response) => {
       const knock = safeParse(Knock, request.body)
@@ -51,6 +69,7 @@ export function door(pool: Pool): Router {
         const said = sentences(knock.error)[0]?.message
         show(response, 422, said)
       } else if (!(await isPassphrase(pool, knock.data.passphrase.trim()))) {
+        wrong()
         show(response, 401, 'That is not the passphrase.')
       } else {
         const token = await letIn(pool, knock.data.name)
@@ -65,11 +84,7 @@ export function door(pool: Pool): Router {
       }
     },
   )
-  router.use(onlyLetIn(pool))
-  // What opens or shuts the door, and what replaces all data, is done at the laptop itself.
-  router.use(['/api/lan', '/api/backup'], (_request, response) => {
-    sendProblem(response, new ProblemError(403, 'This is done at the computer that Even Watt runs on.'))
-  })
+  router.use(onlyLetIn(pool), rightsOfDevice)
   return router
 }
 

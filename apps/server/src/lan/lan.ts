@@ -8,7 +8,7 @@ import { close } from '../listen'
 import { lanAddresses } from './addresses'
 import { certificateIn, type Certificate } from './certificate'
 import { codeOf } from './code'
-import { listDevices } from './devices'
+import { listDevices, shutAllOut } from './devices'
 import { hasPassphrase, keepPassphrase, makePassphrase } from './passphrase'
 
 export interface LanGround {
@@ -16,8 +16,8 @@ export interface LanGround {
   /** Where the certificate is kept. */
   readonly folder: string
   readonly port: () => number
-  /** The server for devices, which answers to these names only: "192.168.1.20:4601". */
-  readonly appFor: (hosts: ReadonlySet<string>) => Express
+  /** The server for devices, which answers to the names only that it is told of: "192.168.1.20:4601". */
+  readonly appFor: (answers: (name: string) => boolean) => Express
 }
 
 /**
@@ -30,17 +30,22 @@ export class Lan {
 
   constructor(private readonly ground: LanGround) {}
 
-  /** Opens it; a passphrase that is made here is told once. */
-  async open(passphrase?: string): Promise<string | undefined> {
+  /** Opens it; a passphrase that is made here is told once. Where it is asked for, all who came in before are shut out. */
+  async open(passphrase?: string, shutOut = false): Promise<string | undefined> {
     const { pool, folder, appFor } = this.ground
     const port = this.ground.port()
     const made = passphrase === undefined && !(await hasPassphrase(pool)) ? makePassphrase() : undefined
     const kept = passphrase ?? made
     if (kept !== undefined) await keepPassphrase(pool, kept)
+    if (shutOut) {
+      await shutAllOut(pool)
+      this.hangUp()
+    }
     if (!this.server) {
       const certificate = await certificateIn(folder)
-      const hosts = new Set(lanAddresses().map((address) => `${address}:${port}`))
-      const server = createServer({ key: certificate.key, cert: certificate.cert }, appFor(hosts))
+      // Looked up at each request: a computer may come to another network while it runs.
+      const answers = (name: string) => lanAddresses().some((address) => name === `${address}:${port}`)
+      const server = createServer({ key: certificate.key, cert: certificate.cert }, appFor(answers))
       await new Promise<void>((resolve, reject) => {
         server.once('error', (error: NodeJS.ErrnoException) =>
           reject(

@@ -12,8 +12,8 @@ export function lanRoutes(pool: Pool, lan: Lan): Router {
     response.json(await lan.state())
   })
   router.put('/', async (request, response) => {
-    const { on, passphrase } = body(request, LanSwitch)
-    if (on) response.json(await lan.state(await lan.open(passphrase)))
+    const { on, passphrase, shutOut: all } = body(request, LanSwitch)
+    if (on) response.json(await lan.state(await lan.open(passphrase, all)))
     else {
       await lan.shut()
       response.json(await lan.state())

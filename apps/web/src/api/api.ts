@@ -171,7 +171,7 @@ export const api = createApi({
         invalidatesTags: ['edition'],
       }),
       lan: build.query<LanState, void>({ query: () => '/lan', providesTags: ['lan'] }),
-      switchLan: build.mutation<LanState, { on: boolean; passphrase?: string }>({
+      switchLan: build.mutation<LanState, { on: boolean; passphrase?: string; shutOut?: boolean }>({
         query: (body) => ({ url: '/lan', method: 'PUT', body }),
         invalidatesTags: ['lan'],
       }),

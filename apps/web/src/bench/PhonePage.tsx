@@ -1,4 +1,10 @@
-import { shortestPassphrase, type LanState, type Problem } from '@even-watt/contract'
+import {
+  atTheComputer,
+  devicesMay,
+  shortestPassphrase,
+  type LanState,
+  type Problem,
+} from '@even-watt/contract'
 import { useState } from 'react'
 import { api, problemOf } from '../api/api'
 import { shortDate, shortTime } from '../ui/dates'
@@ -22,15 +28,17 @@ export function PhonePage() {
 function Door({ state }: { readonly state: LanState }) {
   const [turn, { isLoading }] = api.useSwitchLanMutation()
   const [passphrase, setPassphrase] = useState('')
+  const [shutOut, setShutOut] = useState(false)
   const [made, setMade] = useState<string>()
   const [problem, setProblem] = useState<Problem>()
   const own = passphrase.trim()
   const tooShort = own !== '' && own.length < shortestPassphrase
   const set = async (on: boolean) => {
     try {
-      const next = await turn({ on, ...(own ? { passphrase: own } : {}) }).unwrap()
+      const next = await turn({ on, ...(own ? { passphrase: own, shutOut } : {}) }).unwrap()
       setMade(next.madePassphrase)
       setPassphrase('')
+      setShutOut(false)
       setProblem(undefined)
     } catch (error) {
       setProblem(problemOf(error))
@@ -99,6 +107,18 @@ function Door({ state }: { readonly state: LanState }) {
             Shut the door
           </button>
         )}
+      </section>
+      {own && state.devices.some((device) => !device.shutOut) && (
+        <label className="flex items-baseline gap-2">
+          <input type="checkbox" checked={shutOut} onChange={(event) => setShutOut(event.target.checked)} />
+          Shut out all devices that came in by the passphrase of before
+        </label>
+      )}
+      <section>
+        <h2>What a device may do</h2>
+        <p className="max-w-prose">
+          It may {devicesMay.join('; ')}. Only at this computer one can {atTheComputer.join('; ')}.
+        </p>
       </section>
       <Devices state={state} />
     </div>
