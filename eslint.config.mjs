@@ -216,6 +216,19 @@ export default tseslint.config(
     ignores: tests,
   },
   {
+    files: ['packages/contract/src/**/*.ts'],
+    ignores: [...tests, 'packages/contract/src/shared.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'CallExpression[callee.object.name="z"][callee.property.name="string"]',
+          message: 'Text is one of the kinds in shared.ts, which the database can hold.',
+        },
+      ],
+    },
+  },
+  {
     files: ['packages/core/src/**/*.ts'],
     ignores: tests,
     rules: {

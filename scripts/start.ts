@@ -34,8 +34,8 @@ const host = process.env['HOST'] ?? '127.0.0.1'
 const empty = process.argv.includes('--empty')
 
 function portFrom(text: string | undefined): number {
-  const port = text === undefined ? 4600 : Number(text)
-  if (!Number.isInteger(port) || port < 0 || port > 65535)
+  const port = text === undefined ? 4600 : /^\d{1,5}$/.test(text) ? Number(text) : NaN
+  if (!(port <= 65535))
     throw new StartError(
       `PORT is "${text}"; a whole number from 1 to 65535 is accepted, or 0 for any that is free.`,
     )

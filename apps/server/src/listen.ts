@@ -16,16 +16,22 @@ export function listen(app: Express, host: string, port: number): Promise<Server
   const server = createServer(app)
   return new Promise((resolve, reject) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
-      reject(
-        error.code === 'EADDRINUSE'
-          ? new StartError(
-              `Port ${port} is used by another program. Choose another, for example: PORT=${port + 1} npm start`,
-            )
-          : error,
-      )
+      reject(refusedPort(error, port))
     })
     server.listen(port, host, () => resolve(server))
   })
+}
+
+function refusedPort(error: NodeJS.ErrnoException, port: number): Error {
+  if (error.code === 'EADDRINUSE')
+    return new StartError(
+      `Port ${port} is used by another program. Choose another, for example: PORT=${port + 1} npm start`,
+    )
+  return error.code === 'EACCES'
+    ? new StartError(
+        `Port ${port} is the system’s own here. Choose one from 1024 on, for example: PORT=4600 npm start`,
+      )
+    : error
 }
 
 /** The port a server listens on, which the system chose where it was asked for any. */

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { whole } from './shared'
+import { answered, whole } from './shared'
 
 const count = (name: string) => whole(name, 0, Number.MAX_SAFE_INTEGER)
 
@@ -9,6 +9,6 @@ export const BackupSummary = z.object({
   entries: count('Entries'),
   documents: count('Documents'),
   files: count('Files'),
-  hash: z.string(),
+  hash: answered,
 })
 export type BackupSummary = z.infer<typeof BackupSummary>

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Id, plain, text, whole, words } from './shared'
+import { Id, matching, plain, text, whole, words } from './shared'
 
 /** Bytes of one file, at most. */
 export const mostFile = 64 * 2 ** 20
@@ -9,9 +9,7 @@ export const mostFiles = 2 ** 30
 export const partSize = 2 ** 20
 
 /** What bytes are called: their SHA-256, so that the same bytes are kept once. */
-export const Sha256 = z
-  .string('SHA-256: 64 hexadecimal digits.')
-  .check(z.toLowerCase(), z.regex(/^[0-9a-f]{64}$/i, 'SHA-256: 64 hexadecimal digits.'))
+export const Sha256 = matching(/^[0-9a-f]{64}$/i, 'SHA-256: 64 hexadecimal digits.').check(z.toLowerCase())
 
 /** A file attached to a trial, or to one entry of it; its bytes are stored apart. */
 export const AttachedFile = z.object({

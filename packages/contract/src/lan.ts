@@ -1,12 +1,12 @@
 import * as z from 'zod/mini'
-import { Id, plain, words } from './shared'
+import { answered, Id, plain, words } from './shared'
 
 /** A device that was let in over the local network. */
 const Device = z.object({
   id: Id,
-  name: z.string(),
-  letInAt: z.string(),
-  seenAt: z.string(),
+  name: answered,
+  letInAt: answered,
+  seenAt: answered,
   shutOut: z.boolean(),
 })
 export type Device = z.infer<typeof Device>
@@ -15,14 +15,14 @@ export type Device = z.infer<typeof Device>
 export const LanState = z.object({
   on: z.boolean(),
   /** Where devices reach it: "https://192.168.1.20:4601". */
-  addresses: z.array(z.string()),
+  addresses: z.array(answered),
   /** SHA-256 of the certificate, in pairs, to compare with what the phone shows. */
-  fingerprint: z.optional(z.string()),
+  fingerprint: z.optional(answered),
   /** The first address as a code to scan, SVG. */
-  code: z.optional(z.string()),
+  code: z.optional(answered),
   hasPassphrase: z.boolean(),
   /** Shown this once, when it was made here. */
-  madePassphrase: z.optional(z.string()),
+  madePassphrase: z.optional(answered),
   devices: z.array(Device),
 })
 export type LanState = z.infer<typeof LanState>

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
+import { Id, instant, number, oneOf, plain, positive, text, whole, words } from './shared'
 
 /** Kinds of load, by how their watts follow the voltage (docs/method/loads.md). */
 export const loadKinds = [
@@ -18,7 +18,7 @@ export type LoadKind = z.infer<typeof LoadKind>
 /** One way a load can be set, with the watts on its label. */
 const LoadSetting = z.object({
   id: Id,
-  name: z.string('Setting: some words.').check(z.trim(), z.maxLength(60, 'Setting: 60 characters at most.')),
+  name: plain('Setting', 60).check(z.trim()),
   watts: positive('Label watts', 20_000),
 })
 

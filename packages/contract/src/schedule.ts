@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { Values } from './evidence'
-import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
+import { Id, instant, matching, number, oneOf, positive, text, whole, words } from './shared'
 
 /** The stages of a day at the bench, in the order of work (docs/method/schedule.md). */
 export const blockKinds = [
@@ -38,8 +38,7 @@ export const Block = z.object({
 })
 export type Block = z.infer<typeof Block>
 
-const clock = (what: string) =>
-  z.string().check(z.regex(/^([01]\d|2[0-3]):[0-5]\d$/, `${what}: a time of day like 17:00.`))
+const clock = (what: string) => matching(/^([01]\d|2[0-3]):[0-5]\d$/, `${what}: a time of day like 17:00.`)
 
 const isTimeZone = (name: string): boolean => {
   try {

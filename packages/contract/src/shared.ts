@@ -40,6 +40,13 @@ export const plain = (what: string, longest: number) =>
     .string(`${what}: text.`)
     .check(z.maxLength(longest, `${what}: ${longest} characters at most.`), holdable(what))
 
+/** Text of one form, such as a time of day. */
+export const matching = (pattern: RegExp, message: string) =>
+  z.string(message).check(z.regex(pattern, message))
+
+/** What the server itself says in an answer: nobody typed it. */
+export const answered = z.string()
+
 /** "a name", "the load", "why it is kept". */
 const asked = (what: string): string => {
   if (what === 'Name') return 'a name'

@@ -5,7 +5,7 @@ import { LadderPlanned } from './plan'
 import { ReportPlan } from './report'
 import { StoredRig } from './rigs'
 import { Schedule } from './schedule'
-import { Id, instant, positive, text, whole, words } from './shared'
+import { answered, Id, instant, positive, text, whole, words } from './shared'
 import { Overruled } from './suits'
 import { StoredUnit } from './units'
 
@@ -84,13 +84,13 @@ export type NewRevision = z.infer<typeof NewRevision>
 /** A line of the list of trials. */
 export const TrialLine = z.object({
   id: Id,
-  title: z.string(),
-  by: z.string(),
-  startedAt: z.string(),
-  unit: z.string(),
-  rig: z.string(),
+  title: answered,
+  by: answered,
+  startedAt: answered,
+  unit: answered,
+  rig: answered,
   revisions: z.number(),
   entries: z.number(),
-  lastAt: z.nullable(z.string()),
+  lastAt: z.nullable(answered),
 })
 export type TrialLine = z.infer<typeof TrialLine>

@@ -1,4 +1,4 @@
-import { atTheComputer } from '@even-watt/contract'
+import type { atTheComputer } from '@even-watt/contract'
 import type { RequestHandler } from 'express'
 import { ProblemError, sendProblem } from '../http/problem'
 
