@@ -100,7 +100,8 @@ test('photographs wait in the browser while the server is away, and are seen mea
   const link = page.getByRole('link', { name: 'lug.jpg' })
   const whole = await (await page.request.get(`${demoUrl()}${await link.getAttribute('href')}`)).body()
   expect(whole.includes('SERIAL-4711')).toBe(false)
-  expect(whole.length).toBeGreaterThan(taken.length - 300)
+  // Exif and a colour profile are all that went.
+  expect(whole.length).toBeGreaterThan(taken.length - 1000)
   await page.goto(sheet(trial))
   await page.getByLabel('Keep the full size too, among the files').uncheck()
 })

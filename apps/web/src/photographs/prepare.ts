@@ -45,7 +45,7 @@ export async function prepare(file: File): Promise<Prepared | { readonly why: st
     drawn.close()
     const coded = await canvas.convertToBlob({ type: 'image/jpeg', quality })
     return {
-      bytes: await coded.arrayBuffer(),
+      bytes: await withoutProfile(coded),
       width,
       height,
       original: { bytes: withoutTold(picture).buffer, type: picture.type },
@@ -56,4 +56,11 @@ export async function prepare(file: File): Promise<Prepared | { readonly why: st
   } catch {
     return { why: `${file.name} is damaged: its picture cannot be drawn. Copy it from the camera again.` }
   }
+}
+
+/** A browser writes a colour profile into what it codes: it is that of every screen, and is not wanted. */
+async function withoutProfile(coded: Blob): Promise<ArrayBuffer> {
+  const bytes = await coded.arrayBuffer()
+  const picture = readPicture(new Uint8Array(bytes))
+  return 'why' in picture ? bytes : withoutTold(picture).buffer
 }
