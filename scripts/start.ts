@@ -13,6 +13,7 @@ import { keepWorked } from '@even-watt/server/captures/workAgain'
 import { openFeed } from '@even-watt/server/database/feed'
 import { recall, remember } from '@even-watt/server/database/installation'
 import { migrate } from '@even-watt/server/database/migrate'
+import { onFullDisk } from '@even-watt/server/http/problem'
 import { createPool } from '@even-watt/server/database/pool'
 import { demoFolder, loadDemo } from '@even-watt/server/demo/load'
 import { sweepBlobs } from '@even-watt/server/files/blobs'
@@ -106,7 +107,7 @@ async function run(): Promise<void> {
   const door = lanFolder(folder)
   const served = account ? becomeAccount(account, folder, checkout) : checkout
   const restoring = gate()
-  const common = { pool, feed, log, restoring, ...served }
+  const common = { pool, feed, log, restoring, ...served, ...(own ? { whyAway: onFullDisk(folder) } : {}) }
   const lan = new Lan({
     pool,
     folder: door,

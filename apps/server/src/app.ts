@@ -14,7 +14,7 @@ import { loadDemo } from './demo/load'
 import { fileRoutes } from './files/routes'
 import { jsonBody } from './http/json'
 import { guard, headers, onLoopback, type Front } from './http/guard'
-import { answerProblems, notFound } from './http/problem'
+import { answerProblems, notFound, type WhyAway } from './http/problem'
 import type { Lan } from './lan/lan'
 import { lanRoutes } from './lan/routes'
 import { diaryRoutes } from './diary/routes'
@@ -23,6 +23,7 @@ import { checklistRoutes } from './checklists/routes'
 import { comparisonRoutes } from './comparisons/routes'
 import { loadRoutes } from './loads/routes'
 import { meterRoutes } from './meters/routes'
+import { refuseNoPhotograph } from './photographs/check'
 import { rigRoutes } from './rigs/routes'
 import { searchRoutes } from './search/routes'
 import { settingsRoutes } from './settings/routes'
@@ -46,6 +47,8 @@ export interface AppOptions {
   readonly lan?: Lan
   /** Shut while a backup is restored, for all fronts of one installation. */
   readonly restoring?: Gate
+  /** Asked where the database is away. */
+  readonly whyAway?: WhyAway
   /** The cluster, where this installation has one of its own to back up and to restore into. */
   readonly backup?: RestoreGround
 }
@@ -61,6 +64,7 @@ export function createApp({
   front = onLoopback,
   door,
   lan,
+  whyAway,
   restoring = gate(),
 }: AppOptions): Express {
   const app = express()
@@ -99,7 +103,10 @@ export function createApp({
   if (lan) app.use('/api/lan', lanRoutes(pool, lan))
   app.use('/api/search', searchRoutes(pool))
   app.use('/api/settings', settingsRoutes(pool))
-  app.use('/api/blobs', fileRoutes(pool))
+  app.use(
+    '/api/blobs',
+    fileRoutes(pool, (sha256) => refuseNoPhotograph(pool, sha256)),
+  )
   app.use('/api', captureRoutes(pool))
   app.use('/api/trials', trialRoutes(pool, feed))
   app.post('/api/demo', async (_request, response) => {
@@ -123,6 +130,6 @@ export function createApp({
       response.set('Cache-Control', 'no-cache').sendFile(join(web, 'index.html'))
     })
   }
-  app.use(answerProblems)
+  app.use(answerProblems(whyAway))
   return app
 }

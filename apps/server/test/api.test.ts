@@ -17,6 +17,7 @@ import request from 'supertest'
 import { parse } from 'zod/mini'
 import { createApp } from '../src/app'
 import { createPool } from '../src/database/pool'
+import { onFullDisk } from '../src/http/problem'
 import { importTrial } from '../src/trials/exchange'
 import { ownDatabase, silent } from './ownDatabase'
 
@@ -364,6 +365,17 @@ describe('the door', () => {
     })
     const answer = await request(away).get('/api/units').expect(503)
     expect(problem(answer).title).toBe('The database does not answer just now.')
+    // A disk without room, as the system tells of it where there is none at all.
+    const full = createApp({
+      pool: createPool('postgres://x:y@127.0.0.1:1/none', silent),
+      feed: database.feed(),
+      log: silent,
+      whyAway: onFullDisk('/proc'),
+    })
+    const said = problem(await request(full).get('/api/units').expect(503))
+    expect(said.title).toBe('The disk of the database is full.')
+    expect(said.detail).toContain('What was saved before is safe')
+    expect(await onFullDisk('/')()).toBeUndefined()
   })
 })
 

@@ -159,6 +159,18 @@ describe('an archive from a stranger', () => {
     expect([answer.status, said(answer)]).toEqual([422, expect.stringContaining('more than one trial.json')])
   })
 
+  it('that names files which are not in it is taken in, and that is said', async () => {
+    const file = {
+      id: newId(),
+      revision: 1,
+      at: '2026-03-12T09:00:00.000Z',
+      kind: 'file',
+      reading: { sha256: '0'.repeat(64), size: 7, name: 'label.pdf', type: 'application/pdf' },
+    }
+    const answer = await take([['trial.json', document({ entries: [file] })]])
+    expect([answer.status, (answer.body as { missing: number }).missing]).toEqual([201, 1])
+  })
+
   it('brings no photograph that is none, or tells more than is seen', async () => {
     const html = Buffer.from('<script>alert(1)</script>')
     const sha256 = createHash('sha256').update(html).digest('hex')
@@ -178,6 +190,18 @@ describe('an archive from a stranger', () => {
         marks: [],
       },
     }
+    // Nor are its bytes taken in later, under an entry that came without them.
+    expect(
+      (await take([['trial.json', document({ entries: [{ ...photograph, id: newId() }] })]])).status,
+    ).toBe(201)
+    const later = await api()
+      .put(`/api/blobs/${sha256}`)
+      .set('Content-Type', 'application/octet-stream')
+      .set('Content-Range', `bytes 0-${html.length - 1}/${html.length}`)
+      .send(html)
+      .expect(422)
+    expect(said(later)).toContain('lug.jpg is no photograph')
+    await api().get(`/api/blobs/${sha256}`).expect(404)
     const answer = await take([
       [`files/${sha256}`, html],
       ['trial.json', document({ entries: [photograph] })],

@@ -1,5 +1,4 @@
 import { partSize } from '@even-watt/contract'
-import { createInterface } from 'node:readline'
 import type { Readable } from 'node:stream'
 import type { Connection } from '../database/pool'
 import { notOne, type Archive } from './archive'
@@ -9,6 +8,8 @@ import type { KeptTable } from './tables'
 
 /** Rows are sent in batches of so many characters, or of one row that is longer. */
 const batch = 4 * 2 ** 20
+/** Characters of one row: a trial’s settings or a capture have a thousandth of it. */
+const mostOfRow = 2 ** 28
 
 /**
  * Puts the rows and bytes of a backup into an empty database that our own migrations have made, and reads them out again:
@@ -39,7 +40,7 @@ export async function fill(client: Connection, { manifest, open }: Archive): Pro
 async function inBatches(lines: Readable, put: (rows: readonly string[]) => Promise<void>): Promise<void> {
   let rows: string[] = []
   let size = 0
-  for await (const line of createInterface({ input: lines, crlfDelay: Infinity })) {
+  for await (const line of linesIn(lines)) {
     rows.push(line)
     size += line.length
     if (size < batch) continue
@@ -48,6 +49,22 @@ async function inBatches(lines: Readable, put: (rows: readonly string[]) => Prom
     size = 0
   }
   if (rows.length) await put(rows)
+}
+
+/** Its lines, one at a time; one without an end is not waited for. */
+async function* linesIn(stream: Readable): AsyncGenerator<string, void> {
+  let held = ''
+  for await (const chunk of stream.setEncoding('utf8')) {
+    // What was held has no end in it, and is not looked through again.
+    const [end = '', ...more] = String(chunk).split('\n')
+    held += end
+    if (held.length > mostOfRow) throw notOne('a row of it is far too long.')
+    for (const next of more) {
+      yield held
+      held = next
+    }
+  }
+  if (held) yield held
 }
 
 async function put(

@@ -31,8 +31,8 @@ function partOf(request: Request): { size: number; number: number } {
 /** What a browser may show by itself; all else is handed over as a file. */
 const shown = /^(image\/(png|jpeg|webp|gif)|text\/plain|application\/pdf)$/
 
-/** Bytes by their name: sent in parts, read with ranges. */
-export function fileRoutes(pool: Pool): Router {
+/** Bytes by their name: sent in parts, read with ranges. `check` refuses bytes that are whole now and may not stay. */
+export function fileRoutes(pool: Pool, check: (sha256: string) => Promise<void>): Router {
   const router = Router()
 
   router.get('/:sha256/state', async (request, response) => {
@@ -44,7 +44,11 @@ export function fileRoutes(pool: Pool): Router {
     express.raw({ type: () => true, limit: partSize + 1 }),
     async (request, response) => {
       const bytes = Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)
-      response.json(await putPart(pool, shaOf(request), { ...partOf(request), bytes }))
+      const sha256 = shaOf(request)
+      const before = await blobState(pool, sha256)
+      const state = await putPart(pool, sha256, { ...partOf(request), bytes })
+      if (state.whole && !before?.whole) await check(sha256)
+      response.json(state)
     },
   )
 

@@ -1,5 +1,6 @@
 import { sentences, type Problem } from '@even-watt/contract'
 import type { ErrorRequestHandler, Request, Response } from 'express'
+import { statfs } from 'node:fs/promises'
 import type { $ZodError } from 'zod/v4/core'
 
 type Fields = NonNullable<Problem['fields']>
@@ -50,15 +51,16 @@ function databaseAway(error: unknown): boolean {
   return /^(ECONN|EPIPE|57P|08|3D000)/.test(error.code)
 }
 
+const diskFull = () =>
+  new ProblemError(
+    503,
+    'The disk of the database is full.',
+    'Make some room on the server. What was saved before is safe; what you sent is kept in the browser and sent again.',
+  )
+
 function problemOf(error: unknown): ProblemError | undefined {
   if (error instanceof ProblemError) return error
-  if (hasCode(error) && error.code === '53100') {
-    return new ProblemError(
-      503,
-      'The disk of the database is full.',
-      'Make some room on the server. Nothing you sent is lost in the browser; it is sent again.',
-    )
-  }
+  if (hasCode(error) && error.code === '53100') return diskFull()
   if (databaseAway(error)) {
     return new ProblemError(
       503,
@@ -92,25 +94,42 @@ function problemOfRequest(error: { type?: unknown; status?: unknown }): ProblemE
   return undefined
 }
 
+/** Why a database is away, where that can be told. */
+export type WhyAway = () => Promise<ProblemError | undefined>
+
+/** Bytes without which a database goes on no longer. */
+const leastRoom = 32 * 2 ** 20
+
+/** A database on a full disk goes away without saying why: its disk is asked. */
+export const onFullDisk =
+  (folder: string): WhyAway =>
+  async () => {
+    const { bavail, bsize } = await statfs(folder)
+    return bavail * bsize < leastRoom ? diskFull() : undefined
+  }
+
 /** Last in the chain: whatever went wrong becomes a problem document. */
-export const answerProblems: ErrorRequestHandler = (error: unknown, request: Request, response, next) => {
-  if (response.headersSent) {
-    next(error)
-    return
+export const answerProblems =
+  (whyAway: WhyAway = () => Promise.resolve(undefined)): ErrorRequestHandler =>
+  async (error: unknown, request: Request, response, next) => {
+    if (response.headersSent) {
+      next(error)
+      return
+    }
+    const known = databaseAway(error) ? await whyAway().catch(() => undefined) : undefined
+    const problem = known ?? problemOf(error)
+    if (problem) {
+      if (problem.status >= 500) request.log.warn({ err: error }, problem.title)
+      sendProblem(response, problem)
+      return
+    }
+    request.log.error({ err: error }, 'request failed')
+    sendProblem(
+      response,
+      new ProblemError(
+        500,
+        'Something went wrong on the server.',
+        'It is in the log; what was saved before is kept.',
+      ),
+    )
   }
-  const problem = problemOf(error)
-  if (problem) {
-    if (problem.status >= 500) request.log.warn({ err: error }, problem.title)
-    sendProblem(response, problem)
-    return
-  }
-  request.log.error({ err: error }, 'request failed')
-  sendProblem(
-    response,
-    new ProblemError(
-      500,
-      'Something went wrong on the server.',
-      'It is in the log; what was saved before is kept.',
-    ),
-  )
-}

@@ -2,7 +2,7 @@ import type { Entry, EntryOf } from '@even-watt/contract'
 import { readPicture, toldIn } from '@even-watt/core/photographs/index'
 import type { Queryable } from '../database/pool'
 import { readParts } from '../files/blobs'
-import type { ProblemError } from '../http/problem'
+import { ProblemError } from '../http/problem'
 
 /**
  * What is wrong with the bytes of photographs: they are no picture, another one than is said, or they still tell where
@@ -20,6 +20,18 @@ export async function faultsOfPhotographs(
       faults.push({ path: `${i}.reading.sha256`, message: `${entry.reading.name} ${why}` })
   }
   return faults
+}
+
+/** Drops bytes that came after the entry which names them, and are not its photograph; that is said in a problem. */
+export async function refuseNoPhotograph(db: Queryable, sha256: string): Promise<void> {
+  const { rows } = await db.query<{ reading: EntryOf<'photograph'>['reading'] }>(
+    `select body->'reading' as reading from entry where kind = 'photograph' and body #>> '{reading,sha256}' = $1 limit 1`,
+    [sha256],
+  )
+  const why = rows[0] && (await whyNot(db, rows[0].reading))
+  if (why === undefined) return
+  await db.query('delete from blob where sha256 = $1', [sha256])
+  throw new ProblemError(422, 'These bytes are not kept.', `${rows[0]?.reading.name ?? 'It'} ${why}`)
 }
 
 async function whyNot(db: Queryable, said: EntryOf<'photograph'>['reading']): Promise<string | undefined> {

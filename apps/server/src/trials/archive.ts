@@ -18,6 +18,7 @@ import { ZipFile } from 'yazl'
 import { blobState, partsOf, putPart, readParts } from '../files/blobs'
 import { refuseMonstrous } from '../http/json'
 import { ProblemError } from '../http/problem'
+import { refuseNoPhotograph } from '../photographs/check'
 
 const documentName = 'trial.json'
 const fileFolder = 'files/'
@@ -29,6 +30,15 @@ const mostParts = 10_000
 export function filesOf({ entries }: Pick<TrialDocument, 'entries'>): AttachedFile[] {
   const files = entries.flatMap((entry) => fileOf(entry) ?? [])
   return [...new Map(files.map((file) => [file.sha256, file])).values()]
+}
+
+/** How many files that a trial names are not here. */
+export async function missingFiles(pool: Pool, document: TrialDocument): Promise<number> {
+  const named = filesOf(document).map(({ sha256 }) => sha256)
+  const { rowCount } = await pool.query('select 1 from blob where whole and sha256 = any($1::text[])', [
+    named,
+  ])
+  return named.length - (rowCount ?? 0)
 }
 
 /** A trial and its files as one ZIP, made while it is read: trial.json, and each file under its SHA-256. */
@@ -164,4 +174,5 @@ async function storeFile(pool: Pool, zip: yauzl.ZipFile, entry: yauzl.Entry): Pr
     }
   }
   await put(pending)
+  await refuseNoPhotograph(pool, sha256)
 }

@@ -26,7 +26,7 @@ import { body, idOf, parse } from '../http/validate'
 import { takeEntries } from './check'
 import { readingsCsv } from './csv'
 import { figuresCsv } from './figuresCsv'
-import { archiveOf, takeArchive } from './archive'
+import { archiveOf, missingFiles, takeArchive } from './archive'
 import { streamTrial } from './events'
 import { exportTrial, importTrial, readDocument, settingsOf } from './exchange'
 import { deleteTrial, isPutAway, putAway } from './keeping'
@@ -135,9 +135,10 @@ export function trialRoutes(pool: Pool, feed: Feed): Router {
 
   router.post('/import', jsonBody('64mb'), async (request, response) => {
     const archive = request.is('application/zip') === 'application/zip'
-    const document: unknown = archive ? await takeArchive(pool, request) : request.body
-    const id = await importTrial(pool, readDocument(document))
-    response.status(201).json({ id })
+    const sent: unknown = archive ? await takeArchive(pool, request) : request.body
+    const document = readDocument(sent)
+    const id = await importTrial(pool, document)
+    response.status(201).json({ id, missing: await missingFiles(pool, document) })
   })
 
   router.get('/:id', async (request, response) => {

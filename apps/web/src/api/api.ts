@@ -179,7 +179,10 @@ export const api = createApi({
         query: (id) => ({ url: `/lan/devices/${id}`, method: 'DELETE' }),
         invalidatesTags: ['lan'],
       }),
-      settings: build.query<StoredSettings | null, void>({ query: () => '/settings', providesTags: ['settings'] }),
+      settings: build.query<StoredSettings | null, void>({
+        query: () => '/settings',
+        providesTags: ['settings'],
+      }),
       saveSettings: build.mutation<StoredSettings, { editedFrom: number; content: Settings }>({
         query: (body) => ({ url: '/settings', method: 'PUT', body }),
         invalidatesTags: ['settings'],
@@ -286,7 +289,7 @@ export const api = createApi({
       sendEntries: build.mutation<{ kept: number }, { trial: string; entries: Entry[] }>({
         query: ({ trial, entries }) => ({ url: `/trials/${trial}/entries`, method: 'POST', body: entries }),
       }),
-      importTrial: build.mutation<{ id: string }, Blob>({
+      importTrial: build.mutation<{ id: string; missing: number }, Blob>({
         query: (body) => ({
           url: '/trials/import',
           method: 'POST',

@@ -2,6 +2,7 @@ import type { Problem } from '@even-watt/contract'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { api, problemOf } from '../api/api'
+import { answer } from '../ui/answers'
 import { ChooseFile } from '../ui/ChooseFile'
 import { ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
@@ -56,8 +57,12 @@ export function ImportPage() {
     }
     const body = new Blob([file], { type: archive ? 'application/zip' : 'application/json' })
     try {
-      const { id } = await send(body).unwrap()
+      const { id, missing } = await send(body).unwrap()
       await navigate(`/trials/${id}/ladder`)
+      if (missing > 0)
+        answer(
+          `Taken in. ${missing === 1 ? 'One file that it names' : `${missing} files that it names`} did not come along.`,
+        )
     } catch (error) {
       setProblem(problemOf(error))
     }
