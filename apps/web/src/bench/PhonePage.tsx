@@ -114,13 +114,24 @@ function Door({ state }: { readonly state: LanState }) {
           Shut out all devices that came in by the passphrase of before
         </label>
       )}
-      <section>
-        <h2>What a device may do</h2>
-        <p className="max-w-prose">
-          It may {devicesMay.join('; ')}. Only at this computer one can {atTheComputer.join('; ')}.
-        </p>
+      <section className="grid gap-3 sm:grid-cols-2">
+        <Rights title="What a device may do" of={devicesMay} />
+        <Rights title="Only at this computer" of={atTheComputer} />
       </section>
       <Devices state={state} />
+    </div>
+  )
+}
+
+function Rights({ title, of }: { readonly title: string; readonly of: readonly string[] }) {
+  return (
+    <div>
+      <h2>{title}</h2>
+      <ul className="list-disc pl-5">
+        {of.map((words) => (
+          <li key={words}>{words}</li>
+        ))}
+      </ul>
     </div>
   )
 }
