@@ -6,8 +6,7 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   globalSetup: './e2e/support/globalSetup.ts',
-  // A walk waits for its server and its page a part of its time: three keep two processors at work.
-  workers: 3,
+  workers: 2,
   timeout: 180_000,
   expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/report.json' }]],
