@@ -13,7 +13,7 @@ import {
 import type { Pool } from 'pg'
 import type * as z from 'zod/mini'
 import { readSettings } from '../settings/settings'
-import { listDocuments, type DocumentTable } from '../documents/documents'
+import { allDocuments, type DocumentTable } from '../documents/documents'
 import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
 import { faultsIn } from '../trials/check'
@@ -36,7 +36,7 @@ const documents: Record<DocumentTable, z.ZodMiniType> = {
  */
 export async function checkByContract(pool: Pool): Promise<void> {
   for (const [table, schema] of Object.entries(documents) as [DocumentTable, z.ZodMiniType][])
-    for (const document of await listDocuments(pool, table))
+    for (const document of await allDocuments(pool, table))
       within(`a ${table}`, () => parse(document, schema))
   const { rows: trials } = await pool.query<{ id: string }>('select id from trial order by id')
   for (const { id } of trials) await checkTrial(pool, id)

@@ -31,6 +31,12 @@ export async function listDocuments(pool: Pool, table: DocumentTable): Promise<S
   return rows.map(stored)
 }
 
+/** All that there are, however many; a list shows 5000. */
+export async function allDocuments(pool: Pool, table: DocumentTable): Promise<StoredDocument[]> {
+  const { rows } = await pool.query<Row>(`select id, version, content, saved_at from ${table} order by id`)
+  return rows.map(stored)
+}
+
 export async function findDocument(
   pool: Pool | PoolClient,
   table: DocumentTable,
