@@ -44,12 +44,14 @@ function Shown({ entry }: { entry: EntryOf<'capture'> }) {
   const [away, setAway] = useState<string>()
   const [shown, setShown] = useState(0)
   const { open, work, opened, worked } = samples
+  // Not the reading itself: with other figures it is another, and its samples, zoomed and marked, are the same.
+  const { picture, sha256, recipe } = reading
   useEffect(() => {
-    if (reading.picture) return undefined
+    if (picture) return undefined
     let left = false
-    bytesOf(reading.sha256)
+    bytesOf(sha256)
       .then((bytes) => {
-        if (!left) open(bytes, reading.recipe.raw)
+        if (!left) open(bytes, recipe.raw)
       })
       .catch((error: unknown) => {
         if (!left) setAway(error instanceof Error ? error.message : 'Its bytes are not here.')
@@ -57,10 +59,10 @@ function Shown({ entry }: { entry: EntryOf<'capture'> }) {
     return () => {
       left = true
     }
-  }, [reading, open])
+  }, [picture, sha256, recipe, open])
   useEffect(() => {
-    if (opened) work(reading.recipe)
-  }, [opened, reading, work])
+    if (opened) work(recipe)
+  }, [opened, recipe, work])
 
   const { figures, instrument } = reading
   const { unit, number } = analysis.record.revision

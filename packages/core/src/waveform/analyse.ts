@@ -4,7 +4,7 @@ import { basicsOf, unevenBasics } from './basics'
 import { isClipped } from './clipping'
 import { classify } from './classify'
 import { Basis } from './basis'
-import { amplitudeOf, meanProduct, phaseOf } from './components'
+import { amplitudeOf, meanProduct, phaseOf, rounding } from './components'
 import { Folding, type MeanCycle } from './cycle'
 import { evened } from './evened'
 import { groupsIn } from './groups'
@@ -191,9 +191,24 @@ function repeats(
   const basics = { rms, dc: mean }
   if (isDc({ quantity }))
     return { cycle, figures: { ...figures, ...rippleOf(quantity, basics, harmonics[ofRipple ? 0 : 1]) } }
-  const phases = turned.map(([re, im]) => Math.atan2(im, re))
   const floor = Math.sqrt((sum.noise / sum.noisy) * Math.max(0, count - 1))
-  return { cycle, figures: { ...figures, wave: waveOf({ ...basics, harmonics, phases, floor }, cycle) } }
+  const least = rounding * (harmonics[0] ?? 0)
+  const phases = turned.map(([re, im], i) => ((harmonics[i] ?? 0) > least ? Math.atan2(im, re) : 0))
+  return {
+    cycle,
+    figures: {
+      ...figures,
+      wave: waveOf(
+        {
+          ...basics,
+          harmonics: harmonics.map((size) => (size > least ? size : 0)),
+          phases,
+          floor: floor > least ? floor : 0,
+        },
+        cycle,
+      ),
+    },
+  }
 }
 
 /** With what the first window holds beside its harmonics. */

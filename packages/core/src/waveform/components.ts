@@ -1,5 +1,8 @@
 import type { Components } from './basis'
 
+/** Share of the fundamental under which a component is nothing but the rounding of the sums, and has no phase. */
+export const rounding = 1e-9
+
 /** Phase of a harmonic, rad, so that it is A·sin(h·w·n + phase). */
 export const phaseOf = ({ a, b }: Components, h = 1): number =>
   Math.atan2(a[h - 1] as number, b[h - 1] as number)

@@ -4,6 +4,12 @@ const cyclePoints = 256
 /** A rise between two neighbouring samples, as a share of all the wave spans, that is an edge: no sine is so steep. */
 const edge = 0.3
 
+/**
+ * Turns by which samples are taken late: where the rate is a multiple of the frequency they fall right between two points, and
+ * the last digit of a sine, in which engines differ, would choose.
+ */
+const nudge = 1e-7
+
 /** A cycle as it was on the average, and between what it moved. */
 export interface MeanCycle {
   readonly mean: Float64Array
@@ -24,7 +30,7 @@ export class Folding {
   /** Adds samples; `w` rad a sample, `phase` of the first. */
   add(x: Float64Array, w: number, phase: number, from: number, to: number): void {
     const perSample = w / (2 * Math.PI)
-    const start = phase / (2 * Math.PI)
+    const start = phase / (2 * Math.PI) + nudge
     for (let i = from; i < to; i++) {
       const turn = start + perSample * (i - from)
       const bin = Math.floor((turn - Math.floor(turn)) * cyclePoints) % cyclePoints

@@ -1,4 +1,5 @@
 import type { Repeating } from '@even-watt/contract'
+import { rounding } from './components'
 import type { Window } from './windows'
 
 /** Cycles of the window that IEC 61000-4-7 asks for: 200 ms at 50 and at 60 Hz. */
@@ -40,10 +41,14 @@ export function groupsIn(x: Float64Array, { from, basis, components }: Window): 
   }
   const first = at(M)
   if (!(first > 0)) return undefined
+  const share = (squares: number, of: number) => {
+    const found = Math.sqrt(squares / of)
+    return found > rounding ? found : 0
+  }
   return {
-    thdGroups: Math.sqrt(over(group, 2, H) / group(1)),
-    thdSubgroups: Math.sqrt(over(subgroup, 2, H) / subgroup(1)),
-    between: Math.sqrt(over(between, 0, H - 1) / first),
+    thdGroups: share(over(group, 2, H), group(1)),
+    thdSubgroups: share(over(subgroup, 2, H), subgroup(1)),
+    between: share(over(between, 0, H - 1), first),
   }
 }
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { seenIn, sine } from '../../test/waves'
+import { harmonic, seenIn, sine } from '../../test/waves'
 import { sameFigures } from '.'
 
 const { figures } = seenIn(sine(230))
@@ -34,5 +34,10 @@ describe('figures that are held against others', () => {
   it('are not told apart by rounding next to nothing', () => {
     expect(sameFigures({ rms: 230, dc: 1e-14 }, { rms: 230, dc: -3e-14 })).toBe(true)
     expect(sameFigures({ rms: 230, dc: 0.1 }, { rms: 230, dc: -0.1 })).toBe(false)
+  })
+  it('are those of an engine whose sine ends in other digits, where nothing is between the harmonics', () => {
+    const clean = (off: number) =>
+      seenIn(harmonic([1, 230, 0], [3, 5, 0]), { after: (v, i) => v * (1 + off * Math.sin(7 * i)) }).figures
+    expect(sameFigures(clean(0), clean(1e-13))).toBe(true)
   })
 })
