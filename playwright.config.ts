@@ -6,7 +6,8 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   globalSetup: './e2e/support/globalSetup.ts',
-  workers: 2,
+  // One more than the cores of the smallest machine: a walk waits for its page most of the time.
+  workers: 3,
   timeout: 180_000,
   expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/report.json' }]],
