@@ -96,6 +96,7 @@ const ranks = {
   'apps/server/src': [
     'database',
     'http',
+    'besides',
     'settings',
     'documents',
     'units',

@@ -8,7 +8,7 @@ import { withClient } from '@even-watt/server/cluster/client'
 import { startCluster, type Cluster } from '@even-watt/server/cluster/cluster'
 import { prepareFolder } from '@even-watt/server/cluster/folder'
 import { StartError } from '@even-watt/server/cluster/startError'
-import { besides } from '@even-watt/server/captures/besides'
+import { threads } from '@even-watt/server/besides/threads'
 import { keepWorked } from '@even-watt/server/captures/workAgain'
 import { openFeed } from '@even-watt/server/database/feed'
 import { recall, remember } from '@even-watt/server/database/installation'
@@ -101,13 +101,22 @@ async function run(): Promise<void> {
   setInterval(swept, 86_400_000).unref()
   const feed = openFeed(databaseUrl, log)
   undo.push(() => feed.end())
-  keepWorked({ pool, feed, log, work: await besides() })
+  const besides = await threads()
+  keepWorked({ pool, feed, log, besides })
   const checkout = { web: webFolder, demo: demoFolder }
   const account = own?.cluster.account
   const door = lanFolder(folder)
   const served = account ? becomeAccount(account, folder, checkout) : checkout
   const restoring = gate()
-  const common = { pool, feed, log, restoring, ...served, ...(own ? { whyAway: onFullDisk(folder) } : {}) }
+  const common = {
+    pool,
+    feed,
+    log,
+    restoring,
+    besides,
+    ...served,
+    ...(own ? { whyAway: onFullDisk(folder) } : {}),
+  }
   const lan = new Lan({
     pool,
     folder: door,

@@ -8,6 +8,7 @@ import { pinoHttp } from 'pino-http'
 import { gate, type Gate } from './backup/gate'
 import type { RestoreGround } from './backup/restore'
 import { backupRoutes } from './backup/routes'
+import { atOnce, type Besides } from './besides/besides'
 import { captureRoutes } from './captures/routes'
 import type { Feed } from './database/feed'
 import { loadDemo } from './demo/load'
@@ -45,6 +46,8 @@ export interface AppOptions {
   readonly door?: RequestHandler
   /** The local network's door, to be opened and shut from here. */
   readonly lan?: Lan
+  /** Where long work is done; at once unless told otherwise. */
+  readonly besides?: Besides
   /** Shut while a backup is restored, for all fronts of one installation. */
   readonly restoring?: Gate
   /** Asked where the database is away. */
@@ -66,6 +69,7 @@ export function createApp({
   lan,
   whyAway,
   restoring = gate(),
+  besides = atOnce,
 }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
@@ -101,14 +105,14 @@ export function createApp({
   app.use('/api/diaries', diaryRoutes(pool))
   app.use('/api/editions', editionRoutes(pool))
   if (lan) app.use('/api/lan', lanRoutes(pool, lan))
-  app.use('/api/search', searchRoutes(pool))
+  app.use('/api/search', searchRoutes(pool, besides))
   app.use('/api/settings', settingsRoutes(pool))
   app.use(
     '/api/blobs',
     fileRoutes(pool, (sha256) => refuseNoPhotograph(pool, sha256)),
   )
-  app.use('/api', captureRoutes(pool))
-  app.use('/api/trials', trialRoutes(pool, feed))
+  app.use('/api', captureRoutes(pool, besides))
+  app.use('/api/trials', trialRoutes(pool, feed, besides))
   app.post('/api/demo', async (_request, response) => {
     await loadDemo(pool, demo)
     response.status(204).end()

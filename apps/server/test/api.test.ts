@@ -19,6 +19,7 @@ import { createApp } from '../src/app'
 import { createPool } from '../src/database/pool'
 import { onFullDisk } from '../src/http/problem'
 import { importTrial } from '../src/trials/exchange'
+import { takenOf } from '../src/trials/taken'
 import { ownDatabase, silent } from './ownDatabase'
 
 const database = ownDatabase()
@@ -387,7 +388,7 @@ describe('comparisons', () => {
     const compared = comparison.of.map(({ trial }) => trial)
     for (const document of writtenDemo().trials)
       if (compared.includes(document.trial.id))
-        await importTrial(database.pool(), document).catch(() => undefined)
+        await importTrial(database.pool(), takenOf(document)).catch(() => undefined)
     await api().put(`/api/comparisons/${id}`).send({ editedFrom: 0, content: comparison }).expect(200)
     const { body: all } = await api().get('/api/comparisons').expect(200)
     expect(all).toEqual(expect.arrayContaining([expect.objectContaining({ id, name: comparison.name })]))

@@ -21,6 +21,7 @@ import { saveDocument } from '../src/documents/documents'
 import { putPart } from '../src/files/blobs'
 import { importTrial } from '../src/trials/exchange'
 import { appendEntries } from '../src/trials/record'
+import { takenOf } from '../src/trials/taken'
 import { ownDatabase, silent } from './ownDatabase'
 import { createPool, transaction } from '../src/database/pool'
 
@@ -98,7 +99,7 @@ const photograph = createHash('sha256').update(bytes).digest('hex')
 describe('a backup', () => {
   it('made during entry holds one moment of it, and is restored equal to that, files and all', async () => {
     const pool = database.pool()
-    await importTrial(pool, ottrel)
+    await importTrial(pool, takenOf(ottrel))
     await putPart(pool, photograph, { size: bytes.length, number: 0, bytes })
     await remember(pool, 'settings', JSON.stringify({ mains: mainsSystems[0], currency: 'SEK' }))
     await remember(pool, 'passphrase', 'of this computer')
@@ -253,7 +254,7 @@ describe('whether an installation may be replaced', () => {
       expect(await untouched()).toBe(true)
       await withClient(url, (client) =>
         withUntouchedDemo(client, async () => {
-          await importTrial(own, ottrel)
+          await importTrial(own, takenOf(ottrel))
         }),
       )
       expect(await untouched()).toBe(true)

@@ -4,8 +4,8 @@ import { randomUUID as newId } from 'node:crypto'
 import request from 'supertest'
 import { createApp } from '../src/app'
 import { emptyTrialOf } from './emptyTrial'
+import { atOnce } from '../src/besides/besides'
 import { keepWorked, workDue } from '../src/captures/workAgain'
-import { workBytes } from '../src/captures/workBytes'
 import { ownDatabase, silent } from './ownDatabase'
 
 const database = ownDatabase()
@@ -120,8 +120,7 @@ describe('a capture that a script pushes', () => {
 })
 
 describe('what came with a capture', () => {
-  const due = (trial: string) =>
-    workDue(database.pool(), { work: async (bytes, recipe) => workBytes(bytes, recipe), trial, log: silent })
+  const due = (trial: string) => workDue(database.pool(), { besides: atOnce, trial, log: silent })
   const entriesOf = async (trial: string) =>
     ((await api().get(`/api/trials/${trial}/entries`).expect(200)).body as { entries: Entry[] }).entries
   const send = (trial: string, ...entries: Entry[]) =>
@@ -224,9 +223,11 @@ describe('what came with a capture', () => {
     let times = 0
     const look = () =>
       workDue(database.pool(), {
-        work: () => {
-          times += 1
-          return Promise.reject(new Error('out of memory'))
+        besides: {
+          run: () => {
+            times += 1
+            return Promise.reject(new Error('out of memory'))
+          },
         },
         trial,
         log: silent,
@@ -244,7 +245,7 @@ describe('what came with a capture', () => {
       pool: database.pool(),
       feed: database.feed(),
       log: silent,
-      work: async (bytes, recipe) => workBytes(bytes, recipe),
+      besides: atOnce,
     })
     await send(trial, lie).expect(200)
     for (let i = 0; i < 200 && !(await entriesOf(trial)).some(({ kind }) => kind === 'worked again'); i++)

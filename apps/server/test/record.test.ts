@@ -4,10 +4,11 @@ import Papa from 'papaparse'
 import { formatVersion, type Entry, type EntryOf, type TrialDocument } from '@even-watt/contract'
 import { isLoopback } from '../src/http/guard'
 import { ProblemError } from '../src/http/problem'
-import { faultsIn } from '../src/trials/check'
+import { faultsIn } from '../src/trials/faults'
 import { readingsCsv } from '../src/trials/csv'
 import { figuresCsv } from '../src/trials/figuresCsv'
-import { readDocument, settingsOf } from '../src/trials/exchange'
+import { settingsOf } from '../src/trials/exchange'
+import { readDocument } from '../src/trials/taken'
 
 const [ottrel, pellam] = writtenDemo().trials
 if (!ottrel || !pellam) throw new Error('no demo')

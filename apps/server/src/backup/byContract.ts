@@ -16,7 +16,7 @@ import { readSettings } from '../settings/settings'
 import { allDocuments, type DocumentTable } from '../documents/documents'
 import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
-import { faultsIn } from '../trials/check'
+import { faultsIn } from '../trials/faults'
 import { readAllEntries, requireTrial } from '../trials/record'
 import { notOne } from './archive'
 

@@ -1,6 +1,7 @@
 import { PushedCapture } from '@even-watt/contract'
 import express, { Router } from 'express'
 import type { Pool } from 'pg'
+import type { Besides } from '../besides/besides'
 import { ProblemError } from '../http/problem'
 import { idOf, parse } from '../http/validate'
 import { pushCapture } from './push'
@@ -10,7 +11,7 @@ import { rememberedRecipes } from './remembered'
 const mostBytes = '32mb'
 
 /** Captures: how the last of each instrument was read, and new ones from scripts. */
-export function captureRoutes(pool: Pool): Router {
+export function captureRoutes(pool: Pool, besides: Besides): Router {
   const router = Router()
 
   router.get('/captures/recipes', async (_request, response) => {
@@ -25,7 +26,7 @@ export function captureRoutes(pool: Pool): Router {
       const asked = parse(request.query, PushedCapture)
       if (!Buffer.isBuffer(request.body) || !request.body.length)
         throw new ProblemError(422, 'There are no bytes in it.', 'Send the file itself as the body.')
-      response.status(201).json(await pushCapture(pool, id, request.body, asked))
+      response.status(201).json(await pushCapture({ pool, besides }, id, request.body, asked))
     },
   )
   return router

@@ -7,8 +7,8 @@ import type { Feed } from '../database/feed'
 import { transaction } from '../database/pool'
 import { readParts } from '../files/blobs'
 import { appendEntries, lockTrial } from '../trials/record'
-import type { Work } from './besides'
-import type { Found } from './workBytes'
+import { TookTooLong, type Besides } from '../besides/besides'
+import { workBytes, type Found } from './workBytes'
 
 type Capture = EntryOf<'capture'>
 
@@ -20,7 +20,7 @@ interface Due {
 }
 
 interface Looking {
-  readonly work: Work
+  readonly besides: Besides
   readonly log: Logger
   /** Absent: of all trials. */
   readonly trial?: string | undefined
@@ -35,7 +35,7 @@ interface Looking {
  */
 export async function workDue(
   pool: Pool,
-  { work, trial, log, failed = new Set() }: Looking,
+  { besides, trial, log, failed = new Set() }: Looking,
 ): Promise<number> {
   const { rows } = await pool.query<Due>(
     `select entry.trial, entry.body, (
@@ -53,7 +53,9 @@ export async function workDue(
     const { id, reading } = due.body
     if (failed.has(id)) continue
     try {
-      const found = await work(await bytesOf(pool, reading.sha256), reading.recipe)
+      const found = await besides
+        .run(workBytes, await bytesOf(pool, reading.sha256), reading.recipe)
+        .catch(late)
       if (await keep(pool, due, found)) told += 1
     } catch (err) {
       // A fault of ours speaks against no reading: it is tried again at the next start.
@@ -62,6 +64,12 @@ export async function workDue(
     }
   }
   return told
+}
+
+/** Bytes that take too long to be worked decide nothing, and that is said. */
+function late(error: unknown): Found {
+  if (error instanceof TookTooLong) return { fault: 'Working its bytes took more than five minutes.' }
+  throw error
 }
 
 async function bytesOf(pool: Pool, sha256: string): Promise<Uint8Array> {
@@ -101,12 +109,12 @@ export function keepWorked({
   pool,
   feed,
   log,
-  work,
+  besides,
 }: {
   pool: Pool
   feed: Feed
   log: Logger
-  work: Work
+  besides: Besides
 }): void {
   const waiting = new Set<string | undefined>()
   const failed = new Set<string>()
@@ -116,7 +124,7 @@ export function keepWorked({
     busy = true
     for (const trial of waiting) {
       waiting.delete(trial)
-      await workDue(pool, { work, trial, log, failed }).catch((err: unknown) => {
+      await workDue(pool, { besides, trial, log, failed }).catch((err: unknown) => {
         if (!pool.ending) log.warn({ err }, 'captures were not looked at')
       })
     }

@@ -28,6 +28,7 @@ import { putBytes } from '../files/blobs'
 import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
 import { importTrial } from '../trials/exchange'
+import { takenOf } from '../trials/taken'
 
 /** Where the scenario stands in a checkout. */
 export const demoFolder = fileURLToPath(new URL('../../../../demo', import.meta.url))
@@ -46,7 +47,7 @@ export async function loadDemo(pool: Pool, folder = demoFolder): Promise<void> {
   await take('rig', parse(read('rigs'), z.array(StoredRig)), Rig)
   await takeFiles(pool, join(folder, 'files'))
   for (const trial of parse(read('trials'), z.array(TrialDocument))) {
-    await importTrial(pool, trial).catch(ignoreConflict)
+    await importTrial(pool, takenOf(trial)).catch(ignoreConflict)
   }
   await takeFiles(pool, join(folder, 'editions'))
   for (const { id, madeAt, ...edition } of parse(read('editions'), z.array(Edition)))

@@ -23,6 +23,14 @@ export const notFound = (what: string) => new ProblemError(404, `${what} is not 
 export const conflict = (detail: string) =>
   new ProblemError(409, 'This was changed meanwhile.', detail, undefined, 'even-watt:conflict')
 
+/** Of a body that is cut off itself, or of something that a whole body holds. */
+export const notWhole = (what?: string) =>
+  new ProblemError(
+    what ? 422 : 400,
+    `${what ?? 'This'} is not a whole JSON document.`,
+    'It may be cut off, or damaged on the way.',
+  )
+
 export const invalid = (error: $ZodError) =>
   new ProblemError(422, 'Some of this cannot be taken as it is.', undefined, sentences(error).slice(0, 20))
 
@@ -75,13 +83,7 @@ function problemOf(error: unknown): ProblemError | undefined {
 /** What Express and its parts found wrong with a request. */
 function problemOfRequest(error: { type?: unknown; status?: unknown }): ProblemError | undefined {
   if (error.type === 'entity.too.large') return new ProblemError(413, 'This is too large to be taken.')
-  if (error.type === 'entity.parse.failed') {
-    return new ProblemError(
-      400,
-      'This is not a whole JSON document.',
-      'It may be cut off, or damaged on the way.',
-    )
-  }
+  if (error.type === 'entity.parse.failed') return notWhole()
   if (error.type === 'charset.unsupported' || error.type === 'encoding.unsupported')
     return new ProblemError(415, 'Only JSON in UTF-8 is taken here.')
   if (error.status === 404) return notFound('This address')

@@ -6,14 +6,14 @@ import { ProblemError } from '../http/problem'
 
 /**
  * What is wrong with the bytes of photographs: they are no picture, another one than is said, or they still tell where
- * and with what they were taken. Bytes that are not here are told of elsewhere.
+ * and with what they were taken. Bytes that are not here are told of elsewhere. Entries come with their places.
  */
 export async function faultsOfPhotographs(
   db: Queryable,
-  entries: readonly Entry[],
+  entries: Iterable<readonly [number, Entry]>,
 ): Promise<NonNullable<ProblemError['fields']>> {
   const faults: { path: string; message: string }[] = []
-  for (const [i, entry] of entries.entries()) {
+  for (const [i, entry] of entries) {
     if (entry.kind !== 'photograph') continue
     const why = await whyNot(db, entry.reading)
     if (why !== undefined)

@@ -1,6 +1,7 @@
 import type { Claim, Found, FoundIn, SearchAnswer } from '@even-watt/contract'
 import { sayClaim, wordedIn, writingOf } from '@even-watt/core'
 import type { Pool } from 'pg'
+import type { Besides } from '../besides/besides'
 import { standing } from '../database/standing'
 import { readSettings } from '../settings/settings'
 import { readFindings } from './findings'
@@ -70,9 +71,9 @@ const sayPromise = (claim: Claim) =>
   [`${claim.quantity}, ${sayClaim(claim)}`, claim.readWhere].filter(Boolean).join(' · ')
 
 /** Everything on the bench that holds every word of a question. */
-export async function search(pool: Pool, question: string): Promise<SearchAnswer> {
+export async function search(pool: Pool, besides: Besides, question: string): Promise<SearchAnswer> {
   const way = writingOf(await readSettings(pool))
-  const unread = await readFindings(pool, way)
+  const unread = await readFindings(pool, besides, way)
   const { rows } = await pool.query<Found & { claim: Claim | null }>(places.join(' union all '), [
     question.trim(),
   ])

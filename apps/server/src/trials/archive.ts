@@ -1,11 +1,4 @@
-import {
-  fileOf,
-  mostFile,
-  mostFiles,
-  partSize,
-  type AttachedFile,
-  type TrialDocument,
-} from '@even-watt/contract'
+import { mostFile, mostFiles, partSize, type AttachedFile } from '@even-watt/contract'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { createWriteStream } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -16,7 +9,6 @@ import type { Pool } from 'pg'
 import * as yauzl from 'yauzl'
 import { ZipFile } from 'yazl'
 import { blobState, partsOf, putPart, readParts } from '../files/blobs'
-import { refuseMonstrous } from '../http/json'
 import { ProblemError } from '../http/problem'
 import { refuseNoPhotograph } from '../photographs/check'
 
@@ -26,15 +18,8 @@ const fileFolder = 'files/'
 const mostDocument = 64 * 2 ** 20
 const mostParts = 10_000
 
-/** The files that a trial's entries name, each once. */
-export function filesOf({ entries }: Pick<TrialDocument, 'entries'>): AttachedFile[] {
-  const files = entries.flatMap((entry) => fileOf(entry) ?? [])
-  return [...new Map(files.map((file) => [file.sha256, file])).values()]
-}
-
-/** How many files that a trial names are not here. */
-export async function missingFiles(pool: Pool, document: TrialDocument): Promise<number> {
-  const named = filesOf(document).map(({ sha256 }) => sha256)
+/** How many of the files that a trial names are not here. */
+export async function missingFiles(pool: Pool, named: readonly string[]): Promise<number> {
   const { rowCount } = await pool.query('select 1 from blob where whole and sha256 = any($1::text[])', [
     named,
   ])
@@ -42,12 +27,15 @@ export async function missingFiles(pool: Pool, document: TrialDocument): Promise
 }
 
 /** A trial and its files as one ZIP, made while it is read: trial.json, and each file under its SHA-256. */
-export function archiveOf(pool: Pool, document: TrialDocument): NodeJS.ReadableStream {
+export function archiveOf(
+  pool: Pool,
+  { json, files }: { readonly json: string; readonly files: readonly AttachedFile[] },
+): NodeJS.ReadableStream {
   const zip = new ZipFile()
   const output = new Transform({ transform: (chunk, _encoding, done) => done(null, chunk) })
-  zip.addBuffer(Buffer.from(JSON.stringify(document, null, 1)), documentName)
+  zip.addBuffer(Buffer.from(json), documentName)
   void (async () => {
-    for (const { sha256, type } of filesOf(document)) {
+    for (const { sha256, type } of files) {
       if (!(await blobState(pool, sha256))?.whole) continue
       // Photographs do not get smaller by packing.
       zip.addReadStream(Readable.from(readParts(pool, sha256, 0)), `${fileFolder}${sha256}`, {
@@ -87,10 +75,10 @@ async function unpack(zip: yauzl.ZipFile, entry: yauzl.Entry, most: number): Pro
 }
 
 /**
- * Takes an archive from a stranger apart: its files are stored, verified by their names, and its document is handed
- * over. Sizes, counts and names are bounded; a part that is neither is refused.
+ * Takes an archive from a stranger apart: its files are stored, verified by their names, and the bytes of its document are
+ * handed over. Sizes, counts and names are bounded; a part that is neither is refused.
  */
-export async function takeArchive(pool: Pool, body: NodeJS.ReadableStream): Promise<unknown> {
+export async function takeArchive(pool: Pool, body: NodeJS.ReadableStream): Promise<Uint8Array> {
   const folder = await mkdtemp(join(tmpdir(), 'even-watt-import-'))
   try {
     const path = join(folder, 'archive.zip')
@@ -101,7 +89,7 @@ export async function takeArchive(pool: Pool, body: NodeJS.ReadableStream): Prom
   }
 }
 
-async function readArchive(pool: Pool, path: string): Promise<unknown> {
+async function readArchive(pool: Pool, path: string): Promise<Uint8Array> {
   const zip = await new Promise<yauzl.ZipFile>((resolve, reject) =>
     yauzl.open(path, { lazyEntries: true, autoClose: false }, (error, found) =>
       error ? reject(refused('It is no whole ZIP archive; it may be cut off.')) : resolve(found),
@@ -109,7 +97,7 @@ async function readArchive(pool: Pool, path: string): Promise<unknown> {
   )
   try {
     if (zip.entryCount > mostParts) throw refused(`It has more than ${mostParts} parts.`)
-    let document: unknown
+    let document: Uint8Array | undefined
     let stored = 0
     for await (const entry of partsIn(zip)) {
       if (entry.fileName === documentName) {
@@ -142,16 +130,10 @@ async function* partsIn(zip: yauzl.ZipFile): AsyncGenerator<yauzl.Entry, void> {
   }
 }
 
-async function readDocument(zip: yauzl.ZipFile, entry: yauzl.Entry): Promise<unknown> {
+async function readDocument(zip: yauzl.ZipFile, entry: yauzl.Entry): Promise<Uint8Array> {
   const chunks: Buffer[] = []
   for await (const chunk of await unpack(zip, entry, mostDocument)) chunks.push(chunk)
-  const bytes = Buffer.concat(chunks)
-  refuseMonstrous(bytes)
-  try {
-    return JSON.parse(bytes.toString())
-  } catch {
-    throw refused(`${documentName} in it is not a whole JSON document.`)
-  }
+  return Buffer.concat(chunks)
 }
 
 /** Stores a file of an archive part by part, as if it were sent; what is not what its name says is refused there. */

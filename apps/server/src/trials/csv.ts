@@ -31,7 +31,7 @@ const isValued = (entry: EntryOf<ReadingKind>): entry is Valued => 'values' in e
  * and its values, where a quantity read on two meters has a column for each. Cells that a spreadsheet would take for a
  * formula are neutralised.
  */
-export function readingsCsv({ trial, entries }: TrialDocument): string {
+export function readingsCsv({ trial, entries }: Pick<TrialDocument, 'trial' | 'entries'>): string {
   const names = distinctNames(trial)
   const struckWhy = struckBy(entries)
   const readings = entries.filter(isReading).filter((entry) => rowOf(entry.kind) !== undefined)

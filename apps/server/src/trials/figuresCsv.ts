@@ -6,7 +6,7 @@ import { csvOf } from './csv'
  * A row for every step and every log of every rig, with its derived figures and their expanded uncertainties. Columns in which no step
  * has anything are left out.
  */
-export function figuresCsv({ trial, entries }: TrialDocument): string {
+export function figuresCsv({ trial, entries }: Pick<TrialDocument, 'trial' | 'entries'>): string {
   const rows = viewTrial(trial, entries).analyses.flatMap(({ record, ladder, logs }) => [
     ...ladder.steps.map((step) => ({
       'rig revision': record.revision.number,

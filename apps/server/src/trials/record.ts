@@ -13,6 +13,7 @@ import type { PoolClient } from 'pg'
 import { tellOf } from '../database/feed'
 import type { Queryable } from '../database/pool'
 import { notFound } from '../http/problem'
+import { rowsOf, type EntryRows } from './rows'
 
 interface TrialRow {
   id: string
@@ -219,34 +220,35 @@ export async function lockTrial(client: PoolClient, trial: string): Promise<void
   if (!rowCount) throw notFound('This trial')
 }
 
+export const appendEntries = (
+  db: Queryable,
+  trial: string,
+  entries: readonly Entry[],
+  by?: 'somebody' | 'nobody',
+): Promise<void> => appendRows(db, trial, rowsOf(entries), by)
+
 /**
  * Appends entries, none of which is here yet, in the order given, and tells whoever follows the trial once they are
  * stored. The trial is worked on by that, unless nobody did.
  */
-export async function appendEntries(
+export async function appendRows(
   db: Queryable,
   trial: string,
-  entries: readonly Entry[],
+  { ids, revisions, kinds, bodies }: EntryRows,
   by: 'somebody' | 'nobody' = 'somebody',
 ): Promise<void> {
-  if (!entries.length) return
+  if (!ids.length) return
   await db.query(
     `insert into entry (id, trial, revision, kind, body)
      select id, $1, revision, kind, body
      from rows from (unnest($2::uuid[]), unnest($3::int[]), unnest($4::text[]), unnest($5::jsonb[]))
        with ordinality as sent (id, revision, kind, body, place)
      order by place`,
-    [
-      trial,
-      entries.map((entry) => entry.id),
-      entries.map((entry) => entry.revision),
-      entries.map((entry) => entry.kind),
-      entries.map((entry) => JSON.stringify(entry)),
-    ],
+    [trial, ids, revisions, kinds, bodies],
   )
   await db.query(
     'update trial set entries = entries + $2, last_at = case when $3 then now() else last_at end where id = $1',
-    [trial, entries.length, by === 'somebody'],
+    [trial, ids.length, by === 'somebody'],
   )
   await tellOf(db, trial)
 }

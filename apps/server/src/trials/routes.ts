@@ -1,6 +1,5 @@
 import {
   EditedFrom,
-  Entries,
   Id,
   NewRevision,
   NewTrial,
@@ -20,18 +19,22 @@ import * as z from 'zod/mini'
 import { tellOf, type Feed } from '../database/feed'
 import { transaction } from '../database/pool'
 import { findDocument, type DocumentTable } from '../documents/documents'
-import { jsonBody } from '../http/json'
+import type { Besides } from '../besides/besides'
+import { onceMade } from '../besides/once'
+import { bytesOf, unreadJson } from '../http/json'
 import { conflict, ProblemError } from '../http/problem'
 import { body, idOf, parse } from '../http/validate'
 import { takeEntries } from './check'
-import { readingsCsv } from './csv'
-import { figuresCsv } from './figuresCsv'
 import { archiveOf, missingFiles, takeArchive } from './archive'
 import { streamTrial } from './events'
-import { exportTrial, importTrial, readDocument, settingsOf } from './exchange'
+import { importTrial, settingsOf } from './exchange'
+import { figuresFile, packed, readingsFile, trialFile } from './exports'
+import { stateOf, textToExport } from './readText'
 import { deleteTrial, isPutAway, putAway } from './keeping'
 import { addRevision, insertTrial, listTrials, lockTrial, readEntries, requireTrial } from './record'
 import { runningLogs } from './running'
+import { readSent } from './sent'
+import { readTrialFile } from './taken'
 import { verdictsOf } from './verdicts'
 
 const numberIn = (what: string, low: number, high: number) =>
@@ -74,6 +77,10 @@ const VerdictsQuery = z.object({
 })
 const EntriesQuery = z.object({ after: z._default(z.string().check(z.regex(/^\d{1,18}$/)), '0') })
 const entriesPage = 1000
+/** Bytes of entries that are read at once: a few hundred of them. */
+const shortSent = 2 ** 18
+/** Tables of figures that are kept, of trials that did not change. */
+const mostFigures = 8
 
 const defaultHold = 600
 
@@ -81,8 +88,10 @@ const defaultHold = 600
 const currentUnit = async (client: PoolClient, id: string): Promise<StoredUnit> =>
   parse(await fetchNamed(client, 'unit', id), StoredUnit)
 
-export function trialRoutes(pool: Pool, feed: Feed): Router {
+export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
   const router = Router()
+  const verdicts = verdictsOf(pool, besides)
+  const figures = onceMade<string>(mostFigures)
 
   router.get('/', async (request, response) => {
     const { way, ...query } = parse(request.query, ListQuery)
@@ -94,7 +103,7 @@ export function trialRoutes(pool: Pool, feed: Feed): Router {
   })
 
   router.get('/verdicts', async (request, response) => {
-    response.json(await verdictsOf(pool, parse(request.query, VerdictsQuery).ids))
+    response.json(await verdicts(parse(request.query, VerdictsQuery).ids))
   })
 
   router.post('/', async (request, response) => {
@@ -133,12 +142,12 @@ export function trialRoutes(pool: Pool, feed: Feed): Router {
     response.status(201).json(await requireTrial(pool, wanted.id))
   })
 
-  router.post('/import', jsonBody('64mb'), async (request, response) => {
+  router.post('/import', unreadJson('64mb'), async (request, response) => {
     const archive = request.is('application/zip') === 'application/zip'
-    const sent: unknown = archive ? await takeArchive(pool, request) : request.body
-    const document = readDocument(sent)
-    const id = await importTrial(pool, document)
-    response.status(201).json({ id, missing: await missingFiles(pool, document) })
+    const bytes = archive ? await takeArchive(pool, request) : bytesOf(request)
+    const taken = await besides.run(readTrialFile, bytes, archive ? 'Its trial.json' : undefined)
+    const id = await importTrial(pool, taken)
+    response.status(201).json({ id, missing: await missingFiles(pool, taken.files) })
   })
 
   router.get('/:id', async (request, response) => {
@@ -217,41 +226,48 @@ export function trialRoutes(pool: Pool, feed: Feed): Router {
     await streamTrial({ pool, feed }, { trial: idOf(request, 'This trial'), after, response })
   })
 
-  router.post('/:id/entries', jsonBody('24mb'), async (request, response) => {
+  router.post('/:id/entries', unreadJson('24mb'), async (request, response) => {
     const id = idOf(request, 'This trial')
-    const entries = body(request, Entries)
+    const bytes = bytesOf(request)
+    const entries = bytes.length > shortSent ? await besides.run(readSent, bytes) : readSent(bytes)
     const added = await transaction(pool, (client) => takeEntries(client, id, entries))
     response.json({ kept: entries.length, added })
   })
 
   router.get('/:id/export.json', async (request, response) => {
-    const document = await exportTrial(pool, idOf(request, 'This trial'))
+    const text = await textToExport(pool, idOf(request, 'This trial'))
+    const file = await besides.run(trialFile, text, new Date().toISOString())
     response
-      .attachment(`${fileName(document.trial.title)}.trial.json`)
+      .attachment(`${fileName(text.trial.title)}.trial.json`)
       .type('application/json')
-      .send(JSON.stringify(document, null, 1))
+      .send(file)
   })
 
   router.get('/:id/export.zip', async (request, response) => {
-    const document = await exportTrial(pool, idOf(request, 'This trial'))
-    response.attachment(`${fileName(document.trial.title)}.trial.zip`).type('application/zip')
-    await pipeline(archiveOf(pool, document), response)
+    const text = await textToExport(pool, idOf(request, 'This trial'))
+    const parts = await besides.run(packed, text, new Date().toISOString())
+    response.attachment(`${fileName(text.trial.title)}.trial.zip`).type('application/zip')
+    await pipeline(archiveOf(pool, parts), response)
   })
 
   router.get('/:id/export.csv', async (request, response) => {
-    const document = await exportTrial(pool, idOf(request, 'This trial'))
+    const text = await textToExport(pool, idOf(request, 'This trial'))
+    const file = await besides.run(readingsFile, text)
     response
-      .attachment(`${fileName(document.trial.title)}.readings.csv`)
+      .attachment(`${fileName(text.trial.title)}.readings.csv`)
       .type('text/csv; charset=utf-8')
-      .send(readingsCsv(document))
+      .send(file)
   })
 
   router.get('/:id/figures.csv', async (request, response) => {
-    const document = await exportTrial(pool, idOf(request, 'This trial'))
+    const { id, title } = await requireTrial(pool, idOf(request, 'This trial'))
+    const file = await figures((await stateOf(pool, id)) ?? '', async () =>
+      besides.run(figuresFile, await textToExport(pool, id)),
+    )
     response
-      .attachment(`${fileName(document.trial.title)}.figures.csv`)
+      .attachment(`${fileName(title)}.figures.csv`)
       .type('text/csv; charset=utf-8')
-      .send(figuresCsv(document))
+      .send(file)
   })
 
   return router
