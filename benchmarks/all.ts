@@ -2,6 +2,7 @@ import { benchCapture } from './capture'
 import { benchClients } from './clients'
 import { benchDerive } from './derive'
 import { benchFirstScreen } from './firstScreen'
+import { benchLargeTrial } from './largeTrial'
 import { benchLogs } from './logs'
 import { benchLongLadder } from './longLadder'
 import { benchPlanning, benchSchedule } from './planning'
@@ -20,5 +21,6 @@ await benchTyping()
 await benchLongLadder()
 await benchSliding()
 await benchClients()
+await benchLargeTrial()
 await benchWaveform()
 await benchLogs()

@@ -35,7 +35,7 @@ describe('work that is done besides', () => {
     await both(packed, text, at)
     await both(readingsFile, text)
     await both(figuresFile, text)
-    await both(readTrialFile, bytesOf(trialFile(text, at)))
+    await both(readTrialFile, trialFile(text, at))
     await both(readSent, bytesOf(JSON.stringify(ottrel.entries.filter(({ kind }) => kind === 'ladder'))))
   })
 

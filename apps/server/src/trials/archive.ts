@@ -10,6 +10,7 @@ import * as yauzl from 'yauzl'
 import { ZipFile } from 'yazl'
 import { blobState, partsOf, putPart, readParts } from '../files/blobs'
 import { ProblemError } from '../http/problem'
+import { slicesOf } from '../http/slices'
 import { refuseNoPhotograph } from '../photographs/check'
 
 const documentName = 'trial.json'
@@ -29,11 +30,11 @@ export async function missingFiles(pool: Pool, named: readonly string[]): Promis
 /** A trial and its files as one ZIP, made while it is read: trial.json, and each file under its SHA-256. */
 export function archiveOf(
   pool: Pool,
-  { json, files }: { readonly json: string; readonly files: readonly AttachedFile[] },
+  { json, files }: { readonly json: Uint8Array; readonly files: readonly AttachedFile[] },
 ): NodeJS.ReadableStream {
   const zip = new ZipFile()
   const output = new Transform({ transform: (chunk, _encoding, done) => done(null, chunk) })
-  zip.addBuffer(Buffer.from(json), documentName)
+  zip.addReadStream(slicesOf(json), documentName)
   void (async () => {
     for (const { sha256, type } of files) {
       if (!(await blobState(pool, sha256))?.whole) continue

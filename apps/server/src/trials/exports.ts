@@ -4,8 +4,11 @@ import { figuresCsv } from './figuresCsv'
 import { filesOf } from './filesOf'
 import { entriesOf, type TrialText } from './text'
 
-/** The document of a trial, as the text of a file. */
-export function trialFile(text: TrialText, madeAt: string): string {
+/** Files are handed on as bytes: to write tens of megabytes out takes longer than others may wait. */
+const written = (text: string): Uint8Array => new TextEncoder().encode(text)
+
+/** The document of a trial, as the bytes of a file. */
+export function trialFile(text: TrialText, madeAt: string): Uint8Array {
   const document: TrialDocument = {
     format: formatName,
     formatVersion,
@@ -14,17 +17,17 @@ export function trialFile(text: TrialText, madeAt: string): string {
     trial: text.trial,
     entries: entriesOf(text),
   }
-  return JSON.stringify(document, null, 1)
+  return written(JSON.stringify(document, null, 1))
 }
 
 /** What goes into an archive: the document, and the files that its entries name. */
-export const packed = (text: TrialText, madeAt: string): { json: string; files: AttachedFile[] } => ({
+export const packed = (text: TrialText, madeAt: string): { json: Uint8Array; files: AttachedFile[] } => ({
   json: trialFile(text, madeAt),
   files: filesOf(entriesOf(text)),
 })
 
-export const readingsFile = (text: TrialText): string =>
-  readingsCsv({ trial: text.trial, entries: entriesOf(text) })
+export const readingsFile = (text: TrialText): Uint8Array =>
+  written(readingsCsv({ trial: text.trial, entries: entriesOf(text) }))
 
-export const figuresFile = (text: TrialText): string =>
-  figuresCsv({ trial: text.trial, entries: entriesOf(text) })
+export const figuresFile = (text: TrialText): Uint8Array =>
+  written(figuresCsv({ trial: text.trial, entries: entriesOf(text) }))

@@ -227,6 +227,9 @@ export const appendEntries = (
   by?: 'somebody' | 'nobody',
 ): Promise<void> => appendRows(db, trial, rowsOf(entries), by)
 
+/** Rows of one statement: writing out more would hold up others. */
+const rowsAtOnce = 500
+
 /**
  * Appends entries, none of which is here yet, in the order given, and tells whoever follows the trial once they are
  * stored. The trial is worked on by that, unless nobody did.
@@ -238,14 +241,17 @@ export async function appendRows(
   by: 'somebody' | 'nobody' = 'somebody',
 ): Promise<void> {
   if (!ids.length) return
-  await db.query(
-    `insert into entry (id, trial, revision, kind, body)
-     select id, $1, revision, kind, body
-     from rows from (unnest($2::uuid[]), unnest($3::int[]), unnest($4::text[]), unnest($5::jsonb[]))
-       with ordinality as sent (id, revision, kind, body, place)
-     order by place`,
-    [trial, ids, revisions, kinds, bodies],
-  )
+  for (let at = 0; at < ids.length; at += rowsAtOnce) {
+    const some = <T>(column: readonly T[]) => column.slice(at, at + rowsAtOnce)
+    await db.query(
+      `insert into entry (id, trial, revision, kind, body)
+       select id, $1, revision, kind, body
+       from rows from (unnest($2::uuid[]), unnest($3::int[]), unnest($4::text[]), unnest($5::jsonb[]))
+         with ordinality as sent (id, revision, kind, body, place)
+       order by place`,
+      [trial, some(ids), some(revisions), some(kinds), some(bodies)],
+    )
+  }
   await db.query(
     'update trial set entries = entries + $2, last_at = case when $3 then now() else last_at end where id = $1',
     [trial, ids.length, by === 'somebody'],

@@ -23,6 +23,7 @@ import type { Besides } from '../besides/besides'
 import { onceMade } from '../besides/once'
 import { bytesOf, unreadJson } from '../http/json'
 import { conflict, ProblemError } from '../http/problem'
+import { slicesOf } from '../http/slices'
 import { body, idOf, parse } from '../http/validate'
 import { takeEntries } from './check'
 import { archiveOf, missingFiles, takeArchive } from './archive'
@@ -91,7 +92,7 @@ const currentUnit = async (client: PoolClient, id: string): Promise<StoredUnit> 
 export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
   const router = Router()
   const verdicts = verdictsOf(pool, besides)
-  const figures = onceMade<string>(mostFigures)
+  const figures = onceMade<Uint8Array>(mostFigures)
 
   router.get('/', async (request, response) => {
     const { way, ...query } = parse(request.query, ListQuery)
@@ -237,10 +238,8 @@ export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
   router.get('/:id/export.json', async (request, response) => {
     const text = await textToExport(pool, idOf(request, 'This trial'))
     const file = await besides.run(trialFile, text, new Date().toISOString())
-    response
-      .attachment(`${fileName(text.trial.title)}.trial.json`)
-      .type('application/json')
-      .send(file)
+    response.attachment(`${fileName(text.trial.title)}.trial.json`).type('application/json')
+    await pipeline(slicesOf(file), response)
   })
 
   router.get('/:id/export.zip', async (request, response) => {
@@ -253,10 +252,8 @@ export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
   router.get('/:id/export.csv', async (request, response) => {
     const text = await textToExport(pool, idOf(request, 'This trial'))
     const file = await besides.run(readingsFile, text)
-    response
-      .attachment(`${fileName(text.trial.title)}.readings.csv`)
-      .type('text/csv; charset=utf-8')
-      .send(file)
+    response.attachment(`${fileName(text.trial.title)}.readings.csv`).type('text/csv; charset=utf-8')
+    await pipeline(slicesOf(file), response)
   })
 
   router.get('/:id/figures.csv', async (request, response) => {
@@ -264,10 +261,8 @@ export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
     const file = await figures((await stateOf(pool, id)) ?? '', async () =>
       besides.run(figuresFile, await textToExport(pool, id)),
     )
-    response
-      .attachment(`${fileName(title)}.figures.csv`)
-      .type('text/csv; charset=utf-8')
-      .send(file)
+    response.attachment(`${fileName(title)}.figures.csv`).type('text/csv; charset=utf-8')
+    await pipeline(slicesOf(file), response)
   })
 
   return router
