@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import type { Quantity } from '@even-watt/contract'
 import { writtenDemo } from '@even-watt/bench/written'
 import { usualWriting, writeIn } from '@even-watt/core'
@@ -6,12 +7,11 @@ import { guessMapping, type Mapping } from './targets'
 
 const revision = writtenDemo().trials[0]?.trial.revisions[0]
 if (!revision) throw new Error('no demo')
-let made = 0
 const context = {
   revision,
   position: 100,
   at: '2026-03-12T09:00:00.000Z',
-  newId: () => `id ${++made}`,
+  newId: () => randomUUID(),
   thdInPercent: true,
   day: '2026-03-12',
   ranges: new Map<Quantity, string>(),
@@ -58,9 +58,30 @@ describe('times in a foreign table', () => {
 })
 
 describe('a foreign table', () => {
+  it('says with its row what the contract would refuse, and keeps the others', () => {
+    const { entries, faults } = take(
+      ['load', 'VB', 'held', 'note'],
+      [
+        ['rod', '25.6', '60', ''],
+        ['rod', '25.6', '1e8', ''],
+        ['ro\0d', '25.6', '60', ''],
+        ['rod', '25.6', '60', 'x'.repeat(2500)],
+        ['plate', '25.4', '60', 'fine'],
+      ],
+    )
+    expect(entries.map(({ reading }) => reading.load)).toEqual(['rod', 'plate'])
+    expect(faults.map(({ row }) => row)).toEqual([3, 4, 5])
+    expect(faults.map(({ sentence }) => sentence)).toEqual([
+      expect.stringMatching(/^Held/),
+      expect.stringMatching(/^Load/),
+      expect.stringMatching(/^Note: \d+ characters at most\.$/),
+    ])
+  })
+
   it('carries the range that a meter stood on', () => {
-    const { entries } = take(['load', 'VB'], [['rod', '25.6']], { ranges: new Map([['V_B', 'large']]) })
-    expect(entries[0]?.reading.values[0]?.range).toBe('large')
+    const range = randomUUID()
+    const { entries } = take(['load', 'VB'], [['rod', '25.6']], { ranges: new Map([['V_B', range]]) })
+    expect(entries[0]?.reading.values[0]?.range).toBe(range)
   })
 
   it('has its columns guessed, each target once', () => {

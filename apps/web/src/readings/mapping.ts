@@ -1,8 +1,10 @@
 import {
   alarms,
   ends,
+  Entry,
   fanStates,
   loadKinds,
+  sentences,
   type EntryOf,
   type Quantity,
   type Revision,
@@ -16,6 +18,7 @@ import {
   saysFahrenheit,
   writing,
 } from '@even-watt/core'
+import { safeParse } from 'zod/mini'
 import { shownTargets, type Mapping, type Target } from './targets'
 import { readTime } from './time'
 
@@ -114,7 +117,6 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
     }
     const load = texts.get('load') ?? (named ? '' : `step ${i + 1}`)
     if (!load) fault('load: say what was connected.')
-    if (load.length > 200) fault('load: 200 characters at most.')
     const display = shownIn(texts, fault)
     if (!values.length && !display && faults.length === count)
       fault('no value of any quantity is in this row.')
@@ -134,9 +136,9 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
     const step = repeats && before ? before.step : context.newId()
     if (!repeats) position += 10
     before = { load, step }
-    const observed = texts.get('seen and heard')?.slice(0, 300)
-    const note = texts.get('note')?.slice(0, 1000)
-    entries.push({
+    const observed = texts.get('seen and heard')
+    const note = texts.get('note')
+    const entry: EntryOf<'ladder'> = {
       id: context.newId(),
       kind: 'ladder',
       revision: context.revision.number,
@@ -155,7 +157,11 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
         ...(observed ? { observed } : {}),
         ...(note ? { note } : {}),
       },
-    })
+    }
+    // What the server would refuse, with all other rows, is told here with its row.
+    const { success, error } = safeParse(Entry, entry)
+    if (success) entries.push(entry)
+    else for (const { message } of sentences(error)) fault(message)
   })
   return { entries, faults }
 }
