@@ -1,3 +1,4 @@
+import { mostRows } from '../read/limits'
 import type { RowSink } from '../read/rows'
 import { readColumn, Reading, writeColumn, Writing } from './codec'
 
@@ -153,33 +154,57 @@ export interface Look {
 
 const tailGuess = 1 << 16
 const mostHeadings = 64
+/** Each is a thirty-second of the one below it. */
+const mostLevels = 8
 const none = () => new Error('These bytes are no stored log.')
 
-/** Whether an index names only what its file can hold: it may have come from a stranger. */
-function isSound({ headings, chunks, levels }: SeriesIndex, size: number): boolean {
-  const inside = (at: number, length: number) => at >= 0 && length >= 0 && at + length <= size
-  return (
-    Array.isArray(headings) &&
-    headings.length <= mostHeadings &&
-    Array.isArray(chunks) &&
-    chunks.every(
-      ([at, length, rows]) => inside(at, length) && rows > 0 && rows <= chunkRows && rows <= length,
-    ) &&
-    Array.isArray(levels) &&
-    levels.every(([at, count]) => inside(at, count * bucketBytes(headings.length)))
-  )
+/** Bytes of an index, at most: of the longest log it has some thirty thousand. */
+const mostIndex = 2 ** 20
+
+/**
+ * Whether an index names only what its file can hold, each row once: it may have come from a stranger, and what it says is
+ * made room for.
+ */
+function isSound(index: unknown, size: number): index is SeriesIndex {
+  if (typeof index !== 'object' || index === null) return false
+  const { headings, rows, chunks, levels } = index as Record<keyof SeriesIndex, unknown>
+  const width = Array.isArray(headings) ? headings.length : Infinity
+  if (width > mostHeadings || !isCount(rows) || rows > mostRows) return false
+  if (!Array.isArray(chunks) || !Array.isArray(levels) || levels.length > mostLevels) return false
+  let [end, sum] = [0, 0]
+  for (const chunk of chunks as unknown[]) {
+    if (!Array.isArray(chunk) || !chunk.every((one) => Number.isFinite(one))) return false
+    const [at, length, held] = chunk as number[]
+    if (!isCount(at) || !isCount(length) || !isCount(held)) return false
+    // A row has a byte at the least, and chunks follow on one another.
+    if (at < end || held < 1 || held > chunkRows || held > length) return false
+    end = at + length
+    sum += held
+  }
+  const areInside = (levels as unknown[]).every((level) => {
+    const [at, count] = Array.isArray(level) ? (level as unknown[]) : []
+    return isCount(at) && isCount(count) && count <= rows && at + count * bucketBytes(width) <= size
+  })
+  return end <= size && sum === rows && areInside
 }
+
+const isCount = (x: unknown): x is number => Number.isSafeInteger(x) && (x as number) >= 0
 
 /** Opens a stored log of so many bytes: only its index is read. Throws where the bytes are none. */
 export async function openSeries(size: number, bytesAt: BytesAt): Promise<SeriesIndex> {
   const from = Math.max(0, size - tailGuess)
   let end = await bytesAt(from, size - from)
+  if (end.length < tail) throw none()
   const length = new Reading(end.subarray(end.length - tail)).double()
-  if (!(length > 0 && length < size)) throw none()
+  if (!isCount(length) || length < 1 || length > mostIndex || length + tail > size) throw none()
   if (length + tail > end.length) end = await bytesAt(size - tail - length, length + tail)
-  const index = JSON.parse(
-    new TextDecoder().decode(end.subarray(end.length - tail - length, end.length - tail)),
-  ) as SeriesIndex
+  const words = new TextDecoder().decode(end.subarray(end.length - tail - length, end.length - tail))
+  let index: unknown
+  try {
+    index = JSON.parse(words)
+  } catch {
+    throw none()
+  }
   if (!isSound(index, size)) throw none()
   return index
 }

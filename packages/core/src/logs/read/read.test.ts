@@ -151,7 +151,7 @@ describe('a stored log', () => {
     expect([...close.times]).toContain(60_050)
   })
   it('refuses an index that names more than its file can hold', async () => {
-    const words = (index: object) => {
+    const words = (index: unknown) => {
       const text = new TextEncoder().encode(JSON.stringify(index))
       const whole = new Uint8Array(text.length + 8)
       whole.set(text)
@@ -162,6 +162,15 @@ describe('a stored log', () => {
       { headings: ['V'], rows: 1e12, chunks: [[0, 10, 1e12, 0, 1]], levels: [] },
       { headings: ['V'], rows: 1, chunks: [], levels: [[0, 1e9]] },
       { headings: 'V', rows: 1, chunks: [], levels: [] },
+      // The same rows over and over, to be made room for each time.
+      { headings: ['V'], rows: 20, chunks: Array<number[]>(2).fill([0, 10, 10, 0, 1]), levels: [] },
+      { headings: ['V'], rows: 1.5, chunks: [[0, 10, 1.5, 0, 1]], levels: [] },
+      { headings: ['V'], rows: 4, chunks: [['0', '10', '4', '0', '1']], levels: [] },
+      { headings: ['V'], rows: 4, chunks: [[0, 10, 4, null, 1]], levels: [] },
+      { headings: ['V'], rows: 5, chunks: [[0, 10, 4, 0, 1]], levels: [] },
+      { headings: ['V'], rows: 4, chunks: { every: 1 }, levels: [] },
+      null,
+      [],
     ]) {
       const bad = words(index)
       const at = (from: number, length: number) => Promise.resolve(bad.subarray(from, from + length))
@@ -169,7 +178,18 @@ describe('a stored log', () => {
     }
   })
   it('refuses bytes that are none', async () => {
-    await expect(openSeries(3, () => Promise.resolve(new Uint8Array(20)))).rejects.toThrow('no stored log')
+    const refused = (bytes: Uint8Array, size = bytes.length) =>
+      expect(
+        openSeries(size, (from, length) => Promise.resolve(bytes.subarray(from, from + length))),
+      ).rejects.toThrow('no stored log')
+    await refused(new Uint8Array(20), 3)
+    await refused(new Uint8Array(3))
+    await refused(new TextEncoder().encode('no index at all, but long enough'))
+    for (const length of [NaN, Infinity, 12.5, -1, 24, 40]) {
+      const lying = new Uint8Array(40)
+      new DataView(lying.buffer).setFloat64(32, length, true)
+      await refused(lying)
+    }
   })
 })
 
