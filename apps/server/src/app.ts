@@ -1,4 +1,3 @@
-import { trialJsonSchema } from '@even-watt/contract'
 import express, { type Express, type RequestHandler } from 'express'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
@@ -8,28 +7,13 @@ import { pinoHttp } from 'pino-http'
 import { gate, type Gate } from './backup/gate'
 import type { RestoreGround } from './backup/restore'
 import { backupRoutes } from './backup/routes'
+import { apiOf } from './api'
 import { atOnce, type Besides } from './besides/besides'
-import { captureRoutes } from './captures/routes'
 import type { Feed } from './database/feed'
-import { loadDemo } from './demo/load'
-import { fileRoutes } from './files/routes'
 import { jsonBody } from './http/json'
 import { guard, headers, onLoopback, type Front } from './http/guard'
 import { answerProblems, notFound, type WhyAway } from './http/problem'
 import type { Lan } from './lan/lan'
-import { lanRoutes } from './lan/routes'
-import { diaryRoutes } from './diary/routes'
-import { editionRoutes } from './editions/routes'
-import { checklistRoutes } from './checklists/routes'
-import { comparisonRoutes } from './comparisons/routes'
-import { loadRoutes } from './loads/routes'
-import { meterRoutes } from './meters/routes'
-import { refuseNoPhotograph } from './photographs/check'
-import { rigRoutes } from './rigs/routes'
-import { searchRoutes } from './search/routes'
-import { settingsRoutes } from './settings/routes'
-import { trialRoutes } from './trials/routes'
-import { unitRoutes } from './units/routes'
 
 export interface AppOptions {
   readonly pool: Pool
@@ -96,30 +80,8 @@ export function createApp({
     if (large) next()
     else small(request, response, next)
   })
-  app.use('/api/units', unitRoutes(pool))
-  app.use('/api/meters', meterRoutes(pool))
-  app.use('/api/rigs', rigRoutes(pool))
-  app.use('/api/loads', loadRoutes(pool))
-  app.use('/api/comparisons', comparisonRoutes(pool))
-  app.use('/api/checklists', checklistRoutes(pool))
-  app.use('/api/diaries', diaryRoutes(pool))
-  app.use('/api/editions', editionRoutes(pool))
-  if (lan) app.use('/api/lan', lanRoutes(pool, lan))
-  app.use('/api/search', searchRoutes(pool, besides))
-  app.use('/api/settings', settingsRoutes(pool))
-  app.use(
-    '/api/blobs',
-    fileRoutes(pool, (sha256) => refuseNoPhotograph(pool, sha256)),
-  )
-  app.use('/api', captureRoutes(pool, besides))
-  app.use('/api/trials', trialRoutes(pool, feed, besides))
-  app.post('/api/demo', async (_request, response) => {
-    await loadDemo(pool, demo)
-    response.status(204).end()
-  })
-  app.get('/api/schema/trial.json', (_request, response) => {
-    response.type('application/schema+json').send(JSON.stringify(trialJsonSchema()))
-  })
+  for (const [path, routes] of Object.entries(apiOf({ pool, feed, besides, lan, demo })))
+    app.use(`/api${path}`, routes)
   app.use('/api', () => {
     throw notFound('This address')
   })
