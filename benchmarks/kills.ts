@@ -7,8 +7,10 @@ import { pino } from 'pino'
 import { browserOptions } from '../e2e/support/browser'
 import { Installation } from '../e2e/support/installation'
 import { freshTrial, typeStep } from '../e2e/support/pages'
+import { killComputer } from './killedComputer'
+import { killRestore } from './killedRestore'
 
-const kills = Number(process.argv[2] ?? 25)
+const kills = Number(process.argv[2] ?? 67)
 /** Which are done: all, unless some are named. */
 const named = process.argv.slice(3)
 const windowOptions = { ...browserOptions, viewport: { width: 1280, height: 800 } }
@@ -140,4 +142,7 @@ async function entriesOf(page: Page, url: string, trial: string): Promise<Entry[
   }
 }
 
-await kill()
+const wanted = (way: string) => !named.length || named.includes(way)
+if (wanted('computer')) console.log(await killComputer(kills))
+if (wanted('restore')) console.log(await killRestore(kills))
+if (!named.length || named.some((way) => way !== 'computer' && way !== 'restore')) await kill()

@@ -258,7 +258,7 @@ describe('whatever is asked under /api', () => {
       })
 
     const ask = ({ method, path, headers, body }: Drawn) =>
-      new Promise<{ status: number; type: string; text: string }>((resolve, reject) => {
+      new Promise<{ status: number; type: string; text: string }>((resolve) => {
         const asked = request(
           { port, host: '127.0.0.1', method, path, headers, agent },
           (answer: IncomingMessage) => {
