@@ -2,7 +2,7 @@ import { linearForms, standard, type Uncertain } from '../meters'
 import type { Regime } from './fan'
 import type { FanState, LossPoint } from './lossPoint'
 import { planOf } from './lossPlan'
-import { farOff, ownVariance, solveLoss, type LossSystem } from './lossSystem'
+import { errorsOf, farOff, solveLoss, type LossSystem } from './lossSystem'
 import { misfitOf } from './misfit'
 
 export interface LossFit {
@@ -71,18 +71,14 @@ export function fitLoss(points: readonly LossPoint[], name: string): LossFit | N
 
 /** The terms of a solved curve, back in watts per VA, with all that is uncertain about them. */
 function fitOf(system: LossSystem, name: string): LossFit {
-  const { plan, free, kept, held, errors, variances, residuals, chi } = system
+  const { plan, free, kept, held, slopes, variances, residuals, chi } = system
   const { top, states, sorted } = plan
   const size = 3 + states.length
   const wider = Math.max(1, chi) ** 2
-  const gains = new Map<Uncertain, readonly number[]>(
-    sorted.map((point, r) => [
-      { value: point.loss.value, sources: errors[r] ?? new Map() },
-      free.gains[r] ?? [],
-    ]),
-  )
+  const errors = sorted.map((point, r) => errorsOf(point, slopes[r] ?? 0))
+  const gains = errors.map((one, r) => [one, free.gains[r] ?? []] as const)
   // What is independent in each point beside its own sources: its scatter, and what the points show beyond.
-  const extra = sorted.map((_, r) => (variances[r] ?? 0) * wider - ownVariance(errors[r]))
+  const extra = sorted.map((_, r) => (variances[r] ?? 0) * wider - (errors[r]?.own ?? 0))
   const scatter = Array.from({ length: size }, (_, i) =>
     Array.from({ length: size }, (_unused, j) =>
       free.gains.reduce((sum, gain, r) => sum + (gain[i] ?? 0) * (gain[j] ?? 0) * (extra[r] ?? 0), 0),

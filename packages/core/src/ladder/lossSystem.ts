@@ -1,4 +1,5 @@
-import { independent } from '../meters'
+import { ownCovariance, splitOf, type Split } from '../meters'
+import { remembering } from '../remember'
 import { dot, leastSquares, type LeastSquares } from './leastSquares'
 import { planOf, type LossPlan } from './lossPlan'
 import type { LossPoint } from './lossPoint'
@@ -12,8 +13,8 @@ export interface LossSystem {
   readonly free: LeastSquares
   readonly kept: LeastSquares
   readonly held: readonly number[]
-  /** Sources of each point's loss along the curve, S's own errors carried over by its slope. */
-  readonly errors: readonly ReadonlyMap<string, number>[]
+  /** W per VA of the curve at each point, by which S's own errors are carried over into the loss. */
+  readonly slopes: readonly number[]
   /** Variance of each point by its independent parts, W². */
   readonly variances: readonly number[]
   readonly residuals: readonly number[]
@@ -44,14 +45,14 @@ function solve(plan: LossPlan): LossSystem {
   const all = Array.from({ length: 3 + plan.states.length }, (_, i) => i)
   const typical = Math.max(...y.map(Math.abs), 1e-9)
   const weigh = (slopeAt: (S: number) => number) => {
-    const errors = sorted.map((point) => errorsOf(point, slopeAt(point.S.value)))
+    const slopes = sorted.map(({ S }) => slopeAt(S.value))
     const variances = sorted.map(
-      ({ scatter }, r) => ownVariance(errors[r]) + scatter ** 2 + (1e-9 * typical) ** 2,
+      (point, r) => ownVariance(point, slopes[r] ?? 0) + point.scatter ** 2 + (1e-9 * typical) ** 2,
     )
-    return { errors, variances, free: leastSquares(rows, y, variances, all) }
+    return { slopes, variances, free: leastSquares(rows, y, variances, all) }
   }
   const [, linear = 0, square = 0] = weigh(() => 0).free.theta
-  const { errors, variances, free } = weigh((S) => (linear + (2 * square * S) / top) / top)
+  const { slopes, variances, free } = weigh((S) => (linear + (2 * square * S) / top) / top)
   const held: number[] = []
   let kept = free
   for (;;) {
@@ -73,23 +74,29 @@ function solve(plan: LossPlan): LossSystem {
     free,
     kept,
     held,
-    errors,
+    slopes,
     variances,
     residuals,
     chi: spare > 0 ? Math.sqrt(squares / spare) : 0,
   }
 }
 
-function errorsOf({ loss, S }: LossPoint, slope: number): ReadonlyMap<string, number> {
-  if (slope === 0) return loss.sources
-  const errors = new Map(loss.sources)
-  for (const [source, s] of S.sources) errors.set(source, (errors.get(source) ?? 0) - slope * s)
-  return errors
+const sameOwn = remembering<LossPoint['loss']['sources'], number>()
+
+/** Variance of a point's loss by what is its own, along a curve of that slope. */
+function ownVariance({ loss, S }: LossPoint, slope: number): number {
+  const { own } = splitOf(loss)
+  if (slope === 0) return own
+  const both = sameOwn(loss.sources, [S.sources], () => ownCovariance(loss, S))
+  return own - 2 * slope * both + slope ** 2 * splitOf(S).own
 }
 
-/** Variance by the sources that are one reading's own. */
-export const ownVariance = (errors: ReadonlyMap<string, number> = new Map()): number =>
-  independent({ value: 0, sources: errors }) ** 2
+/** Errors of a point's loss along a curve of that slope: those of S are carried over by it. */
+export function errorsOf(point: LossPoint, slope: number): Split {
+  const shared = new Map(splitOf(point.loss).shared)
+  for (const [source, s] of splitOf(point.S).shared) shared.set(source, (shared.get(source) ?? 0) - slope * s)
+  return { own: ownVariance(point, slope), shared: [...shared] }
+}
 
 /** How far a point lies off, in its own uncertainty, its own pull on the curve taken out; 0 where it alone decides. */
 export function farOff({ kept, residuals, variances }: LossSystem, r: number): number {

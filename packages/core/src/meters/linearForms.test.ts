@@ -1,5 +1,15 @@
 import fc from 'fast-check'
-import { combine, covariance, linearForms, ownSource, specificationSource, standard, type Uncertain } from '.'
+import {
+  combine,
+  covariance,
+  linearForms,
+  ownCovariance,
+  ownSource,
+  specificationSource,
+  splitOf,
+  standard,
+  type Uncertain,
+} from '.'
 
 const sensitivity = fc.double({ min: -3, max: 3, noNaN: true })
 const input = fc.record({
@@ -22,7 +32,11 @@ describe('results linear in many readings', () => {
           }
           return [x, gains] as const
         })
-        const forms = linearForms(new Map(readings), 3, 'test')
+        const forms = linearForms(
+          readings.map(([x, gains]) => [splitOf(x), gains] as const),
+          3,
+          'test',
+        )
         const long = [0, 1, 2].map((k) =>
           combine(
             0,
@@ -42,8 +56,28 @@ describe('results linear in many readings', () => {
     )
   })
 
+  it('know what two values have in common by one reading of their own', () => {
+    const [own, spec] = [ownSource('P', '1'), specificationSource('m', 'r')]
+    const x = {
+      value: 1,
+      sources: new Map([
+        [own, 2],
+        [spec, 3],
+      ]),
+    }
+    const y = {
+      value: 1,
+      sources: new Map([
+        [own, -0.5],
+        [spec, 7],
+      ]),
+    }
+    expect(ownCovariance(x, y)).toBe(-1)
+    expect(splitOf(x)).toEqual({ own: 4, shared: [[spec, 3]] })
+  })
+
   it('take in scatter that no source explains', () => {
-    const [one] = linearForms(new Map(), 1, 'test', [[0.25]])
+    const [one] = linearForms([], 1, 'test', [[0.25]])
     expect([...(one?.values() ?? [])]).toEqual([0.5])
   })
 })

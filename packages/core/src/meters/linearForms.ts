@@ -1,5 +1,5 @@
-import { isOwn, ownSource } from './sources'
-import type { Uncertain } from './uncertain'
+import { ownSource } from './sources'
+import type { Split } from './split'
 
 /**
  * Results that are linear in many uncertain inputs, as forms over the inputs' sources (JCGM 102).
@@ -9,7 +9,7 @@ import type { Uncertain } from './uncertain'
  * results, and is folded in with them.
  */
 export function linearForms(
-  gains: ReadonlyMap<Uncertain, ArrayLike<number>>,
+  gains: Iterable<readonly [Split, ArrayLike<number>]>,
   size: number,
   name: string,
   scatter?: readonly (readonly number[])[],
@@ -18,20 +18,19 @@ export function linearForms(
   const folded = Array.from({ length: size }, (_, i) =>
     Float64Array.from({ length: size }, (_unused, j) => scatter?.[i]?.[j] ?? 0),
   )
-  for (const [{ sources }, gain] of gains) {
-    let own = 0
+  for (const [{ own, shared: sources }, gain] of gains) {
     for (const [source, sensitivity] of sources) {
-      if (isOwn(source)) own += sensitivity ** 2
-      else {
-        let sums = shared.get(source)
-        if (!sums) shared.set(source, (sums = new Float64Array(size)))
-        for (let i = 0; i < size; i++) sums[i] = (sums[i] as number) + (gain[i] ?? 0) * sensitivity
-      }
+      let sums = shared.get(source)
+      if (!sums) shared.set(source, (sums = new Float64Array(size)))
+      for (let i = 0; i < size; i++) sums[i] = (sums[i] as number) + (gain[i] as number) * sensitivity
     }
     if (own > 0)
-      folded.forEach((row, i) => {
-        for (let j = 0; j < size; j++) row[j] = (row[j] ?? 0) + (gain[i] ?? 0) * (gain[j] ?? 0) * own
-      })
+      for (let i = 0; i < size; i++) {
+        const row = folded[i] as Float64Array
+        const most = (gain[i] as number) * own
+        if (most !== 0)
+          for (let j = 0; j < size; j++) row[j] = (row[j] as number) + most * (gain[j] as number)
+      }
   }
   const factor = cholesky(folded)
   const forms = Array.from(

@@ -1,5 +1,5 @@
 import { decides, derive, isFigure, type Derived, type Figure } from '../figures'
-import { linearForms, type Uncertain } from '../meters'
+import { linearForms, splitOf, type Uncertain } from '../meters'
 import { excess, isLine, lineOf, type Line, type Observation } from './line'
 import { offLine } from './offLine'
 
@@ -154,7 +154,8 @@ function termsOf(lines: readonly Line[], name: string): Terms {
       scatter[start + k]?.splice(start, row.length, ...row.map((c) => more * c)),
     )
   }
-  const forms = linearForms(gains, size, name, scatter)
+  const split = [...gains].map(([x, gained]) => [splitOf(x), gained] as const)
+  const forms = linearForms(split, size, name, scatter)
   return (line, k) => ({
     value: line.fit.coefficients[k] ?? 0,
     sources: forms[(starts.get(line) ?? 0) + k] ?? new Map<string, number>(),

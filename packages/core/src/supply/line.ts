@@ -1,6 +1,5 @@
 import type { Figure } from '../figures'
-import { isOwn, type Uncertain } from '../meters'
-import { remembering } from '../remember'
+import { splitOf } from '../meters'
 import { regress, type Regression } from './regression'
 
 /** Volts along one line, as a sum of figures with their signs, at one current. */
@@ -80,16 +79,6 @@ export function isClear(drifting: Fitted, plain: Pick<Fitted, 'chiSquared' | 'fr
   return left(drifting) < left(plain) / 2 && Math.abs(drifting.coefficients[2] ?? 0) > 3 * u
 }
 
-const sameOwn = remembering<Uncertain, number>()
-
-/** Variance of a reading's independent parts. */
-const ownVariance = (x: Uncertain): number =>
-  sameOwn(x, [], () => {
-    let sum = 0
-    for (const [source, sensitivity] of x.sources) if (isOwn(source)) sum += sensitivity ** 2
-    return sum
-  })
-
 /** 1/u² of each observation across the line that they make. */
 export const weightsOf = (observations: readonly Observation[]): number[] =>
   settledWeights(
@@ -104,9 +93,9 @@ function settledWeights(
   V: readonly number[],
   observations: readonly Observation[],
 ): number[] {
-  const varianceI = observations.map((one) => ownVariance(one.I.x))
+  const varianceI = observations.map((one) => splitOf(one.I.x).own)
   const varianceV = observations.map((one) =>
-    one.volts.reduce((sum, [figure]) => sum + ownVariance(figure.x), 0),
+    one.volts.reduce((sum, [figure]) => sum + splitOf(figure.x).own, 0),
   )
   const across = (R: number) => {
     const variance = varianceV.map((v, i) => v + R ** 2 * (varianceI[i] ?? 0))
