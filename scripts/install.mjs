@@ -53,7 +53,7 @@ function installPackages() {
     existsSync(stamp) && readFileSync(stamp, 'utf8') === lock && existsSync(join(root, 'node_modules', 'tsx'))
   if (current) return
   console.log('Installing packages …')
-  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+  const done = spawnSync('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error'], {
     cwd: root,
     stdio: 'inherit',
   })
