@@ -1,7 +1,7 @@
 import { bankNominal, voltCount } from '@even-watt/core'
 import { AtOnce } from '../rigs/atOnce/AtOnce'
 import { LoadSlider } from '../rigs/atOnce/LoadSlider'
-import { useSlidLoad } from '../rigs/atOnce/useSlidLoad'
+import { SlidCurrent, useSlidCurrent } from '../rigs/atOnce/SlidCurrent'
 import { useUnitQuestion } from '../rigs/atOnce/useUnitQuestion'
 import { RigPicture } from '../rigs/RigPicture'
 import { StageHead } from '../trials/StageHead'
@@ -13,9 +13,6 @@ import { SupplyTable } from './SupplyTable'
 export function SupplyPage() {
   const { analysis } = useTrial()
   const { supply } = analysis
-  const unit = useUnitQuestion(analysis)
-  const load = useSlidLoad(supply.known, bankNominal(analysis.record.revision.rig.bank))
-  const { current, later } = load
   return (
     <>
       <StageHead />
@@ -26,16 +23,31 @@ export function SupplyPage() {
           {sentence}
         </Notice>
       ))}
+      <SlidCurrent>
+        <AtSlidCurrent />
+      </SlidCurrent>
+    </>
+  )
+}
+
+function AtSlidCurrent() {
+  const { analysis } = useTrial()
+  const { revision } = analysis.record
+  const unit = useUnitQuestion(analysis)
+  const current = useSlidCurrent()
+  const { known, surveys } = analysis.supply
+  return (
+    <>
       <h2 className="mt-4">At {current} A</h2>
-      <LoadSlider load={load} />
+      <LoadSlider known={known} nominal={bankNominal(revision.rig.bank)} />
       <RigPicture analysis={analysis} at={current} />
       <AtOnce
-        key={analysis.record.revision.number}
-        current={later}
-        rig={analysis.record.revision.rig}
-        known={supply.known}
-        survey={supply.surveys.at(-1)}
-        count={voltCount(analysis.record.revision)}
+        key={revision.number}
+        current={current}
+        rig={revision.rig}
+        known={known}
+        survey={surveys.at(-1)}
+        count={voltCount(revision)}
         unit={unit}
       />
     </>

@@ -1,10 +1,21 @@
-import { say } from '@even-watt/core'
+import { say, type KnownSupply } from '@even-watt/core'
+import { startTransition, useEffect } from 'react'
 import { Notice } from '../../ui/Notice'
-import type { SlidLoad } from './useSlidLoad'
+import { useSetSlidCurrent } from './SlidCurrent'
+import { useSlidLoad } from './useSlidLoad'
 
-/** The load on the unit's input, slid or moved with the arrow keys, in amperes or watts. */
-export function LoadSlider({ load }: { load: SlidLoad }) {
-  const { by, value, most, slide, choose, current, beyond } = load
+interface Props {
+  readonly known: KnownSupply | undefined
+  /** V of the bank. */
+  readonly nominal: number
+}
+
+/** The load on the unit's input, within a SlidCurrent: slid or moved with the arrow keys, in amperes or watts. */
+export function LoadSlider({ known, nominal }: Props) {
+  const { by, value, most, slide, choose, current, beyond } = useSlidLoad(known, nominal)
+  const set = useSetSlidCurrent()
+  // The slide itself is drawn first: what hangs on it may take longer.
+  useEffect(() => startTransition(() => set(current)), [current, set])
   return (
     <div>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">

@@ -1,6 +1,6 @@
 import { bonds, elementKinds, Rig, type ElementKind } from '@even-watt/contract'
 import { bankNominal, checkRig, promisedSupply, writing } from '@even-watt/core'
-import { lazy, Suspense, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useMemo, useRef, useState, type ComponentProps } from 'react'
 import { v7 } from 'uuid'
 import { safeParse } from 'zod/mini'
 import { api } from '../../api/api'
@@ -9,7 +9,7 @@ import { same, SelectField, TextField } from '../../ui/form'
 import { UndoRedo } from '../../ui/UndoRedo'
 import { useHistory } from '../../ui/useHistory'
 import { LoadSlider } from '../atOnce/LoadSlider'
-import { useSlidLoad } from '../atOnce/useSlidLoad'
+import { SlidCurrent, useSlidCurrent } from '../atOnce/SlidCurrent'
 import { hungMeters } from '../drawing/hung'
 import { lossesAt } from '../drawing/losses'
 import { RigDrawing } from '../drawing/RigDrawing'
@@ -34,7 +34,28 @@ import { TypicalFields } from './TypicalFields'
 const AtOnce = lazy(async () => ({ default: (await import('../atOnce/AtOnce')).AtOnce }))
 
 /** A rig is built by drawing it: bank at the left, unit at the right, what is chosen opens below. */
-export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
+export const RigFields = (props: FieldsProps<RigForm>) => (
+  <SlidCurrent>
+    <Fields {...props} />
+  </SlidCurrent>
+)
+
+type Drawn = Omit<ComponentProps<typeof RigDrawing>, 'losses'> & {
+  /** As far as it can be read. */
+  readonly whole: Rig | undefined
+}
+
+function DrawnAtSlid({ whole, ...drawing }: Drawn) {
+  const current = useSlidCurrent()
+  const losses = useMemo(() => whole && lossesAt(whole, current), [whole, current])
+  return <RigDrawing {...drawing} {...(losses ? { losses } : {})} />
+}
+
+const SlidAmps = () => useSlidCurrent()
+
+const AtOnceAtSlid = ({ rig }: { rig: Rig }) => <AtOnce rig={rig} current={useSlidCurrent()} />
+
+function Fields({ form, errorAt }: FieldsProps<RigForm>) {
   const values = form.watch()
   const { data: meters = [] } = api.useMetersQuery()
   const [selected, setSelected] = useState<string>()
@@ -50,9 +71,6 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
     form.reset(before, { keepDefaultValues: true, keepErrors: true }),
   )
   const promised = useMemo(() => rig && promisedSupply(rig), [rig])
-  const load = useSlidLoad(promised, rig ? bankNominal(rig.bank) : 12)
-  const { current, later } = load
-  const losses = useMemo(() => rig && lossesAt(rig, current), [rig, current])
   const remarks = useMemo(() => (rig ? checkRig(rig) : []), [rig])
 
   const sides = (): Sides => ({ positive: form.getValues('positive'), negative: form.getValues('negative') })
@@ -116,11 +134,11 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
         />
       </section>
       <section aria-label="Drawing of the rig">
-        <RigDrawing
+        <DrawnAtSlid
+          whole={rig}
           rig={values}
           unit="the unit"
           meters={hungMeters(values, meters)}
-          {...(losses ? { losses } : {})}
           marked={new Set(remarks.map(({ at }) => at))}
           selected={selected}
           onSelect={(id) => setSelected(id === selected ? undefined : id)}
@@ -131,7 +149,7 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
             removeBattery: dropBattery,
           }}
         />
-        {rig && <LoadSlider load={load} />}
+        {rig && <LoadSlider known={promised} nominal={bankNominal(rig.bank)} />}
         <div className="no-print mt-1 flex flex-wrap items-baseline gap-x-5 gap-y-1">
           {(['positive', 'negative'] as const).map((side) => (
             <span key={side} className="flex flex-wrap items-baseline gap-x-2">
@@ -217,10 +235,12 @@ export function RigFields({ form, errorAt }: FieldsProps<RigForm>) {
       </section>
       <MeterHanging form={form} errorAt={errorAt} />
       <section>
-        <h2>At {current} A</h2>
+        <h2>
+          At <SlidAmps /> A
+        </h2>
         {rig ? (
           <Suspense fallback={<p className="text-quiet">Opening …</p>}>
-            <AtOnce rig={rig} current={later} />
+            <AtOnceAtSlid rig={rig} />
           </Suspense>
         ) : (
           <p className="text-quiet">
