@@ -19,6 +19,7 @@ import {
   writing,
 } from '@even-watt/core'
 import { safeParse } from 'zod/mini'
+import { bounds } from './readTable'
 import { shownTargets, type Mapping, type Target } from './targets'
 import { readTime } from './time'
 
@@ -158,10 +159,10 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
         ...(note ? { note } : {}),
       },
     }
-    // What the server would refuse, with all other rows, is told here with its row.
-    const { success, error } = safeParse(Entry, entry)
-    if (success) entries.push(entry)
-    else for (const { message } of sentences(error)) fault(message)
+    // What the server would refuse, with all other rows, is told here with its row; of more than it takes at once nothing is sent.
+    const refused = entries.length < bounds.atOnce ? safeParse(Entry, entry).error : undefined
+    if (refused) for (const { message } of sentences(refused)) fault(message)
+    else entries.push(entry)
   })
   return { entries, faults }
 }

@@ -17,7 +17,7 @@ describe('a CSV from a stranger', () => {
       'Row 3 has a cell of more than 4000 characters: is a quotation mark not closed?',
     )
     const some = Array.from({ length: 10 }, () => ['1'])
-    expect(whyNot(some, 19_992)).toBeUndefined()
-    expect(whyNot(some, 19_993)).toBe('The file has more than 20000 rows.')
+    expect(whyNot(some, 199_992)).toBeUndefined()
+    expect(whyNot(some, 199_993)).toBe('The file has more than 200000 rows.')
   })
 })

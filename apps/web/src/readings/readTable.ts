@@ -4,7 +4,7 @@ import { formatNumber } from '@even-watt/core'
 /** Bounds of a file from a stranger. */
 export const bounds = {
   bytes: 12 * 2 ** 20,
-  rows: 20_000,
+  rows: 200_000,
   columns: 100,
   atOnce: 5000,
   /** Characters of a cell, and bytes of a line. */
