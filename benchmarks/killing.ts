@@ -30,7 +30,7 @@ export async function trialOn(url: string, title: string): Promise<string> {
 export async function stepOf(url: string, trial: string): Promise<{ id: string; answer: Response }> {
   if (!sample) throw new Error('no sample')
   const id = randomUUID()
-  const entry = { ...sample, id, reading: { ...sample.reading, values: [] } }
+  const entry = { ...sample, id, reading: { ...sample.reading, step: randomUUID(), values: [] } }
   return { id, answer: await fetch(`${url}/api/trials/${trial}/entries`, json('POST', [entry])) }
 }
 

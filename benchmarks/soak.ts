@@ -71,7 +71,7 @@ async function soak(): Promise<void> {
     })
   const step = (trial: string) =>
     send('POST', `trials/${trial}/entries`, [
-      { ...sample, id: randomUUID(), reading: { ...sample.reading, values: [] } },
+      { ...sample, id: randomUUID(), reading: { ...sample.reading, step: randomUUID(), values: [] } },
     ])
 
   const client = async (which: number) => {
