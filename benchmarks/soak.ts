@@ -55,11 +55,15 @@ async function soak(): Promise<void> {
   if (!sample) throw new Error('no sample')
   const { trials } = (await (await fetch(`${place.url}/api/trials`)).json()) as TrialPage
   const until = Date.now() + minutes * 60_000
-  const counts = { asked: 0, refused: 0, streams: 0 }
+  const counts = { asked: 0, refused: 0, broken: 0, streams: 0 }
 
   const ask = async (path: string, how?: RequestInit) => {
-    const answer = await fetch(`${place.url}/api/${path}`, how)
     counts.asked += 1
+    const answer = await fetch(`${place.url}/api/${path}`, how).catch(() => undefined)
+    if (!answer) {
+      counts.broken += 1
+      return
+    }
     if (answer.status >= 500) counts.refused += 1
     await answer.arrayBuffer()
   }
@@ -138,7 +142,7 @@ async function soak(): Promise<void> {
     some.reduce((sum, row) => sum + (row[i] ?? 0), 0) / some.length
   const third = Math.ceil(rows.length / 3)
   console.log(
-    `\n${clients} clients, ${minutes} min: ${counts.asked} requests, ${counts.streams} streams, ${counts.refused} answers of 500 and more`,
+    `\n${clients} clients, ${minutes} min: ${counts.asked} requests, ${counts.streams} streams, ${counts.refused} answers of 500 and more, ${counts.broken} broken connections`,
   )
   heads
     .slice(1)
