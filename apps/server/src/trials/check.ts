@@ -5,7 +5,7 @@ import { faultsOfFiles } from '../files/check'
 import { ProblemError } from '../http/problem'
 import { faultsOfPhotographs } from '../photographs/check'
 import { faultsIn, mostFaults, referenceOf, type Fields } from './faults'
-import { appendEntries, lockTrial, revisionNumbers } from './record'
+import { appendEntries, lockTrial } from './record'
 
 const doNotFit = (fields: Fields) =>
   new ProblemError(422, 'Some entries do not fit this trial.', undefined, fields.slice(0, mostFaults))
@@ -37,7 +37,7 @@ export async function takeEntries(
   trial: string,
   sent: readonly Entry[],
 ): Promise<number> {
-  await lockTrial(client, trial)
+  const { entries: held, revisions } = await lockTrial(client, trial)
   const { entries, fields } = withoutRepeats(sent)
   const ids = [
     ...entries.map((entry) => entry.id),
@@ -49,7 +49,6 @@ export async function takeEntries(
   )
   const stored = new Map(rows.map((row) => [row.id, row]))
   const here = new Set(rows.filter((row) => row.trial === trial).map((row) => row.id))
-  const revisions = await revisionNumbers(client, trial)
   entries.forEach((entry, i) => {
     const known = stored.get(entry.id)
     if (known && (known.trial !== trial || !sameContent(known.body, entry)))
@@ -65,10 +64,7 @@ export async function takeEntries(
   )
   if (fields.length) throw doNotFit(fields)
   const fresh = entries.filter(({ id }) => !stored.has(id))
-  const { rows: held } = await client.query<{ entries: number }>('select entries from trial where id = $1', [
-    trial,
-  ])
-  if ((held[0]?.entries ?? 0) + fresh.length > mostEntries)
+  if (held + fresh.length > mostEntries)
     throw new ProblemError(
       422,
       `A trial holds ${mostEntries} entries at most.`,

@@ -160,13 +160,6 @@ export async function trialState(db: Queryable, trial: string): Promise<string> 
   return JSON.stringify(rows[0])
 }
 
-/** The numbers of a trial's rig revisions, without what stands in them; a trial always has one. */
-export async function revisionNumbers(db: Queryable, trial: string): Promise<ReadonlySet<number>> {
-  const { rows } = await db.query<{ number: number }>('select number from revision where trial = $1', [trial])
-  if (!rows.length) throw notFound('This trial')
-  return new Set(rows.map(({ number }) => number))
-}
-
 /** A new trial without revisions; they are added by `addRevision`. */
 export async function insertTrial(
   db: Queryable,
@@ -211,13 +204,25 @@ export async function addRevision(
   await tellOf(db, trial)
 }
 
+/** What a trial holds while nobody else may append to it: how many entries, and the numbers of its rig revisions. */
+export interface LockedTrial {
+  readonly entries: number
+  readonly revisions: ReadonlySet<number>
+}
+
 /**
  * Holds everybody else's appends to a trial back until this transaction ends, so that the order of sequence numbers is
  * the order in which entries come to be seen.
  */
-export async function lockTrial(client: PoolClient, trial: string): Promise<void> {
-  const { rowCount } = await client.query('select 1 from trial where id = $1 for update', [trial])
-  if (!rowCount) throw notFound('This trial')
+export async function lockTrial(client: PoolClient, trial: string): Promise<LockedTrial> {
+  const { rows } = await client.query<{ entries: number; numbers: number[] }>(
+    `select entries, array(select number from revision where trial = $1) as numbers
+     from trial where id = $1 for update`,
+    [trial],
+  )
+  const [found] = rows
+  if (!found) throw notFound('This trial')
+  return { entries: found.entries, revisions: new Set(found.numbers) }
 }
 
 export const appendEntries = (
