@@ -55,15 +55,18 @@ export async function threads(): Promise<Besides> {
     if (asked) thread.take(asked)
     else free.push(thread)
   }
-  const gone = (thread: Thread) => {
-    begun -= 1
+  const leave = (thread: Thread) => {
     const place = free.indexOf(thread)
     if (place >= 0) free.splice(place, 1)
+  }
+  const gone = (thread: Thread) => {
+    begun -= 1
+    leave(thread)
     if (waiting.length) begin()
   }
   const begin = () => {
     begun += 1
-    next(new Thread(program, next, gone))
+    next(new Thread(program, { done: next, leave, gone }))
   }
   return {
     run: (task, ...sent) =>
@@ -76,6 +79,13 @@ export async function threads(): Promise<Besides> {
   }
 }
 
+/** Told of what a thread does: it is free again, goes because nobody needs it, has ended. */
+interface Hall {
+  readonly done: (thread: Thread) => void
+  readonly leave: (thread: Thread) => void
+  readonly gone: (thread: Thread) => void
+}
+
 /** One thread, which does one task after another; a task that takes too long, or all memory, ends it. */
 class Thread {
   private readonly worker: Worker
@@ -84,8 +94,7 @@ class Thread {
 
   constructor(
     program: string,
-    private readonly done: (thread: Thread) => void,
-    gone: (thread: Thread) => void,
+    private readonly hall: Hall,
   ) {
     this.worker = new Worker(program, { eval: true, execArgv: [], resourceLimits })
     this.worker.on('message', (answer: Answer) => {
@@ -96,13 +105,13 @@ class Thread {
         const { status, title, detail, fields, type } = answer.problem
         task?.reject(new ProblemError(status, title, detail, fields, type))
       } else task?.reject(new Error(answer.fault))
-      this.done(this)
+      this.hall.done(this)
     })
     this.worker.on('error', (error) => this.task?.reject(error))
     this.worker.on('exit', () => {
       clearTimeout(this.timer)
       this.task?.reject(new Error('The thread ended without an answer.'))
-      gone(this)
+      this.hall.gone(this)
     })
     this.rest()
   }
@@ -122,6 +131,10 @@ class Thread {
     clearTimeout(this.timer)
     this.task = undefined
     this.worker.unref()
-    this.timer = setTimeout(() => void this.worker.terminate(), idle).unref()
+    this.timer = setTimeout(() => {
+      // First, so that nothing is handed to a thread on its way out.
+      this.hall.leave(this)
+      void this.worker.terminate()
+    }, idle).unref()
   }
 }

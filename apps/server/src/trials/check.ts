@@ -4,11 +4,8 @@ import type { PoolClient } from 'pg'
 import { faultsOfFiles } from '../files/check'
 import { ProblemError } from '../http/problem'
 import { faultsOfPhotographs } from '../photographs/check'
-import { faultsIn, mostFaults, referenceOf, type Fields } from './faults'
+import { doNotFit, faultsIn, referenceOf, type Fields } from './faults'
 import { appendEntries, lockTrial } from './record'
-
-const doNotFit = (fields: Fields) =>
-  new ProblemError(422, 'Some entries do not fit this trial.', undefined, fields.slice(0, mostFaults))
 
 // As JSON has it: what is not there and what is undefined are the same, and so are 0 and −0.
 const asStored = (entry: Entry): unknown => JSON.parse(JSON.stringify(entry))
@@ -62,7 +59,7 @@ export async function takeEntries(
     ...(await faultsOfFiles(client, trial, entries)),
     ...(await faultsOfPhotographs(client, entries.entries())),
   )
-  if (fields.length) throw doNotFit(fields)
+  if (fields.length) throw doNotFit('Some entries do not fit this trial.', fields)
   const fresh = entries.filter(({ id }) => !stored.has(id))
   if (held + fresh.length > mostEntries)
     throw new ProblemError(

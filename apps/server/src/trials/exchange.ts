@@ -4,7 +4,7 @@ import { transaction } from '../database/pool'
 import { ProblemError } from '../http/problem'
 import { parse } from '../http/validate'
 import { faultsOfPhotographs } from '../photographs/check'
-import { mostFaults } from './faults'
+import { doNotFit } from './faults'
 import { addRevision, appendRows, insertTrial } from './record'
 import type { TakenTrial } from './taken'
 
@@ -34,13 +34,7 @@ export async function importTrial(pool: Pool, { trial, entries, photographs }: T
         'Nothing was taken in.',
       )
     const told = await faultsOfPhotographs(client, photographs)
-    if (told.length)
-      throw new ProblemError(
-        422,
-        'Some photographs of this file cannot be taken in.',
-        undefined,
-        told.slice(0, mostFaults),
-      )
+    if (told.length) throw doNotFit('Some photographs of this file cannot be taken in.', told)
     await appendRows(client, trial.id, entries)
   })
   return trial.id

@@ -1,5 +1,5 @@
 import type { Entry } from '@even-watt/contract'
-import type { ProblemError } from '../http/problem'
+import { ProblemError } from '../http/problem'
 
 export type Fields = NonNullable<ProblemError['fields']>
 
@@ -46,4 +46,7 @@ export function faultsIn(
 }
 
 /** At most so many faults are told of at once: a batch of thousands would be answered with megabytes. */
-export const mostFaults = 20
+const mostFaults = 20
+
+export const doNotFit = (title: string, fields: Fields) =>
+  new ProblemError(422, title, undefined, fields.slice(0, mostFaults))

@@ -9,7 +9,7 @@ import {
 import { ProblemError } from '../http/problem'
 import { readJson } from '../http/readJson'
 import { parse } from '../http/validate'
-import { faultsIn, mostFaults } from './faults'
+import { doNotFit, faultsIn } from './faults'
 import { filesOf } from './filesOf'
 import { rowsOf, type EntryRows } from './rows'
 
@@ -48,19 +48,12 @@ export function takenOf(document: TrialDocument): TakenTrial {
   const { trial } = document
   // What another installation made of captures is not taken over: their bytes come along, and are worked here.
   const entries = document.entries.filter(({ kind }) => kind !== 'worked again')
-  if (!trial.revisions.length) throw new ProblemError(422, 'This file has no rig revision.')
   const numbers = trial.revisions.map((revision) => revision.number)
   if (numbers.some((number, i) => number !== i + 1)) {
     throw new ProblemError(422, 'The rig revisions of this file are not numbered 1, 2, 3 …')
   }
   const fields = faultsIn(entries, new Set(numbers), new Set())
-  if (fields.length)
-    throw new ProblemError(
-      422,
-      'Some entries of this file do not fit its trial.',
-      undefined,
-      fields.slice(0, mostFaults),
-    )
+  if (fields.length) throw doNotFit('Some entries of this file do not fit its trial.', fields)
   if (new Set(entries.map((entry) => entry.id)).size !== entries.length) {
     throw new ProblemError(422, 'Two entries of this file have the same id.')
   }
