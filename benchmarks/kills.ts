@@ -6,7 +6,7 @@ import { createPool } from '@even-watt/server/database/pool'
 import { pino } from 'pino'
 import { browserOptions } from '../e2e/support/browser'
 import { Installation } from '../e2e/support/installation'
-import { freshTrial, typeStep } from '../e2e/support/pages'
+import { freshTrial, captureStep } from '../e2e/support/pages'
 import { killComputer } from './killedComputer'
 import { killRestore } from './killedRestore'
 
@@ -36,7 +36,7 @@ async function kill(): Promise<void> {
     await page.getByRole('textbox', { name: 'Load', exact: true }).waitFor({ timeout: 60_000 })
   }
   const capture = async (name: string) => {
-    await typeStep(page, name, ['26.1', '26.0', '14.4', '230', '1.5', '350'])
+    await captureStep(page, name, ['26.1', '26.0', '14.4', '230', '1.5', '350'])
     expected.push(name)
   }
   const attach = async () => {
