@@ -1,9 +1,15 @@
-import AxeBuilder from '@axe-core/playwright'
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
+import type axe from 'axe-core'
+import { createRequire } from 'node:module'
 import { demoUrl, trialNamed } from './support/pages'
 import { library, stages } from './support/screens'
 
-/** Parts of the work order, so that two workers share it however long it grows. */
+const axeFile = createRequire(import.meta.url).resolve('axe-core/axe.min.js')
+
+// The longest file of all: its groups do not wait for each other.
+test.describe.configure({ mode: 'parallel' })
+
+/** Parts of the work order, so that the workers share it however long it grows. */
 const parts = 3
 const part = (n: number) =>
   stages.slice(Math.ceil((n * stages.length) / parts), Math.ceil(((n + 1) * stages.length) / parts))
@@ -14,6 +20,30 @@ const groups = {
   ),
 }
 
+/** What axe minds of the screen as it stands: by day everything, by night the colours, for only they differ. */
+const minds = async (page: Page, first: boolean, rules?: readonly string[]) => {
+  const { violations } = await page.evaluate<axe.AxeResults, { first: boolean; rules?: readonly string[] }>(
+    ({ first, rules }) =>
+      (window as unknown as { axe: typeof axe }).axe.run(
+        {
+          // A long table repeats its rows, and the screens of a group the head and work order of its first.
+          exclude: [
+            'tbody tr:nth-child(n+13)',
+            ...(first ? [] : ['header:has(nav)', 'nav[aria-label="Work order"]']),
+          ],
+        },
+        // Of styles that are all here already.
+        {
+          resultTypes: ['violations'],
+          preload: false,
+          ...(rules ? { runOnly: [...rules] } : {}),
+        },
+      ),
+    { first, ...(rules ? { rules } : {}) },
+  )
+  return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+}
+
 for (const [group, paths] of Object.entries(groups)) {
   test(`axe finds nothing serious on the screens ${group}, by day and by night`, async ({ page }) => {
     const trial = await trialNamed(page, 'Ottrel 1400-24 for')
@@ -21,6 +51,7 @@ for (const [group, paths] of Object.entries(groups)) {
     page.on('console', (message) => {
       if (message.type() === 'error') messages.push(message.text())
     })
+    await page.addInitScript({ path: axeFile })
     for (const path of paths) {
       await page.goto(`${demoUrl()}${path.startsWith('/') ? path : `/trials/${trial}/${path}`}`)
       await expect(page.getByRole('heading').first()).toBeVisible()
@@ -28,26 +59,11 @@ for (const [group, paths] of Object.entries(groups)) {
       // As for paper: charts that are far below are drawn too.
       await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')))
       await expect(page.getByText(/^Drawing .*…$/)).toHaveCount(0)
-      // In one frame, so that no second page need be opened to gather the results; of styles that are all here already.
-      // A long table repeats its rows, and the screens of a group the head and work order of its first.
-      const axe = () => {
-        const here = new AxeBuilder({ page })
-          .setLegacyMode()
-          .options({ resultTypes: ['violations'], preload: false })
-          .exclude('tbody tr:nth-child(n+13)')
-        return path === paths[0]
-          ? here
-          : here.exclude('header:has(nav)').exclude('nav[aria-label="Work order"]')
-      }
-      const byDay = await axe().analyze()
+      const byDay = await minds(page, path === paths[0])
       await page.getByRole('button', { name: 'Night', exact: true }).click()
-      // Only colours differ by night.
-      const byNight = await axe().withRules(['color-contrast']).analyze()
+      const byNight = await minds(page, path === paths[0], ['color-contrast'])
       await page.getByRole('button', { name: 'Day', exact: true }).click()
-      const serious = [...byDay.violations, ...byNight.violations].filter(
-        ({ impact }) => impact === 'serious' || impact === 'critical',
-      )
-      expect(serious.map(({ id, nodes }) => `${path}: ${id} ${nodes[0]?.html}`)).toEqual([])
+      expect([...byDay, ...byNight].map(({ id, nodes }) => `${path}: ${id} ${nodes[0]?.html}`)).toEqual([])
     }
     expect(messages).toEqual([])
   })
