@@ -21,6 +21,7 @@ export const library = [
   '/compare/new',
   '/check',
   '/needs',
+  '/sums',
   '/search',
   '/search?q=lug',
   '/checklists',

@@ -110,6 +110,7 @@ export const router = createBrowserRouter([
           },
           { path: '/check', ...page(async () => (await import('./editions/CheckPage')).CheckPage) },
           { path: '/needs', ...page(async () => (await import('./needs/NeedsPage')).NeedsPage) },
+          { path: '/sums', ...page(async () => (await import('./sums/SumsPage')).SumsPage) },
           { path: '/search', ...page(async () => (await import('./search/SearchPage')).SearchPage) },
           { path: '/cable', ...page(async () => (await import('./conductors/CablePage')).CablePage) },
           {

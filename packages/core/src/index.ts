@@ -345,6 +345,21 @@ export type { CsvRow } from './subject'
 export { allOf } from './subjects'
 export { suitMeasures, suitsOf, usualRules, type Suiting, type Suits } from './suits'
 export {
+  headline,
+  quantityIds,
+  quantityOf,
+  readQuantity,
+  sayAssumed,
+  sayClash,
+  sayNeed,
+  saySum,
+  sheetOf,
+  type QuantityId,
+  type Sheet,
+  type SumRow,
+  type TypedQuantity,
+} from './sums'
+export {
   bankNominal,
   bankSource,
   describeBank,

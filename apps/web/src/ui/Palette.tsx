@@ -32,6 +32,7 @@ const fixed: Place[] = [
   { words: 'Compare trials', to: '/compare/new' },
   { words: 'What would you need', to: '/needs' },
   { words: 'Check a published page', to: '/check' },
+  { words: 'Sums: type what you know', to: '/sums' },
   { words: 'Cable and fuse', to: '/cable' },
   { words: 'Start a trial', to: '/trials/new' },
   { words: 'Import a trial', to: '/import' },

@@ -23,6 +23,7 @@ const sections = [
   ['/loads', 'Loads'],
   ['/meters', 'Meters'],
   ['/compare', 'Compare'],
+  ['/sums', 'Sums'],
   ['/cable', 'Cable and fuse'],
 ] as const
 

@@ -24,6 +24,17 @@ const perHorsepower: Readonly<Record<NonNullable<Nameplate['code']>, readonly [n
   V: [22.4, Infinity],
 }
 
+/**
+ * Locked-rotor kVA for each horsepower by code letter, from and to; of V, which is open above, to a tenth more. Undefined for
+ * what is no code letter.
+ */
+export function perHorsepowerOf(letter: string): readonly [number, number] | undefined {
+  const found = Object.entries(perHorsepower).find(([code]) => code === letter)
+  if (!found) return undefined
+  const [, [from, to]] = found
+  return [from, Number.isFinite(to) ? to : from * 1.1]
+}
+
 /** VA between which a start lies on a stiff supply; the upper end may be open. */
 export interface Inrush {
   readonly from: number

@@ -1,0 +1,59 @@
+import { quantityIds, quantityOf, readQuantity, type QuantityId } from '@even-watt/core'
+import { useState, type FormEvent } from 'react'
+import { TextField } from '../ui/form'
+import { nameOf, type Line } from './lines'
+
+interface Props {
+  readonly lines: readonly Line[]
+  readonly onAdd: (line: Line) => void
+  readonly onBegin: (ids: readonly QuantityId[]) => void
+}
+
+/** One field for whatever is known, and the list of all that may be. */
+export function AddLine({ lines, onAdd, onBegin }: Props) {
+  const [text, setText] = useState('')
+  const [fault, setFault] = useState<string>()
+  const add = (event: FormEvent) => {
+    event.preventDefault()
+    const read = readQuantity(text, new Set(lines.filter((line) => line.text.trim()).map(({ id }) => id)))
+    if (!read.ok) return setFault(read.why)
+    onAdd({ id: read.typed.id, text: text.trim() })
+    setText('')
+    setFault(undefined)
+  }
+  return (
+    <form onSubmit={add} className="no-print mb-3 flex flex-wrap items-start gap-2">
+      <TextField
+        label="Type what you know"
+        className="min-w-60 flex-1"
+        value={text}
+        maxLength={80}
+        placeholder="12.8 V · leads 5 mΩ · 10 to 25 mm² · 88 ± 2 %"
+        autoComplete="off"
+        error={fault}
+        onChange={({ target }) => {
+          setText(target.value)
+          setFault(undefined)
+        }}
+      />
+      <button type="submit" className="action mt-[1.35rem]">
+        Add
+      </button>
+      <select
+        className="input mt-[1.35rem] w-auto max-w-60"
+        aria-label="A quantity by its name"
+        value=""
+        onChange={({ target }) => onBegin([target.value as QuantityId])}
+      >
+        <option value="">or by its name …</option>
+        {quantityIds
+          .filter((id) => !lines.some((line) => line.id === id))
+          .map((id) => (
+            <option key={id} value={id}>
+              {nameOf(id)}, {quantityOf(id).symbol}
+            </option>
+          ))}
+      </select>
+    </form>
+  )
+}
