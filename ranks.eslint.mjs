@@ -23,6 +23,7 @@ const ranks = {
     'rigs',
     'noLoad',
     'ladder',
+    'held',
     'attribution',
     'blame',
     'safety',

@@ -35,9 +35,11 @@ export async function killRestore(times: number): Promise<string> {
     else await place.kill()
     await restoring
     if (i % 2) await place.stop()
-    const { code } = await place.start()
-    if (code !== null) stuck += 1
-    else {
+    const { code, output } = await place.start()
+    if (code !== null) {
+      stuck += 1
+      console.log(`Not started again (exit code ${code}):\n${output}`)
+    } else {
       const found = await countIn(place.url)
       if (found === whole) done += 1
       else if (found > 0) half += 1

@@ -344,6 +344,7 @@ export {
 export type { CsvRow } from './subject'
 export { allOf } from './subjects'
 export { suitMeasures, suitsOf, usualRules, type Suiting, type Suits } from './suits'
+export { heldNoLoad, heldStep, tellable, type HeldFigure } from './held'
 export {
   headline,
   quantityIds,

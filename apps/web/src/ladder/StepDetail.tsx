@@ -1,5 +1,6 @@
 import type { EntryOf, Rig } from '@even-watt/contract'
 import {
+  heldStep,
   keptWhy,
   quantityData,
   sayWarmth,
@@ -22,6 +23,7 @@ import { answer } from '../ui/answers'
 import { Asking } from '../ui/Asking'
 import { shortTime } from '../ui/dates'
 import { Fig } from '../ui/Fig'
+import { HeldAgainst } from '../ui/HeldAgainst'
 import { Notice } from '../ui/Notice'
 import { showValue } from '../ui/readValue'
 import { StepWaves } from '../captures/StepWaves'
@@ -84,6 +86,7 @@ export function StepDetail({ figures, settled, oddities, place, onCorrect, onRep
         )
       })}
       <AttributionBar step={figures} analysis={settled} />
+      <HeldAgainst of={heldStep(figures, settled)} />
       <Further figures={figures} />
       <LegTable figures={figures} />
       <Warm figures={figures} rig={revision.rig} />
@@ -161,11 +164,8 @@ export function StepDetail({ figures, settled, oddities, place, onCorrect, onRep
 /** Figures of the step that have no column of their own. */
 function Further({ figures }: { figures: StepFigures }) {
   const further = [
-    ['regulation against nominal', figures.regulation],
-    ['against no load', figures.regulationNoLoad],
     ['path', figures.R_path],
     ['apparent power', figures.S],
-    ['frequency', figures.read.f],
     ['temperature', figures.read.T],
   ] as const
   return (

@@ -1,4 +1,4 @@
-import { capturesOf, readingsOf, sayClaim } from '@even-watt/core'
+import { capturesOf, heldNoLoad, readingsOf, sayClaim } from '@even-watt/core'
 import { DisplaySchool } from '../evidence/DisplaySchool'
 import { DisplayTable } from '../evidence/DisplayTable'
 import { TwoMetersTable } from '../evidence/TwoMetersTable'
@@ -7,6 +7,7 @@ import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
+import { HeldAgainst } from '../ui/HeldAgainst'
 import { StepWaves } from '../captures/StepWaves'
 import { IdleFigures } from './IdleFigures'
 import { NoLoadForm } from './NoLoadForm'
@@ -30,6 +31,7 @@ export function NoLoadPage() {
         <section>
           <h2>Idle draw</h2>
           <IdleFigures figures={analysis.noLoad.on} />
+          <HeldAgainst of={heldNoLoad(analysis)} />
           {idle && (
             <p className="mt-2">
               <Verdict outcome={idle.standing.outcome} /> {idle.standing.sentence}{' '}

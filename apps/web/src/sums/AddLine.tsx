@@ -17,30 +17,33 @@ export function AddLine({ lines, onAdd, onBegin }: Props) {
     event.preventDefault()
     const read = readQuantity(text, new Set(lines.filter((line) => line.text.trim()).map(({ id }) => id)))
     if (!read.ok) return setFault(read.why)
-    onAdd({ id: read.typed.id, text: text.trim() })
+    onAdd({ id: read.typed.id, text: read.text })
     setText('')
     setFault(undefined)
   }
   return (
-    <form onSubmit={add} className="no-print mb-3 flex flex-wrap items-start gap-2">
-      <TextField
-        label="Type what you know"
-        className="min-w-60 flex-1"
-        value={text}
-        maxLength={80}
-        placeholder="12.8 V · leads 5 mΩ · 10 to 25 mm² · 88 ± 2 %"
-        autoComplete="off"
-        error={fault}
-        onChange={({ target }) => {
-          setText(target.value)
-          setFault(undefined)
-        }}
-      />
-      <button type="submit" className="action mt-[1.35rem]">
-        Add
-      </button>
+    <div className="no-print mb-3 flex flex-wrap items-start gap-2">
+      {/* One field, so that Enter adds; the list stands beside. */}
+      <form onSubmit={add} className="flex min-w-72 flex-1 items-start gap-2">
+        <TextField
+          label="Type what you know"
+          className="flex-1"
+          value={text}
+          maxLength={80}
+          placeholder="12.8 V · leads 5 mΩ · 10 to 25 mm² · 88 ± 2 %"
+          autoComplete="off"
+          error={fault}
+          onChange={({ target }) => {
+            setText(target.value)
+            setFault(undefined)
+          }}
+        />
+        <button type="submit" className="action mt-[1.2rem]">
+          Add
+        </button>
+      </form>
       <select
-        className="input mt-[1.35rem] w-auto max-w-60"
+        className="input w-auto max-w-60 sm:mt-[1.2rem]"
         aria-label="A quantity by its name"
         value=""
         onChange={({ target }) => onBegin([target.value as QuantityId])}
@@ -54,6 +57,6 @@ export function AddLine({ lines, onAdd, onBegin }: Props) {
             </option>
           ))}
       </select>
-    </form>
+    </div>
   )
 }

@@ -1,6 +1,5 @@
 import { quantityOf, sayAssumed, saySum, type QuantityId, type Sheet, type SumRow } from '@even-watt/core'
 import type { ReactNode } from 'react'
-import { RemoveButton } from '../ui/form'
 import { nameOf, type Line } from './lines'
 
 const hues = { dc: 'border-copper', ac: 'border-petrol', heat: 'border-plum', none: 'border-rule' } as const
@@ -26,7 +25,8 @@ interface TypedProps {
 /** What was typed: each in its field, to be changed or emptied. */
 export function TypedRows({ lines, faults, focused, onChange, onRemove }: TypedProps) {
   return (
-    <section aria-label="What you know">
+    // A form, so that Enter goes from field to field; it has nothing to send.
+    <form aria-label="What you know" onSubmit={(event) => event.preventDefault()}>
       {lines.map(({ id, text }) => {
         const fault = faults.get(id)
         return (
@@ -34,35 +34,42 @@ export function TypedRows({ lines, faults, focused, onChange, onRemove }: TypedP
             key={id}
             id={id}
             value={
-              <input
-                className="input figures w-44 font-bold md:w-full"
-                aria-label={nameOf(id)}
-                aria-invalid={fault !== undefined}
-                aria-describedby={fault === undefined ? undefined : `${id} fault`}
-                autoFocus={focused === id}
-                value={text}
-                maxLength={80}
-                autoComplete="off"
-                placeholder={placeholderOf(id)}
-                onChange={({ target }) => onChange(id, target.value)}
-              />
+              <span className="flex items-center gap-1">
+                <input
+                  className="input figures w-36 font-bold md:w-full"
+                  aria-label={nameOf(id)}
+                  aria-invalid={fault !== undefined}
+                  aria-describedby={fault === undefined ? undefined : `${id} fault`}
+                  autoFocus={focused === id}
+                  value={text}
+                  maxLength={80}
+                  autoComplete="off"
+                  placeholder={placeholderOf(id)}
+                  onChange={({ target }) => onChange(id, target.value)}
+                />
+                <button
+                  type="button"
+                  className="no-print px-2 py-1 max-md:min-h-10 max-md:min-w-10"
+                  aria-label={`Remove ${quantityOf(id).name}`}
+                  onClick={() => onRemove(id)}
+                >
+                  ×
+                </button>
+              </span>
             }
             note={
-              <span className="flex flex-wrap items-center justify-between gap-2">
-                {fault === undefined ? (
-                  <span>{text.trim() ? 'typed' : 'not typed yet'}</span>
-                ) : (
-                  <span id={`${id} fault`} role="alert" className="text-madder">
-                    {fault}
-                  </span>
-                )}
-                <RemoveButton what={quantityOf(id).name} onRemove={() => onRemove(id)} />
-              </span>
+              fault === undefined ? (
+                <span className="max-md:hidden">{text.trim() ? 'typed' : 'not typed yet'}</span>
+              ) : (
+                <span id={`${id} fault`} role="alert" className="text-madder">
+                  {fault}
+                </span>
+              )
             }
           />
         )
       })}
-    </section>
+    </form>
   )
 }
 

@@ -7,7 +7,13 @@ import type { TypedQuantity } from './sheet'
 import { knownUnits, unitOfKind, unitsOf } from './units'
 
 export type ReadQuantity =
-  { readonly ok: true; readonly typed: TypedQuantity } | { readonly ok: false; readonly why: string }
+  | {
+      readonly ok: true
+      readonly typed: TypedQuantity
+      /** What was typed without the name, for its field. */
+      readonly text: string
+    }
+  | { readonly ok: false; readonly why: string }
 
 const longest = 80
 
@@ -156,6 +162,7 @@ function valueOf(id: QuantityId, { first, to, U, unit }: Parts): ReadQuantity {
     if (!isPossible(id, one)) return { ok: false, why: impossibleWords(id) }
   return {
     ok: true,
+    text: `${[first, ...(to === undefined ? [] : ['to', to]), ...(U === undefined ? [] : ['±', U])].join(' ')} ${unit}`.trim(),
     typed: {
       id,
       value: end === undefined ? value : Math.min(value, end),
@@ -185,7 +192,7 @@ function codeLetter(text: string, of: QuantityId | undefined): ReadQuantity | un
   if (!known || (of !== undefined && of !== 'code') || (of === undefined && text.length === 1))
     return undefined
   const [value, to] = known
-  return { ok: true, typed: { id: 'code', value, to, half: 0 } }
+  return { ok: true, text, typed: { id: 'code', value, to, half: 0 } }
 }
 
 /** "4 AWG", "leads 1/0", "10 to 4 AWG": as square millimetres. */
@@ -205,5 +212,5 @@ function awg(
     return { ok: false, why: `"${text}" is no AWG number. Accepted: 4 AWG, 1/0 AWG, 10 to 4 AWG.` }
   const ends = [first, second ?? first]
   const [value, to] = [Math.min(...ends), Math.max(...ends)]
-  return { ok: true, typed: { id: 'area', value, ...(to > value ? { to } : {}), half: 0 } }
+  return { ok: true, text, typed: { id: 'area', value, ...(to > value ? { to } : {}), half: 0 } }
 }

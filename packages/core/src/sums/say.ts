@@ -1,6 +1,7 @@
 import {
   decimals,
   formatNumber,
+  plain,
   say,
   sayCableSize,
   sayDuration,
@@ -36,7 +37,11 @@ function sayOne(id: QuantityId, x: Uncertain): string {
   if (kind === 'm' && !known) return sayLength(Number(x.value.toPrecision(4)))
   if (kind === 'mm²' && !known && writing().gauge === 'AWG')
     return sayCableSize({ unit: 'mm²', area: Number(x.value.toPrecision(3)) })
-  return sayFigure({ x, unit: units[kind] ?? kind }, Math.abs(x.value * shownFactor(kind)) >= 1000 ? 4 : 3)
+  if (kind === '×' && !known) return plain(x.value)
+  return sayFigure(
+    { x, unit: units[kind] ?? kind },
+    kind === 'V' || x.value * shownFactor(kind) >= 1000 ? 4 : 3,
+  )
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

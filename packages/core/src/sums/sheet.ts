@@ -102,7 +102,7 @@ export function sheetOf(typed: readonly TypedQuantity[]): Sheet {
     typed: typed.map(({ id }) => row(id)),
     follows,
     assumed: [...solved.assumed].filter((id) => bearing.has(id)),
-    clashes: clashesOf(typed, middle, solved, corners),
+    clashes: nearest(clashesOf(typed, middle, solved, corners)),
     needs: needsOf(solved),
   }
 }
@@ -128,7 +128,8 @@ function cornersOf(
     )
 }
 
-const gapIn = ({ gap }: Relation, { values }: Solved) => gap(Object.fromEntries(values) as unknown as Values)
+const gapIn = ({ of, gap }: Relation, { values }: Solved) =>
+  gap(Object.fromEntries(of.map((id) => [id, values.get(id) ?? NaN])) as unknown as Values)
 
 /** Relations that what was typed breaks, by more than it was meant to; and what cannot be at all. */
 function clashesOf(
@@ -148,14 +149,20 @@ function clashesOf(
     relation.of.filter((id) => solved.values.has(id)).forEach((id) => gather(id, 0))
     return typed.map(({ id }) => id).filter((id) => behind.has(id))
   }
+  const shifts = new Map<QuantityId, ReturnType<typeof both>>()
+  /** The sheet with one quantity a little more and a little less, as it may have been meant. */
+  const shifted = (id: QuantityId) => {
+    const one = typed.find((other) => other.id === id)
+    const by = Math.max(one?.half ?? 0, one?.U ?? 0, Math.abs(middle.get(id) ?? 0) * meant)
+    const found = shifts.get(id) ?? both(middle, id, by)
+    shifts.set(id, found)
+    return found
+  }
   const broken = relations.flatMap((relation): Clash[] => {
     if (used.has(relation) || !relation.of.every((id) => solved.values.has(id))) return []
     const gap = gapIn(relation, solved)
     const slack = among(relation).reduce((sum, id) => {
-      const one = typed.find((other) => other.id === id)
-      const value = middle.get(id) ?? 0
-      const by = Math.max(one?.half ?? 0, one?.U ?? 0, Math.abs(value) * meant)
-      const { up, down } = both(middle, id, by)
+      const { up, down } = shifted(id)
       return sum + Math.max(...[up, down].map((there) => Math.abs(gapIn(relation, there) - gap)))
     }, 0)
     const held = corners.some((corner) => {
@@ -175,6 +182,18 @@ function clashesOf(
     })),
   ]
 }
+
+/** One slip breaks much that follows from it: of contradictions the ones are told that rest on least. */
+const nearest = (clashes: readonly Clash[]): Clash[] =>
+  clashes.filter(
+    ({ among }, i) =>
+      !clashes.some(
+        (other, j) =>
+          j !== i &&
+          other.among.every((id) => among.includes(id)) &&
+          (other.among.length < among.length || j < i),
+      ),
+  )
 
 /** What was typed last of a broken relation is held against what the others ask of it. */
 function clashOf(relation: Relation, solved: Solved, among: readonly QuantityId[]): Clash {

@@ -28,31 +28,32 @@ export function solve(
   const values = new Map(known)
   const by = new Map<QuantityId, Relation>()
   const assumed = new Set<QuantityId>()
-  const impossible = new Map<QuantityId, Solved['impossible'][number]>()
+  const impossible = new Map<Relation, Solved['impossible'][number]>()
   const goOn = () => {
     for (let more = true; more;) {
       more = false
       for (const relation of relations) {
         const id = onlyUnknown(relation, values)
-        if (id === undefined || impossible.has(id)) continue
+        if (id === undefined || impossible.has(relation)) continue
         const value = solveFor(id, relation, values)
         if (value !== undefined && isPossible(id, value)) {
           values.set(id, value)
           by.set(id, relation)
           more = true
         } else if (!relation.only)
-          impossible.set(id, { id, relation, ...(value === undefined ? {} : { value }) })
+          impossible.set(relation, { id, relation, ...(value === undefined ? {} : { value }) })
       }
     }
   }
   goOn()
   for (const [id, value] of assuming) {
-    if (values.has(id) || impossible.has(id)) continue
+    if (values.has(id)) continue
     values.set(id, value)
     assumed.add(id)
     goOn()
   }
-  return { values, by, assumed, impossible: [...impossible.values()] }
+  // What another relation gave is held against this one, like all that is known twice.
+  return { values, by, assumed, impossible: [...impossible.values()].filter(({ id }) => !values.has(id)) }
 }
 
 /** What is taken where nothing tells it. */
@@ -83,6 +84,11 @@ export function solveFor(
   relation: Relation,
   values: ReadonlyMap<QuantityId, number>,
 ): number | undefined {
-  const others = Object.fromEntries(values) as unknown as Values
-  return rootOf((x) => relation.gap({ ...others, [id]: x }))
+  // One object for every look, for a root is looked for at hundreds of places.
+  const there: Partial<Record<QuantityId, number>> = {}
+  for (const other of relation.of) there[other] = values.get(other) ?? NaN
+  return rootOf((x) => {
+    there[id] = x
+    return relation.gap(there as Values)
+  })
 }

@@ -1,0 +1,2 @@
+export type { HeldFigure } from './against'
+export { heldNoLoad, heldStep, tellable } from './trial'
