@@ -67,6 +67,22 @@ describe('the private cluster', () => {
     expect(events).toEqual(['PostgreSQL ended unexpectedly; starting it again.'])
   })
 
+  it('takes up what a kill in the midst of a restore left', async () => {
+    const { adminUrl, stop } = running as Cluster
+    // As PostgreSQL leaves a database that it was dropping; and beside it, whole, what was restored.
+    await ask(adminUrl, 'create database even_watt_restoring')
+    await ask(adminUrl.replace('/template1', '/even_watt_restoring'), 'create table public.restored (x int)')
+    await ask(adminUrl, 'create database even_watt_replaced')
+    await ask(adminUrl, `update pg_database set datconnlimit = -2 where datname = 'even_watt'`)
+    await stop()
+    const again = await start()
+    const names = `select datname from pg_database where datname like 'even_watt%'`
+    expect(await ask(again.adminUrl, names)).toEqual([{ datname: 'even_watt' }])
+    expect(await ask(again.url, `select to_regclass('public.restored') is not null as here`)).toEqual([
+      { here: true },
+    ])
+  })
+
   it('is not started beside processes that its dead postmaster left at work', async () => {
     const { url } = running as Cluster
     await ask(url, 'create table if not exists busy (x int)')

@@ -2,7 +2,8 @@ import type { BackupSummary } from '@even-watt/contract'
 import { pino } from 'pino'
 import { withClient } from '../cluster/client'
 import type { Cluster } from '../cluster/cluster'
-import { databaseName, role } from '../cluster/ownDatabase'
+import { exchange, restoring } from '../cluster/exchange'
+import { role } from '../cluster/names'
 import { StartError } from '../cluster/startError'
 import { recall, remember } from '../database/installation'
 import { migrate, stepsTo } from '../database/migrate'
@@ -13,7 +14,6 @@ import { fill } from './fill'
 import { summaryOf } from './summary'
 import { isUntouched } from './untouched'
 
-const restoring = 'even_watt_restoring'
 const silent = pino({ level: 'silent' })
 
 /** The cluster to restore into, and where its data are. */
@@ -80,10 +80,7 @@ export async function restoreInto(
     if (chosen !== undefined) await withClient(beside, (client) => remember(client, 'settings', chosen))
     // Something may have been captured while it was read.
     await refuseUsed()
-    await withClient(adminUrl, async (client) => {
-      await client.query(`drop database ${databaseName} with (force)`)
-      await client.query(`alter database ${restoring} rename to ${databaseName}`)
-    })
+    await withClient(adminUrl, exchange)
     return summary
   } catch (error) {
     await withClient(adminUrl, (client) => client.query(`drop database if exists ${restoring} with (force)`))

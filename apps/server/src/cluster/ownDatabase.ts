@@ -1,9 +1,7 @@
 import type pg from 'pg'
 import { withClient } from './client'
-
-export const databaseName = 'even_watt'
-/** What the application works as: the owner of its own database, and no superuser. */
-export const role = 'even_watt_app'
+import { finishExchange } from './exchange'
+import { databaseName, role } from './names'
 
 /**
  * Sees to it that the application has a database and a role of its own. Data of before, when all stood in `postgres` and
@@ -24,6 +22,7 @@ export async function ensureOwnDatabase(adminUrl: string, password: string): Pro
     const secret = client.escapeLiteral(password)
     const known = await has('select 1 from pg_roles where rolname = $1', role)
     await client.query(`${known ? 'alter' : 'create'} role ${role} login nosuperuser password ${secret}`)
+    await finishExchange(client)
     if (!(await has('select 1 from pg_database where datname = $1', databaseName))) {
       if (before) {
         await client.query(`alter database postgres rename to ${databaseName}`)
