@@ -11,6 +11,8 @@ interface Props {
   /** Leave the uncertainty to the working; 2: but show the value to its second figure. */
   readonly bare?: boolean | 2
   readonly withUnit?: boolean
+  /** With a plus before what is above nought: a difference. */
+  readonly signed?: boolean
   /** Leave the grade out, where the heading of its column says it. */
   readonly ungraded?: boolean
   /** The grade as a mark before the value, where a legend says what it means. */
@@ -24,6 +26,7 @@ export const Fig = memo(function Fig({
   hue = 'none',
   bare = false,
   withUnit = false,
+  signed = false,
   ungraded = false,
   marked = false,
   className = '',
@@ -53,6 +56,7 @@ export const Fig = memo(function Fig({
       title={gradeNote(of)}
     >
       {marked && of.grade !== 'measured' && <GradeMark grade={of.grade} />}
+      {signed && of.x.value > 0 && '+'}
       {bare ? showBare(inUnit, Number(bare)) : value}
       {uncertainty && !bare && <span className="text-quiet text-[0.8em]"> ± {uncertainty}</span>}
       {withUnit && inUnit.unit && <span className="text-[0.85em]"> {inUnit.unit}</span>}

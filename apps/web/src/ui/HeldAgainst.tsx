@@ -44,8 +44,8 @@ type Held = HeldFigure['held'][number]
 
 function Cell({ of }: { of: Held | undefined }) {
   if (!of) return null
-  const { difference, percent, share } = of
-  const over = share && isFigure(difference) && difference.x.value > 0
+  const { difference, percent, share, shareAlone } = of
+  const over = share && !shareAlone && isFigure(difference) && difference.x.value > 0
   return (
     <span className="inline-flex flex-wrap justify-end gap-x-2">
       {over && (
@@ -53,7 +53,7 @@ function Cell({ of }: { of: Held | undefined }) {
           ▲ {decides(difference) ? 'over it' : 'over it, by what was not measured'}
         </span>
       )}
-      <Fig of={difference} withUnit bare={2} />
+      {!shareAlone && <Fig of={difference} withUnit signed bare={2} />}
       {share ? (
         <span className="text-quiet">
           <Fig of={share} withUnit bare={2} /> of it
@@ -61,7 +61,7 @@ function Cell({ of }: { of: Held | undefined }) {
       ) : (
         percent && (
           <span className="text-quiet">
-            <Fig of={percent} withUnit bare={2} />
+            <Fig of={percent} withUnit signed bare={2} />
           </span>
         )
       )}

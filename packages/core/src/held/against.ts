@@ -12,6 +12,8 @@ export interface Held {
   readonly percent?: Derived
   /** The figure as a share of the reference, where that is how one speaks of it: of a rating. */
   readonly share?: Derived
+  /** The share says all: nobody asks what is left of a rating while nothing is connected. */
+  readonly shareAlone?: true
 }
 
 /** A figure with all that it is held against. */
@@ -25,7 +27,7 @@ export interface HeldFigure {
 export interface Reference {
   readonly against: string
   readonly reference: Derived
-  readonly asShare?: true
+  readonly asShare?: 'with what is left' | 'alone'
 }
 
 /** A value that is stated, not read: what the label says, or what the mains of the place are. */
@@ -74,5 +76,12 @@ function heldOne(figure: Derived, { against, reference, asShare }: Reference): H
         [other.x, -ratio / other.x.value],
       ]),
     )
-  return { against, reference, difference, percent: share(1), ...(asShare ? { share: share(0) } : {}) }
+  return {
+    against,
+    reference,
+    difference,
+    percent: share(1),
+    ...(asShare ? { share: share(0) } : {}),
+    ...(asShare === 'alone' ? { shareAlone: true as const } : {}),
+  }
 }

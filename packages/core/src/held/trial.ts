@@ -8,19 +8,21 @@ const nothing = 'nothing connected'
 const before = 'the step before'
 const noRating = 'No continuous power is promised on the label.'
 
-const rated = ({ record }: Analysis): Reference => ({
-  against: 'the rating',
+const label = 'nominal or rated'
+
+const rated = ({ record }: Analysis, asShare: Reference['asShare'] & string): Reference => ({
+  against: label,
   reference: stated('P_rated', 'W', ratedPower(record.revision.unit), noRating),
-  asShare: true,
+  asShare,
 })
 
 const nominalVolts = (nominal: number): Reference => ({
-  against: 'nominal',
+  against: label,
   reference: stated('V_nom', 'V', nominal, ''),
 })
 
 const nominalHertz = ({ record }: Analysis): Reference => ({
-  against: 'nominal',
+  against: label,
   reference: stated('f_nom', 'Hz', record.revision.unit.outputFrequency, ''),
 })
 
@@ -36,11 +38,11 @@ export function heldStep(step: StepFigures, analysis: Analysis): readonly HeldFi
       { against: before, reference: last?.read[quantity] ?? first },
     ])
   return [
+    read('V_C', [nominalVolts(step.nominal)]),
     heldAgainst(quantityData.P_C.words, step.P_C, [
-      rated(analysis),
+      rated(analysis, 'with what is left'),
       { against: before, reference: last?.P_C ?? first },
     ]),
-    read('V_C', [nominalVolts(step.nominal)]),
     read('f', [nominalHertz(analysis)]),
     read('THD'),
     read('V_A'),
@@ -57,7 +59,7 @@ export function heldNoLoad(analysis: Analysis): readonly HeldFigure[] {
   return [
     heldAgainst(quantityData.V_C.words, read.V_C, [nominalVolts(nominal)]),
     heldAgainst(quantityData.f.words, read.f, [nominalHertz(analysis)]),
-    heldAgainst('idle watts', P_idle, [rated(analysis)]),
+    heldAgainst('idle watts', P_idle, [rated(analysis, 'alone')]),
   ]
 }
 

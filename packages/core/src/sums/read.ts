@@ -92,7 +92,7 @@ const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}\d]+
 
 /** The quantity that is meant: by its unit, and by the words of its name where any are typed. */
 function whichOf({ name, unit }: Parts, taken: ReadonlySet<QuantityId>): QuantityId | { why: string } {
-  const words = wordsIn(name).filter((word) => !idle.has(word))
+  const words = namedIn(name)
   const fitting = quantityIds.filter(
     (id) => unit === '' || unitOfKind(quantityOf(id).kind, unit) !== undefined,
   )
@@ -110,6 +110,8 @@ function whichOf({ name, unit }: Parts, taken: ReadonlySet<QuantityId>): Quantit
     return { why: `Nothing${unit && ` in ${unit}`} is known as "${name}". Choose it from the list.` }
   return scored.find(({ score }) => score === best)?.id ?? { why: '' }
 }
+
+const namedIn = (name: string) => wordsIn(name).filter((word) => !idle.has(word))
 
 const idle = new Set([
   'the',
@@ -143,8 +145,12 @@ function likeness(id: QuantityId, words: readonly string[]): number {
   return hits > 0 ? hits - named.length / 100 : 0
 }
 
-function valueOf(id: QuantityId, { first, to, U, unit }: Parts): ReadQuantity {
+function valueOf(id: QuantityId, { name: said, first, to, U, unit }: Parts): ReadQuantity {
   const { kind, name } = quantityOf(id)
+  const words = namedIn(said)
+  // "5 mX" is no 5 mΩ.
+  if (unit === '' && words.length > 0 && likeness(id, words) === 0)
+    return { ok: false, why: `"${said}" is no unit of ${name}. Accepted: ${unitsOf(kind).join(', ')}.` }
   const factor = unitOfKind(kind, unit || shownUnit(id))
   if (factor === undefined)
     return { ok: false, why: `${unit} does not fit ${name}. Accepted: ${unitsOf(kind).join(', ')}.` }

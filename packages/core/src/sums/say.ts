@@ -7,6 +7,7 @@ import {
   sayDuration,
   sayFigure,
   sayLength,
+  sayTemperature,
   shownFactor,
   writing,
 } from '../figures'
@@ -38,9 +39,10 @@ function sayOne(id: QuantityId, x: Uncertain): string {
   if (kind === 'mm²' && !known && writing().gauge === 'AWG')
     return sayCableSize({ unit: 'mm²', area: Number(x.value.toPrecision(3)) })
   if (kind === '×' && !known) return plain(x.value)
+  if (kind === '°C' && !known) return sayTemperature(x.value, 1)
   return sayFigure(
     { x, unit: units[kind] ?? kind },
-    kind === 'V' || x.value * shownFactor(kind) >= 1000 ? 4 : 3,
+    (kind === 'V' && x.value >= 10) || x.value * shownFactor(kind) >= 1000 ? 4 : 3,
   )
 }
 
@@ -87,6 +89,11 @@ export function sayClash({ relation, id, stands, asks, among }: Clash): string {
   return `No value of ${name} would do for ${relation.equation}: what is asked is out of reach.${blame}`
 }
 
-/** "P_in = I · (E − R · I)", and the assumptions that it rests on, each with its value. */
-export const sayAssumed = (id: QuantityId): string =>
-  `${quantityOf(id).name} ${sayOne(id, { value: quantityOf(id).assumed ?? 0, sources: new Map() })} assumed`
+/** "temperature of the copper 20 °C assumed". */
+export function sayAssumed(id: QuantityId): string {
+  const { name, kind, assumed = 0 } = quantityOf(id)
+  const unit = units[kind] ?? kind
+  const value =
+    kind === '°C' ? sayTemperature(assumed) : `${plain(assumed * shownFactor(kind))}${unit && ` ${unit}`}`
+  return `${name} ${value} assumed`
+}

@@ -164,6 +164,19 @@ describe('what is typed', () => {
     expect(read.ok ? '' : read.why).toContain(sentence)
   })
 
+  it('in the field of a quantity, with another unit or none, is asked about or read as its own', () => {
+    expect(readQuantity('5', new Set(), 'leadsOhm')).toMatchObject({ ok: true, typed: { value: 0.005 } })
+    expect(readQuantity('leads 5', new Set(), 'leadsOhm')).toMatchObject({
+      ok: true,
+      typed: { value: 0.005 },
+    })
+    for (const text of ['5 mX', '5 V'])
+      expect(readQuantity(text, new Set(), 'leadsOhm')).toMatchObject({
+        ok: false,
+        why: expect.stringContaining('Accepted: mΩ, Ω') as string,
+      })
+  })
+
   it('never throws, whatever is typed, and takes no time over it', () => {
     fc.assert(fc.property(fc.string({ maxLength: 120 }), (text) => void readQuantity(text)))
     expect(readQuantity(`${'1.'.repeat(39)}`).ok).toBe(false)
