@@ -22,7 +22,7 @@ const quantity = <const Q extends Quantity>(q: Q): Q => q
  * In the order of the sheet. What is typed without a name is the first of its unit that is not typed yet: 12.8 V is the
  * battery at rest.
  */
-export const quantities = {
+const quantities = {
   watts: quantity({
     name: 'watts at the outlet',
     symbol: 'P_out',
