@@ -96,13 +96,17 @@ const Value = ({ of }: { of: SumRow }) => (
   <output className="figures text-[1.1rem] font-bold whitespace-nowrap">{saySum(of)}</output>
 )
 
+/** An assumption is said where it enters; what follows from there is marked. */
+const sayRests = ({ by, rests }: SumRow) => {
+  const entering = rests.filter((id) => by?.of.includes(id))
+  return entering.length > 0 ? entering.map((id) => sayAssumed(id)).join(', ') : 'with what was assumed'
+}
+
 const How = ({ of, onType }: { of: SumRow; onType: (id: QuantityId) => void }) => (
   <span className="flex flex-wrap items-center justify-between gap-2">
     <span>
       {of.by?.equation}
-      {of.rests.length > 0 && (
-        <span className="text-ochre"> · {of.rests.map((id) => sayAssumed(id)).join(', ')}</span>
-      )}
+      {of.rests.length > 0 && <span className="text-ochre"> · {sayRests(of)}</span>}
     </span>
     <button
       type="button"

@@ -69,7 +69,7 @@ export function headline({ typed, follows }: Sheet): string | undefined {
   ]
   const heat = lost.filter((one) => one !== undefined).join(', ')
   return amps && ideal && extra
-    ? `${first} Without loss on the way it were ${ideal}: ${extra} more, because a load that keeps its watts draws more amps at fewer volts.${heat ? ` ${capital(heat)}.` : ''}`
+    ? `${first} Without loss on the way it would be ${ideal}: ${extra} more, because a load that keeps its watts draws more amps at fewer volts.${heat ? ` ${capital(heat)}.` : ''}`
     : first
 }
 

@@ -1,4 +1,4 @@
-import type { Uncertain } from '../meters'
+import { expanded, type Uncertain } from '../meters'
 import { quantityIds, type QuantityId } from './quantities'
 import { relations, type Relation, type Values } from './relations'
 import { solve, solveFor, usual, type Solved } from './solve'
@@ -18,7 +18,7 @@ export interface TypedQuantity {
 export interface SumRow {
   readonly id: QuantityId
   readonly x: Uncertain
-  /** Lowest and highest over the ranges that were typed; absent where they change nothing. */
+  /** Lowest and highest over the ranges that were typed, with what is unsure besides; absent where they change nothing. */
   readonly range?: readonly [number, number]
   /** By what it follows; absent for what was typed. */
   readonly by?: Relation
@@ -76,18 +76,21 @@ export function sheetOf(typed: readonly TypedQuantity[]): Sheet {
     const ends = corners.flatMap(({ values }) => values.get(id) ?? [])
     const [low, high] = [Math.min(...ends), Math.max(...ends)]
     const by = solved.by.get(id)
+    const x: Uncertain = {
+      value,
+      sources: new Map(
+        moved.flatMap(({ id: source, up, down }) => {
+          const u = ((up.values.get(id) ?? NaN) - (down.values.get(id) ?? NaN)) / 2
+          return Math.abs(u) > 1e-12 * Math.abs(value) ? [[source, u] as const] : []
+        }),
+      ),
+    }
+    // What is unsure besides reaches beyond both ends.
+    const U = expanded(x)
     return {
       id,
-      x: {
-        value,
-        sources: new Map(
-          moved.flatMap(({ id: source, up, down }) => {
-            const u = ((up.values.get(id) ?? NaN) - (down.values.get(id) ?? NaN)) / 2
-            return Math.abs(u) > 1e-12 * Math.abs(value) ? [[source, u] as const] : []
-          }),
-        ),
-      },
-      ...(high - low > 1e-9 * Math.abs(high) ? { range: [low, high] as const } : {}),
+      x,
+      ...(high - low > 1e-9 * Math.abs(high) ? { range: [low - U, high + U] as const } : {}),
       ...(by ? { by } : {}),
       rests: otherwise.flatMap(({ id: assumption, there }) =>
         Math.abs((there.values.get(id) ?? value) - value) > 1e-9 * Math.abs(value) && id !== assumption

@@ -43,7 +43,7 @@ describe('the worked sheet', () => {
     expect(value('bankHeat', of)).toBeCloseTo(56.3, 1)
     expect(of.clashes).toEqual([])
     expect(headline(of)).toContain(
-      '1000 W draw 96.8 A from this battery. Without loss on the way it were 88.8 A: 8.06 A more',
+      '1000 W draw 96.8 A from this battery. Without loss on the way it would be 88.8 A: 8.06 A more',
     )
   })
 
@@ -75,6 +75,14 @@ describe('ranges and uncertainty', () => {
     expect(range?.[0]).toBeCloseTo(0.001655, 6)
     expect(range?.[1]).toBeCloseTo(0.002586, 6)
     expect(said('leadsOhm', of)).toBe('1.66 … 2.59 mΩ')
+  })
+
+  it('widens a range by what is unsure besides', () => {
+    // 1000 W at 50 % is 2000 W, ± 2 % of it 40 W; at 40 % 2500 W
+    const range = rowOf('wattsIn', sheet('1000 ± 20 W', '40 to 50 %'))?.range
+    // U is worked at the middle, 45 %: 20 / 0.45
+    expect(range?.[0]).toBeCloseTo(2000 - 20 / 0.45, 6)
+    expect(range?.[1]).toBeCloseTo(2500 + 20 / 0.45, 6)
   })
 
   it('carries what was typed with ± through', () => {
