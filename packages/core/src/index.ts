@@ -347,6 +347,7 @@ export { suitMeasures, suitsOf, usualRules, type Suiting, type Suits } from './s
 export { heldNoLoad, heldStep, tellable, type HeldFigure } from './held'
 export {
   headline,
+  nameOf,
   quantityIds,
   quantityOf,
   readQuantity,

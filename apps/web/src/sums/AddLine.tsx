@@ -1,7 +1,7 @@
-import { quantityIds, quantityOf, readQuantity, type QuantityId } from '@even-watt/core'
+import { nameOf, quantityIds, quantityOf, readQuantity, type QuantityId } from '@even-watt/core'
 import { useState, type FormEvent } from 'react'
 import { TextField } from '../ui/form'
-import { nameOf, type Line } from './lines'
+import type { Line } from './lines'
 
 interface Props {
   readonly lines: readonly Line[]

@@ -1,6 +1,14 @@
-import { quantityOf, sayAssumed, saySum, type QuantityId, type Sheet, type SumRow } from '@even-watt/core'
+import {
+  nameOf,
+  quantityOf,
+  sayAssumed,
+  saySum,
+  type QuantityId,
+  type Sheet,
+  type SumRow,
+} from '@even-watt/core'
 import type { ReactNode } from 'react'
-import { nameOf, type Line } from './lines'
+import type { Line } from './lines'
 
 const hues = { dc: 'border-copper', ac: 'border-petrol', heat: 'border-plum', none: 'border-rule' } as const
 

@@ -1,4 +1,4 @@
-import { quantityIds, quantityOf, readQuantity, type QuantityId, type TypedQuantity } from '@even-watt/core'
+import { quantityIds, readQuantity, type QuantityId, type TypedQuantity } from '@even-watt/core'
 import { useState } from 'react'
 import { drafts, resembles } from '../ui/browserStore'
 
@@ -65,6 +65,3 @@ export const beginnings: readonly (readonly [question: string, known: readonly Q
   ['How hard does a motor start?', ['horsepower', 'code', 'acVolts']],
   ['What does a heater take here?', ['labelWatts', 'labelVolts', 'acVolts']],
 ]
-
-export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
-export const nameOf = (id: QuantityId) => capital(quantityOf(id).name)

@@ -1,4 +1,4 @@
-import { decides, isFigure, tellable, type HeldFigure } from '@even-watt/core'
+import { decides, expanded, isFigure, tellable, type HeldFigure } from '@even-watt/core'
 import { Fig } from './Fig'
 
 /** Figures beside what they are naturally held against: difference, per cent, share of a rating. */
@@ -45,7 +45,8 @@ type Held = HeldFigure['held'][number]
 function Cell({ of }: { of: Held | undefined }) {
   if (!of) return null
   const { difference, percent, share, shareAlone } = of
-  const over = share && !shareAlone && isFigure(difference) && difference.x.value > 0
+  // By no more than it is unsure, nobody can say that it is over.
+  const over = share && !shareAlone && isFigure(difference) && difference.x.value > expanded(difference.x)
   return (
     <span className="inline-flex flex-wrap justify-end gap-x-2">
       {over && (

@@ -28,6 +28,9 @@ export function formatNumber(x: number, places: number): string {
 /** A number as a person would type it, for a field: with the decimal mark of the bench, and nothing of it lost. */
 export const typedNumber = (x: number): string => marked(String(Number(x.toPrecision(12))))
 
+/** A sentence or a name with its first letter large. */
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+
 const marked = (text: string): string => (writing().decimal === '.' ? text : text.replace('.', ','))
 
 /** A figure in the unit that the bench reads it in. */

@@ -1,5 +1,6 @@
 import { awgArea, parseAwg } from '../conductors'
 import { parseNumber, parseTemperature } from '../entry'
+import { capital, writing } from '../figures'
 import { perHorsepowerOf } from '../motors'
 import { quantityIds, quantityOf, type QuantityId } from './quantities'
 import { isPossible } from './solve'
@@ -154,7 +155,8 @@ function valueOf(id: QuantityId, { name: said, first, to, U, unit }: Parts): Rea
   const factor = unitOfKind(kind, unit || shownUnit(id))
   if (factor === undefined)
     return { ok: false, why: `${unit} does not fit ${name}. Accepted: ${unitsOf(kind).join(', ')}.` }
-  const read = (text: string) => (kind === '°C' ? parseTemperature(text) : parseNumber(text))
+  const read = (text: string) =>
+    kind === '°C' ? parseTemperature(`${text} ${unit}`, writing().temperature) : parseNumber(text)
   const [a, b, u] = [
     read(first),
     to === undefined ? undefined : read(to),
@@ -188,8 +190,6 @@ const impossibleWords = (id: QuantityId): string => {
     ? `${capital(name)}: 0 or more.`
     : `${capital(name)}: from 0 to ${most === 1 && quantityOf(id).kind === '%' ? '100 %' : most}.`
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** "code letter G": kVA for each horsepower, from and to. */
 function codeLetter(text: string, of: QuantityId | undefined): ReadQuantity | undefined {

@@ -1,4 +1,5 @@
 import {
+  capital,
   decimals,
   formatNumber,
   plain,
@@ -46,7 +47,8 @@ function sayOne(id: QuantityId, x: Uncertain): string {
   )
 }
 
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+/** The name of a quantity as a line begins with it. */
+export const nameOf = (id: QuantityId): string => capital(quantityOf(id).name)
 
 /** What a sheet comes to, in a sentence or two; undefined where no amps follow. */
 export function headline({ typed, follows }: Sheet): string | undefined {

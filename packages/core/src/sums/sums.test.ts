@@ -147,6 +147,7 @@ describe('what is typed', () => {
     ['runtime 30 min', 'hours', 0.5],
     ['copper 104 °C', 'copper', 104],
     ['copper -10 °C', 'copper', -10],
+    ['copper 104 °F', 'copper', 40],
     ['pre-charge resistor 50 ohm', 'resistor', 50],
     ['25mm2', 'area', 25],
     ['10..25 mm²', 'area', 10],

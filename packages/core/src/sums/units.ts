@@ -17,7 +17,8 @@ const kinds = {
   s: { s: 1, ms: 1e-3, min: 60 },
   m: { m: 1, cm: 0.01, mm: 1e-3, ft: 0.3048, in: 0.0254 },
   'mm²': { 'mm²': 1, mm2: 1, 'mm^2': 1, sqmm: 1 },
-  '°C': { '°C': 1, C: 1 },
+  /** Read by its own reader, for °F is no factor. */
+  '°C': { '°C': 1, C: 1, '°F': 1 },
   '×': { '×': 1, x: 1, times: 1 },
   hp: { hp: 1, W: 1 / wattsInHorsepower, kW: 1000 / wattsInHorsepower },
   'kVA/hp': { 'kVA/hp': 1 },
