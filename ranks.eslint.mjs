@@ -45,6 +45,7 @@ const ranks = {
     'checklists',
     'diary',
     'expectations',
+    'catalogue',
     'editions',
   ],
   'apps/web/src': [
@@ -58,6 +59,7 @@ const ranks = {
     'attribution',
     'trials',
     'evidence',
+    'catalogue',
     'photographs',
     'expectations',
     'conductors',

@@ -181,7 +181,7 @@ test('readings go out as CSV with their meters named, derived figures with their
   expect(readings.split('\r\n')[0]).toContain('P_C [W] Plug wattmeter')
   expect(readings).toContain('Two digits of V_B exchanged when typing.')
   const figures = await download('Figures (CSV)')
-  expect(figures.split('\r\n')[0]).toContain('eta unit [%],U of eta unit [%]')
+  expect(figures.split('\r\n')[0]).toContain('efficiency of the unit [%],U of efficiency of the unit [%]')
 })
 
 test('deleting a unit asks, says where it is used, and is undone', async ({ page }) => {

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
-import { Id, instant, number, plain, text, whole, words } from './shared'
+import { Chosen } from './catalogue'
+import { Id, instant, number, oneOf, plain, text, whole, words } from './shared'
 
 /** Trials that are laid beside each other, at most. */
 export const mostCompared = 8
@@ -29,6 +30,12 @@ export const Comparison = z.object({
       .check(
         z.refine((weights) => Object.keys(weights).length <= mostWeights, `Weights: ${mostWeights} at most.`),
       ),
+  ),
+  /** Rows beside those that every comparison has. */
+  figures: z.optional(
+    z
+      .array(z.object({ of: Chosen, over: z.optional(oneOf('Over the loads', ['lowest', 'highest'])) }))
+      .check(z.maxLength(20, 'Rows of your own: 20 at most.')),
   ),
   note: text('Note'),
 })

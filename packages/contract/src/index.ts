@@ -1,4 +1,5 @@
 export * from './backup'
+export * from './catalogue'
 export * from './charging'
 export * from './checklists'
 export * from './comparisons'

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
 import { oneOf, whole, words } from './shared'
+import { Columns, OwnLimits } from './catalogue'
 import { SuitRules } from './suits'
 
 /** Mains systems that units are made for. */
@@ -29,6 +30,9 @@ export const Settings = z.object({
   decimal: z.optional(oneOf('Decimal mark', ['.', ','] as const)),
   /** Uses that units are asked to suit; absent: those that a bench begins with. */
   suits: z.optional(SuitRules),
+  /** Columns of steps in trials that chose none, and limits that hold in all trials. */
+  columns: z.optional(Columns),
+  ownLimits: z.optional(OwnLimits),
 })
 export type Settings = z.infer<typeof Settings>
 

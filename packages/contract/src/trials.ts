@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { Columns, OwnLimits } from './catalogue'
 import { DutyLine, LimiterSet, OwnAnswer } from './findings'
 import { StoredMeter } from './meters'
 import { LadderPlanned } from './plan'
@@ -34,6 +35,10 @@ export const TrialSettings = z.object({
   /** Absent: the whole report, as usual. */
   report: z.optional(ReportPlan),
   plan: z.optional(LadderPlanned),
+  /** Absent: those of the bench. */
+  columns: z.optional(Columns),
+  /** Beside those of the bench. */
+  ownLimits: z.optional(OwnLimits),
   schedule: z.optional(Schedule),
 })
 export type TrialSettings = z.infer<typeof TrialSettings>

@@ -26,6 +26,27 @@ export {
   type Worth,
 } from './comparisons'
 export {
+  catalogue,
+  chosenAtNoLoad,
+  chosenAtStep,
+  chosenOnRig,
+  columnCells,
+  figuredIn,
+  findFigures,
+  headOf,
+  judgeLimit,
+  quietOfStep,
+  quietOnPage,
+  sayChosen,
+  sayLimit,
+  stepCells,
+  stepHeads,
+  unitOfChosen,
+  type HeldById,
+  type JudgedLimit,
+} from './catalogue'
+export type { Figured, RigFigured, StepFigured } from './figured'
+export {
   chargesOf,
   chargingTests,
   inputCourse,
@@ -96,6 +117,7 @@ export {
 } from './evidence'
 export { expectationsOf, type Expected } from './expectations'
 export {
+  capital,
   decides,
   degrees,
   derive,
@@ -143,8 +165,6 @@ export {
   sayRange,
   shownBars,
   statesAt,
-  stepCells,
-  stepHeads,
   summedMeters,
   toldBy,
   weightedEfficiency,
@@ -344,7 +364,7 @@ export {
 export type { CsvRow } from './subject'
 export { allOf } from './subjects'
 export { suitMeasures, suitsOf, usualRules, type Suiting, type Suits } from './suits'
-export { heldNoLoad, heldStep, tellable, type HeldFigure } from './held'
+export { canBeHeldAgainst, tellable, type OnRig } from './held'
 export {
   headline,
   nameOf,

@@ -1,5 +1,6 @@
 import type { ClaimQuantity, EntryOf, ReadingKind, Revision } from '@even-watt/contract'
 import type { Promised } from './court'
+import type { Figured } from './figured'
 import type { Notice } from './oddities'
 import type { Analysis, PartName } from './trials'
 
@@ -23,6 +24,8 @@ export interface Subject {
   readonly parts?: { readonly [P in PartName]?: (analysis: Analysis) => Analysis[P] }
   /** The promises that its evidence decides, each with all that is known of its kind. */
   readonly promises?: { readonly [Q in ClaimQuantity]?: Promised }
+  /** The figures that it works out, by name (docs/method/catalogue.md). */
+  readonly figures?: readonly Figured[]
   /** What it notices by itself. */
   readonly oddities?: readonly Notice[]
 }

@@ -1,4 +1,11 @@
-import { formatName, formatVersion, madeBy, type AttachedFile, type TrialDocument } from '@even-watt/contract'
+import {
+  formatName,
+  formatVersion,
+  madeBy,
+  type AttachedFile,
+  type Chosen,
+  type TrialDocument,
+} from '@even-watt/contract'
 import { readingsCsv } from './csv'
 import { figuresCsv } from './figuresCsv'
 import { filesOf } from './filesOf'
@@ -29,5 +36,6 @@ export const packed = (text: TrialText, madeAt: string): { json: Uint8Array; fil
 export const readingsFile = (text: TrialText): Uint8Array =>
   written(readingsCsv({ trial: text.trial, entries: entriesOf(text) }))
 
-export const figuresFile = (text: TrialText): Uint8Array =>
-  written(figuresCsv({ trial: text.trial, entries: entriesOf(text) }))
+/** With the columns that the trial chose, else those of the bench. */
+export const figuresFile = (text: TrialText, ofBench: readonly Chosen[]): Uint8Array =>
+  written(figuresCsv({ trial: text.trial, entries: entriesOf(text) }, text.trial.columns ?? ofBench))

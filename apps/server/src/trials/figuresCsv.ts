@@ -1,20 +1,56 @@
-import type { TrialDocument } from '@even-watt/contract'
-import { logCells, logHeads, stepCells, stepHeads, viewTrial } from '@even-watt/core'
+import type { Chosen, TrialDocument } from '@even-watt/contract'
+import {
+  logCells,
+  logHeads,
+  stepCells,
+  stepHeads,
+  viewTrial,
+  type CsvRow,
+  type OnRig,
+  type StepFigures,
+} from '@even-watt/core'
 import { csvOf } from './csv'
 
 /**
  * A row for every step and every log of every rig, with its derived figures and their expanded uncertainties. Columns in which no step
- * has anything are left out.
+ * has anything are left out; columns of the tester’s own stand behind all figures of a step.
  */
-export function figuresCsv({ trial, entries }: Pick<TrialDocument, 'trial' | 'entries'>): string {
-  const rows = viewTrial(trial, entries).analyses.flatMap(({ record, ladder, logs }) => [
+export function figuresCsv(
+  { trial, entries }: Pick<TrialDocument, 'trial' | 'entries'>,
+  own: readonly Chosen[] = [],
+): string {
+  const { analyses } = viewTrial(trial, entries)
+  const rows = analyses.flatMap((analysis, i) => stepsAndLogs({ analysis, before: analyses[i - 1] }, own))
+  const used = new Set(rows.flatMap((row) => Object.keys(row)))
+  const columns = [
+    'rig revision',
+    'taken at',
+    'load',
+    'kind',
+    'readings',
+    'carried',
+    'end',
+    'alarm',
+    ...stepHeads(own),
+    ...logHeads,
+    'note',
+  ]
+  return csvOf(
+    columns.filter((column) => used.has(column)),
+    rows,
+  )
+}
+
+function stepsAndLogs(on: OnRig, own: readonly Chosen[]): CsvRow[] {
+  const { record, ladder, logs } = on.analysis
+  return [
     ...ladder.steps.map((step) => ({
       'rig revision': record.revision.number,
+      ...readingsOfStep(step),
       load: step.load,
       kind: step.kind,
-      readings: step.step.readings.length,
       carried: step.carried ? 'yes' : 'no',
-      ...stepCells(step),
+      ...stepCells(step, on, own),
     })),
     ...logs.map((log) => ({
       'rig revision': record.revision.number,
@@ -23,11 +59,17 @@ export function figuresCsv({ trial, entries }: Pick<TrialDocument, 'trial' | 'en
       readings: log.checkIns.length,
       ...logCells(log),
     })),
-  ])
-  const used = new Set(rows.flatMap((row) => Object.keys(row)))
-  const columns = ['rig revision', 'load', 'kind', 'readings', 'carried', ...stepHeads, ...logHeads]
-  return csvOf(
-    columns.filter((column) => used.has(column)),
-    rows,
-  )
+  ]
+}
+
+/** When a step was read, how often, and what was noted with it last. */
+function readingsOfStep({ step: { readings } }: StepFigures): CsvRow {
+  const last = readings.at(-1)
+  return {
+    'taken at': last?.at,
+    readings: readings.length,
+    end: last?.reading.end,
+    alarm: last?.reading.alarm,
+    note: last?.reading.note,
+  }
 }

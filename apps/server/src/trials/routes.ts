@@ -34,6 +34,7 @@ import { stateOf, textToExport } from './readText'
 import { deleteTrial, isPutAway, putAway } from './keeping'
 import { addRevision, insertTrial, listTrials, lockTrial, readEntries, requireTrial } from './record'
 import { runningLogs } from './running'
+import { readSettings } from '../settings/settings'
 import { readSent } from './sent'
 import { readTrialFile } from './taken'
 import { verdictsOf } from './verdicts'
@@ -258,8 +259,9 @@ export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
 
   router.get('/:id/figures.csv', async (request, response) => {
     const { id, title } = await requireTrial(pool, idOf(request, 'This trial'))
-    const file = await figures((await stateOf(pool, id)) ?? '', async () =>
-      besides.run(figuresFile, await textToExport(pool, id)),
+    const { columns = [] } = (await readSettings(pool)) ?? {}
+    const file = await figures(`${await stateOf(pool, id)} ${JSON.stringify(columns)}`, async () =>
+      besides.run(figuresFile, await textToExport(pool, id), columns),
     )
     response.attachment(`${fileName(title)}.figures.csv`).type('text/csv; charset=utf-8')
     await pipeline(slicesOf(file), response)

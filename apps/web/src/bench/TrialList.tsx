@@ -3,7 +3,7 @@ import { useTable, type PaginationState, type SortingState } from '@tanstack/rea
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { api } from '../api/api'
-import { Verdict } from '../findings/Verdict'
+import { Verdict } from '../evidence/Verdict'
 import { shortDate } from '../ui/dates'
 import { Find } from '../ui/Find'
 import { ListTable } from '../ui/ListTable'

@@ -1,5 +1,5 @@
 import type { Comparison } from '@even-watt/core'
-import { Verdict } from '../findings/Verdict'
+import { Verdict } from '../evidence/Verdict'
 import { BesideTable } from './BesideTable'
 
 /** What each promises, and how that stands. */

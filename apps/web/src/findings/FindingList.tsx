@@ -8,7 +8,7 @@ import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial, type TrialState } from '../trials/useTrial'
 import { Fig } from '../ui/Fig'
 import { ProblemNotice } from '../ui/Notice'
-import { Verdict } from './Verdict'
+import { Verdict } from '../evidence/Verdict'
 
 interface Props {
   readonly state: TrialState

@@ -1,5 +1,6 @@
 import { ExpectationList } from '../expectations/ExpectationList'
 import { SuitsPart } from '../suits/SuitsPart'
+import { OwnLimits } from '../catalogue/OwnLimits'
 import { StageHead } from '../trials/StageHead'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
@@ -35,6 +36,7 @@ export function FindingsPage() {
       {problem && <ProblemNotice problem={problem} />}
       <TrialAnswer state={state} editable />
       <FindingList state={state} editable />
+      <OwnLimits state={state} editable />
       <SuitsPart state={state} editable />
       <ExpectationList state={state} editable />
       <SetAsideList analyses={state.view.analyses} />

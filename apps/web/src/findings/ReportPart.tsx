@@ -1,6 +1,7 @@
 import { ExpectationList } from '../expectations/ExpectationList'
 import type { ReportProps } from '../stage'
 import { SuitsPart } from '../suits/SuitsPart'
+import { OwnLimits } from '../catalogue/OwnLimits'
 import { Section } from '../ui/Section'
 import { FindingList } from './FindingList'
 import { SetAsideList } from './SetAsideList'
@@ -11,6 +12,7 @@ export function FindingsPart({ state }: ReportProps) {
     <Section title="Findings">
       <TrialAnswer state={state} />
       <FindingList state={state} />
+      <OwnLimits state={state} />
       <SuitsPart state={state} />
       <ExpectationList state={state} />
       <SetAsideList analyses={state.view.analyses} />

@@ -1,5 +1,5 @@
 import type { ClaimFindings } from '@even-watt/core'
-import { Verdict } from './Verdict'
+import { Verdict } from '../evidence/Verdict'
 
 /** Promises that a page decides, each with its verdict and sentence. */
 export const VerdictLines = ({ findings }: { readonly findings: readonly ClaimFindings[] }) =>

@@ -5,6 +5,7 @@ import type { TakenStep } from '../plan/usePlannedNext'
 import { LadderAtArmsLength } from './LadderAtArmsLength'
 import type { Layout } from './columns'
 import { draftOf, emptyDraft } from './draft'
+import type { OwnColumns } from './ownColumns'
 import { EntryRows } from './EntryRows'
 import { ColumnWidths } from './StepGrid'
 import { useDraft } from './useDraft'
@@ -21,11 +22,12 @@ export interface EntryHandle {
 interface Props {
   readonly handle: Ref<EntryHandle>
   readonly layout: Layout
+  readonly own: OwnColumns
   readonly onCaptured: () => void
 }
 
 /** The step being typed, with its own state: a key redraws these two rows and nothing else. */
-export function Entry({ handle, layout, onCaptured }: Props) {
+export function Entry({ handle, layout, own, onCaptured }: Props) {
   const [large, setLarge] = useState(false)
   const firstField = useRef<HTMLInputElement>(null)
   const state = useDraft()
@@ -73,11 +75,12 @@ export function Entry({ handle, layout, onCaptured }: Props) {
         style={{ width: layout.width }}
         aria-label="Next step"
       >
-        <ColumnWidths layout={layout} />
+        <ColumnWidths layout={layout} own={own.columns.length} />
         <tbody>
           <EntryRows
             state={state}
             preview={preview.figures}
+            own={own}
             oddities={preview.oddities}
             firstField={firstField}
             onCaptured={onCaptured}

@@ -1,19 +1,21 @@
-import type { StepFigures } from '@even-watt/core'
+import { sayChosen, type StepFigures } from '@even-watt/core'
 import type { KeyboardEvent, RefObject } from 'react'
 import { Fig } from '../ui/Fig'
 import { columns } from './columns'
 import { ValueInput } from './EntryField'
+import type { OwnColumns } from './ownColumns'
 import type { EntryHand } from './useEntryHand'
 
 interface Props {
   readonly hand: EntryHand
   readonly preview: StepFigures | undefined
+  readonly own: OwnColumns
   readonly firstField: RefObject<HTMLInputElement | null>
   readonly start: RefObject<HTMLButtonElement | null>
 }
 
 /** The step being typed as a row of the table: what a meter reads is typed, what follows is shown. */
-export function EntryCells({ hand, preview, firstField, start }: Props) {
+export function EntryCells({ hand, preview, own, firstField, start }: Props) {
   const { draft, change, faults, insisted } = hand.state
   // Where the next step starts, keys of the ladder work (R, P, F); any other character begins the load's name.
   const begin = ({ key, ctrlKey, altKey, metaKey }: KeyboardEvent) => {
@@ -60,6 +62,14 @@ export function EntryCells({ hand, preview, firstField, start }: Props) {
             ) : (
               <span className="text-quiet">–</span>
             )}
+          </td>
+        )
+      })}
+      {own.columns.map((chosen, i) => {
+        const figure = preview && own.of(preview)[i]
+        return (
+          <td key={sayChosen(chosen)} className="text-quiet px-1 py-1 text-right whitespace-nowrap">
+            {figure ? <Fig of={figure} bare={2} marked className="text-quiet" /> : '–'}
           </td>
         )
       })}

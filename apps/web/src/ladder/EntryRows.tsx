@@ -7,6 +7,7 @@ import { columns } from './columns'
 import { EntryCells } from './EntryCells'
 import { Choice, Short } from './EntryField'
 import { EntryMore } from './EntryMore'
+import type { OwnColumns } from './ownColumns'
 import type { DraftState } from './useDraft'
 import { useEntryHand } from './useEntryHand'
 
@@ -14,6 +15,7 @@ interface Props {
   readonly state: DraftState
   /** Figures of what has been typed so far. */
   readonly preview: StepFigures | undefined
+  readonly own: OwnColumns
   readonly oddities: readonly Oddity[]
   readonly firstField: RefObject<HTMLInputElement | null>
   readonly onCaptured: () => void
@@ -26,7 +28,7 @@ const inSight = 'sticky left-12 max-w-[calc(100vw-6rem)] md:max-w-[calc(100vw-18
  * The step being typed. Enter moves on in reading order, and captures in the last field; Ctrl+Enter captures from
  * anywhere. What is odd or cannot be read is said below and never stops the hand.
  */
-export function EntryRows({ state, preview, oddities, firstField, onCaptured }: Props) {
+export function EntryRows({ state, preview, own, oddities, firstField, onCaptured }: Props) {
   const { draft, change } = state
   const start = useRef<HTMLButtonElement>(null)
   const hand = useEntryHand(state, () => {
@@ -36,10 +38,10 @@ export function EntryRows({ state, preview, oddities, firstField, onCaptured }: 
   const { more, setMore } = hand
   return (
     <>
-      <EntryCells hand={hand} preview={preview} firstField={firstField} start={start} />
+      <EntryCells hand={hand} preview={preview} own={own} firstField={firstField} start={start} />
       <tr className="no-print border-b border-rule bg-raised">
         <td />
-        <td colSpan={columns.length + 1} className="px-1 pb-2">
+        <td colSpan={columns.length + own.columns.length + 1} className="px-1 pb-2">
           <div className={`flex flex-wrap items-center gap-x-4 gap-y-2 ${inSight}`}>
             <Choice
               label="kind"

@@ -1,4 +1,12 @@
-import { describeBank, isStation, keptWhy, pathLosses, ratedPower } from '@even-watt/core'
+import {
+  columnCells,
+  describeBank,
+  isStation,
+  keptWhy,
+  pathLosses,
+  ratedPower,
+  type StepFigures,
+} from '@even-watt/core'
 import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { AgainstBefore } from './AgainstBefore'
@@ -6,6 +14,9 @@ import { BarsTable } from '../evidence/BarsTable'
 import { DisplaySchool } from '../evidence/DisplaySchool'
 import { DisplayTable } from '../evidence/DisplayTable'
 import { TwoMetersTable } from '../evidence/TwoMetersTable'
+import { ColumnChoice } from '../catalogue/ColumnChoice'
+import { useColumns } from '../catalogue/useColumns'
+import { brokenBy, rigBefore, useOwnLimits } from '../catalogue/useOwnLimits'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { PlannedNext } from '../plan/PlannedNext'
 import { ArmsLengthButton } from '../trials/ArmsLengthButton'
@@ -40,7 +51,22 @@ function Ladder() {
   const { analyses } = useDeferredValue(view)
   const settled = analyses.find(({ record }) => record.revision.number === revision.number) ?? analysis
   const [holder, width] = useWidth<HTMLDivElement>()
-  const layout = useMemo(() => (width === undefined ? undefined : layoutOf(width)), [width])
+  const choice = useColumns()
+  const { columns } = choice
+  const layout = useMemo(
+    () => (width === undefined ? undefined : layoutOf(width, columns.length)),
+    [width, columns],
+  )
+  const before = rigBefore(analyses, settled)
+  const limits = useOwnLimits(trial, settled, before)
+  const own = useMemo(
+    () => ({
+      columns,
+      of: (step: StepFigures) => columnCells(columns, step, { analysis: settled, before }),
+      broken: brokenBy(limits),
+    }),
+    [columns, settled, before, limits],
+  )
   const [picked, setPicked] = useState<string>()
   const [place, setPlace] = useState<Place>()
   const [takingBack, setTakingBack] = useState<string>()
@@ -128,11 +154,13 @@ function Ladder() {
               place={place}
               oddSteps={oddSteps}
               unsentSteps={unsentSteps}
+              own={own}
               onChoose={setPicked}
             />
             <GradeLegend analysis={analysis} />
+            <ColumnChoice state={choice} />
             <PlannedNext onTake={(planned) => entry.current?.take(planned)} />
-            <Entry handle={entry} layout={layout} onCaptured={() => setPicked(undefined)} />
+            <Entry handle={entry} layout={layout} own={own} onCaptured={() => setPicked(undefined)} />
           </>
         )}
       </div>
@@ -146,6 +174,8 @@ function Ladder() {
         <StepDetail
           figures={chosenFigures}
           settled={settled}
+          before={before}
+          columns={choice}
           place={place}
           oddities={oddities.filter((oddity) => oddity.at.step === chosen)}
           onCorrect={(reading) => entry.current?.correct(reading)}

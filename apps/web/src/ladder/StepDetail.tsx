@@ -1,8 +1,8 @@
 import type { EntryOf, Rig } from '@even-watt/contract'
 import {
-  heldStep,
   keptWhy,
   quantityData,
+  quietOfStep,
   sayWarmth,
   warmthOf,
   type Analysis,
@@ -11,6 +11,8 @@ import {
 } from '@even-watt/core'
 import { useState } from 'react'
 import { AttributionBar } from '../attribution/AttributionBar'
+import { HeldAgainst } from '../catalogue/HeldAgainst'
+import type { ColumnsState } from '../catalogue/useColumns'
 import { capture } from '../outbox/capture'
 import { Strip } from '../photographs/Strip'
 import { AsPlanned } from '../plan/AsPlanned'
@@ -23,7 +25,6 @@ import { answer } from '../ui/answers'
 import { Asking } from '../ui/Asking'
 import { shortTime } from '../ui/dates'
 import { Fig } from '../ui/Fig'
-import { HeldAgainst } from '../ui/HeldAgainst'
 import { Notice } from '../ui/Notice'
 import { showValue } from '../ui/readValue'
 import { StepWaves } from '../captures/StepWaves'
@@ -35,6 +36,9 @@ interface Props {
   readonly figures: StepFigures
   /** What all steps say together; for a moment it may be without this one. */
   readonly settled: Analysis
+  /** The rig before it. */
+  readonly before: Analysis | undefined
+  readonly columns: ColumnsState
   readonly oddities: readonly Oddity[]
   readonly place: Place | undefined
   readonly onCorrect: (entry: EntryOf<'ladder'>) => void
@@ -51,7 +55,16 @@ const tapsOf: Record<Place, readonly string[]> = {
 }
 
 /** The readings behind the chosen step, what is odd about them, and what can be done. */
-export function StepDetail({ figures, settled, oddities, place, onCorrect, onRepeat }: Props) {
+export function StepDetail({
+  figures,
+  settled,
+  before,
+  columns,
+  oddities,
+  place,
+  onCorrect,
+  onRepeat,
+}: Props) {
   const { trial, analysis, view, unsent } = useTrial()
   const { whyDoubted, readAgain } = useDoubt()
   const [asked, setAsked] = useState<Oddity>()
@@ -86,7 +99,7 @@ export function StepDetail({ figures, settled, oddities, place, onCorrect, onRep
         )
       })}
       <AttributionBar step={figures} analysis={settled} />
-      <HeldAgainst of={heldStep(figures, settled)} />
+      <HeldAgainst of={quietOfStep(figures, { analysis: settled, before })} columns={columns} />
       <Further figures={figures} />
       <LegTable figures={figures} />
       <Warm figures={figures} rig={revision.rig} />

@@ -1,9 +1,20 @@
-import { capturesOf, channelOf, readingsOf, type Analysis } from '@even-watt/core'
+import type { Chosen } from '@even-watt/contract'
+import {
+  capturesOf,
+  channelOf,
+  chosenAtNoLoad,
+  headOf,
+  readingsOf,
+  sayChosen,
+  unitOfChosen,
+  type Analysis,
+} from '@even-watt/core'
 import { useRef, type ReactNode } from 'react'
 import { Fig } from '../ui/Fig'
 import { MiniWave } from '../captures/MiniWave'
 import { useWindow } from '../ui/useNear'
 import { columns, placeHue, places, placeWords, type Layout, type Place } from './columns'
+import type { OwnColumns } from './ownColumns'
 import { stepLabel } from './stepLabel'
 import { StepRow } from './StepRow'
 import { StruckRow } from './StruckRow'
@@ -16,6 +27,7 @@ interface Props {
   readonly place: Place | undefined
   readonly oddSteps: ReadonlySet<string>
   readonly unsentSteps: ReadonlySet<string>
+  readonly own: OwnColumns
   readonly onChoose: (step: string) => void
 }
 
@@ -50,10 +62,10 @@ function RunTable({ run, ...props }: Props & { run: number }) {
           style={{ width: layout.width }}
           aria-label={run === 0 ? 'Ladder' : `Ladder, from step ${run * together + 1}`}
         >
-          <ColumnWidths layout={layout} />
-          <Heads hidden={run > 0} />
+          <ColumnWidths layout={layout} own={props.own.columns.length} />
+          <Heads hidden={run > 0} own={props.own.columns} />
           <tbody>
-            {run === 0 && <IdleRow analysis={analysis} />}
+            {run === 0 && <IdleRow analysis={analysis} own={props.own} />}
             <Run {...props} from={run * together} />
           </tbody>
         </table>
@@ -72,13 +84,14 @@ function Run({
   place,
   oddSteps,
   unsentSteps,
+  own,
   onChoose,
 }: Props & { from: number }) {
   const { recorded, steps } = analysis.ladder
   const figuresOf = new Map(steps.map((figures, i) => [figures.step.id, { figures, i }]))
   return recorded.slice(from, from + together).map((step) => {
     const standing = figuresOf.get(step.id)
-    if (!standing) return <StruckRow key={step.id} step={step} />
+    if (!standing) return <StruckRow key={step.id} step={step} own={own.columns.length} />
     const { figures, i } = standing
     return (
       <StepRow
@@ -89,13 +102,15 @@ function Run({
         place={place}
         odd={oddSteps.has(step.id)}
         unsent={unsentSteps.has(step.id)}
+        own={own.of(figures)}
+        broken={own.broken.get(step.id)}
         onChoose={onChoose}
       />
     )
   })
 }
 
-function Heads({ hidden }: { hidden: boolean }) {
+function Heads({ hidden, own }: { readonly hidden: boolean; readonly own: readonly Chosen[] }) {
   return (
     <thead className={hidden ? 'sr-only' : 'text-[0.8rem]'}>
       <tr>
@@ -112,6 +127,11 @@ function Heads({ hidden }: { hidden: boolean }) {
             {placeWords[at]}
           </th>
         ))}
+        {own.length > 0 && (
+          <th colSpan={own.length} className="border-t-3 border-rule px-1 text-left">
+            own columns
+          </th>
+        )}
       </tr>
       <tr className="text-quiet border-b border-ink">
         <th className="px-1 text-left font-normal">%</th>
@@ -121,13 +141,28 @@ function Heads({ hidden }: { hidden: boolean }) {
             {column.head}
           </th>
         ))}
+        {own.map((chosen) => {
+          const [head, from] = headOf(chosen)
+          const unit = unitOfChosen(chosen)
+          return (
+            <th
+              key={sayChosen(chosen)}
+              className="px-1 text-right leading-tight font-normal"
+              title={sayChosen(chosen)}
+            >
+              {head}
+              {unit && ` ${unit}`}
+              {from && <span className="block">{from}</span>}
+            </th>
+          )
+        })}
       </tr>
     </thead>
   )
 }
 
 /** The same widths for the grid and the rows below it in which the next step is typed. */
-export function ColumnWidths({ layout }: { layout: Layout }) {
+export function ColumnWidths({ layout, own }: { readonly layout: Layout; readonly own: number }) {
   return (
     <colgroup>
       <col style={{ width: layout.step }} />
@@ -135,12 +170,15 @@ export function ColumnWidths({ layout }: { layout: Layout }) {
       {columns.map((column) => (
         <col key={column.key} style={{ width: layout.at.get(column.key)?.width }} />
       ))}
+      {Array.from({ length: own }, (_, i) => (
+        <col key={i} style={{ width: layout.own }} />
+      ))}
     </colgroup>
   )
 }
 
 /** Idle, from the no-load stage: the foot of the ladder. */
-function IdleRow({ analysis }: { analysis: Analysis }) {
+function IdleRow({ analysis, own }: { readonly analysis: Analysis; readonly own: OwnColumns }) {
   const { on } = analysis.noLoad
   const readings = readingsOf(analysis.record, 'no load')
   if (!readings.length) return null
@@ -177,6 +215,20 @@ function IdleRow({ analysis }: { analysis: Analysis }) {
           )}
         </td>
       ))}
+      {own.columns.map((chosen) => {
+        const figure = chosenAtNoLoad(chosen, { analysis })
+        return (
+          <td key={sayChosen(chosen)} className="px-1 text-right whitespace-nowrap">
+            {figure ? (
+              <Fig of={figure} bare={2} marked />
+            ) : (
+              <span className="text-quiet" title="not a figure of an idle reading">
+                –
+              </span>
+            )}
+          </td>
+        )
+      })}
     </tr>
   )
 }

@@ -1,4 +1,4 @@
-import type { StepFigures } from '@even-watt/core'
+import type { Derived, StepFigures } from '@even-watt/core'
 import { channelOf, isFigure } from '@even-watt/core'
 import { memo } from 'react'
 import { Fig } from '../ui/Fig'
@@ -12,6 +12,10 @@ interface Props {
   readonly place: Place | undefined
   readonly odd: boolean
   readonly unsent: boolean
+  /** Under the columns of the tester’s own. */
+  readonly own: readonly Derived[]
+  /** The tester’s own limits that it breaks. */
+  readonly broken: string | undefined
   readonly onChoose: (step: string) => void
 }
 
@@ -26,6 +30,8 @@ export const StepRow = memo(function StepRow({
   place,
   odd,
   unsent,
+  own,
+  broken,
   onChoose,
 }: Props) {
   const { step } = figures
@@ -63,6 +69,11 @@ export const StepRow = memo(function StepRow({
             △{' '}
           </span>
         )}
+        {broken !== undefined && (
+          <span className="text-madder" title={broken} aria-label={broken}>
+            ■{' '}
+          </span>
+        )}
         {cycle && (
           <span className="float-right">
             <MiniWave cycle={cycle} label="its wave as captured" />
@@ -93,6 +104,11 @@ export const StepRow = memo(function StepRow({
           </td>
         )
       })}
+      {own.map((figure, i) => (
+        <td key={i} className="px-1 text-right whitespace-nowrap">
+          <Fig of={figure} bare={2} marked />
+        </td>
+      ))}
     </tr>
   )
 })

@@ -5,7 +5,7 @@ import { showValue } from '../ui/readValue'
 import { columns } from './columns'
 
 /** A step of which every reading was taken back: it stays in its place, struck through, and can be had back. */
-export function StruckRow({ step }: { step: Step }) {
+export function StruckRow({ step, own }: { readonly step: Step; readonly own: number }) {
   const { view } = useTrial()
   const last = step.struck.at(-1)
   if (!last) return null
@@ -32,6 +32,7 @@ export function StruckRow({ step }: { step: Step }) {
           </td>
         )
       })}
+      {own > 0 && <td colSpan={own} />}
     </tr>
   )
 }

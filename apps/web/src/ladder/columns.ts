@@ -122,21 +122,30 @@ export interface Layout {
   readonly width: number
   readonly step: number
   readonly load: number
+  /** Width of each column of the tester’s own. */
+  readonly own: number
   /** Left edge and width of each column, by its key. */
   readonly at: ReadonlyMap<string, { left: number; width: number }>
 }
 
-/** Where the columns stand, in pixels: the ribbon and the grid use the same figures, so taps and columns line up. */
-export function layoutOf(available: number): Layout {
-  const width = Math.max(available, leastWidth)
-  const scale = width / total
+/** Width of a column of the tester’s own. */
+const ownWidth = 78
+
+/**
+ * Where the columns stand, in pixels: the ribbon and the grid use the same figures, so taps and columns line up. Columns of the
+ * tester’s own, as many as are said, stand behind them.
+ */
+export function layoutOf(available: number, own = 0): Layout {
+  const all = total + own * ownWidth
+  const width = Math.max(available, (leastWidth * all) / total)
+  const scale = width / all
   const at = new Map<string, { left: number; width: number }>()
   let left = (stepWidth + loadWidth) * scale
   for (const column of columns) {
     at.set(column.key, { left, width: column.width * scale })
     left += column.width * scale
   }
-  return { width, step: stepWidth * scale, load: loadWidth * scale, at }
+  return { width, step: stepWidth * scale, load: loadWidth * scale, at, own: ownWidth * scale }
 }
 
 /** Runs of neighbouring columns of one place, for the upper head of the grid. */

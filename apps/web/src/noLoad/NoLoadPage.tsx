@@ -1,13 +1,14 @@
-import { capturesOf, heldNoLoad, readingsOf, sayClaim } from '@even-watt/core'
+import { capturesOf, quietOnPage, readingsOf, sayClaim } from '@even-watt/core'
 import { DisplaySchool } from '../evidence/DisplaySchool'
 import { DisplayTable } from '../evidence/DisplayTable'
 import { TwoMetersTable } from '../evidence/TwoMetersTable'
-import { Verdict } from '../findings/Verdict'
+import { Verdict } from '../evidence/Verdict'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
-import { HeldAgainst } from '../ui/HeldAgainst'
+import { HeldAgainst } from '../catalogue/HeldAgainst'
+import { rigBefore } from '../catalogue/useOwnLimits'
 import { StepWaves } from '../captures/StepWaves'
 import { IdleFigures } from './IdleFigures'
 import { NoLoadForm } from './NoLoadForm'
@@ -31,7 +32,7 @@ export function NoLoadPage() {
         <section>
           <h2>Idle draw</h2>
           <IdleFigures figures={analysis.noLoad.on} />
-          <HeldAgainst of={heldNoLoad(analysis)} />
+          <HeldAgainst of={quietOnPage('no-load', { analysis, before: rigBefore(view.analyses, analysis) })} />
           {idle && (
             <p className="mt-2">
               <Verdict outcome={idle.standing.outcome} /> {idle.standing.sentence}{' '}

@@ -8,7 +8,7 @@ import {
   tellingRig,
   suitsOf,
 } from '@even-watt/core'
-import { Verdict } from '../findings/Verdict'
+import { Verdict } from '../evidence/Verdict'
 import { Picture } from '../photographs/Picture'
 import { sayPhotograph } from '../photographs/sayPhotograph'
 import { usePhotographs } from '../photographs/usePhotographs'

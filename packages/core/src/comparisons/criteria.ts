@@ -1,6 +1,6 @@
 import type { DutyLine } from '@even-watt/contract'
 import { decides, derive, isFigure, say, type Derived, type Figure } from '../figures'
-import { dutyEfficiency, hasFit, peakOf, reachesOutside, type StepFigures } from '../ladder'
+import { dutyEfficiency, hasFit, mostCarried, peakOf, reachesOutside, type StepFigures } from '../ladder'
 import { combine, divide, scale, type Uncertain } from '../meters'
 import type { Compared } from './compared'
 
@@ -26,7 +26,7 @@ export const criteria: readonly Criterion[] = [
   { key: 'peak', words: 'efficiency at its best load', better: 'more', of: bestEfficiency },
   { key: 'duty', words: 'efficiency over the owner’s hours', better: 'more', of: overHours },
   { key: 'day', words: 'lost a day at the owner’s hours', better: 'less', of: lostADay },
-  { key: 'carried', words: 'most that was carried', of: mostCarried },
+  { key: 'carried', words: 'most that was carried', of: ({ analysis }) => mostCarried(analysis) },
   {
     key: 'volts',
     words: 'furthest from its nominal volts',
@@ -118,13 +118,6 @@ function lostADay(one: Compared, hours: Hours): Derived {
 }
 
 const idleADay = (one: Compared): Derived => one.analysis.noLoad.on.perDay
-
-/** The highest output of a step that was carried. */
-function mostCarried({ analysis }: Compared): Derived {
-  const carried = analysis.ladder.steps.flatMap(({ carried: was, P_C }) => (was && decides(P_C) ? [P_C] : []))
-  const [most] = carried.sort((a, b) => b.x.value - a.x.value)
-  return most ?? { missing: 'No step was carried with measured watts.' }
-}
 
 interface At {
   readonly figure: Figure

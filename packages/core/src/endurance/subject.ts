@@ -1,4 +1,5 @@
 import type { Subject } from '../subject'
+import { enduranceFigures } from './catalogued'
 import { noticeGaugeOff } from './gauge'
 import { caseTemperature, cycles, energy, noise, runTime } from './promises'
 import { noticeQuiet } from './noise'
@@ -24,5 +25,6 @@ export const endurance = {
     noise,
     cycles,
   },
+  figures: enduranceFigures,
   oddities: [noticeRestEnergy, noticeGaugeOff, noticeQuiet],
 } satisfies Subject

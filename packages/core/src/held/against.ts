@@ -1,10 +1,10 @@
-import { derive, isFigure, type Derived, type Figure } from '../figures'
-import { combine, exact, subtract } from '../meters'
+import type { HeldReference, HeldWay } from '@even-watt/contract'
+import { derive, isFigure, type Derived } from '../figures'
+import { combine, subtract } from '../meters'
 
 /** A figure held against one that it is naturally compared with (docs/method/ladder.md). */
 export interface Held {
-  /** Against what, as it is said: "nothing connected". */
-  readonly against: string
+  readonly against: HeldReference
   readonly reference: Derived
   /** The figure less its reference, in its unit. */
   readonly difference: Derived
@@ -25,18 +25,10 @@ export interface HeldFigure {
 
 /** What a figure is held against: either is lacking where it was not read. */
 export interface Reference {
-  readonly against: string
+  readonly against: HeldReference
   readonly reference: Derived
   readonly asShare?: 'with what is left' | 'alone'
 }
-
-/** A value that is stated, not read: what the label says, or what the mains of the place are. */
-export const stated = (
-  symbol: string,
-  unit: Figure['unit'],
-  value: number | undefined,
-  why: string,
-): Derived => (value === undefined ? { missing: why } : derive(symbol, unit, 'stated', [], exact(value)))
 
 /**
  * Holds a figure against each of its references: difference, per cent and share, with their uncertainties; what both share, such
@@ -85,3 +77,9 @@ function heldOne(figure: Derived, { against, reference, asShare }: Reference): H
     ...(asShare === 'alone' ? { shareAlone: true as const } : {}),
   }
 }
+
+/** A figure held against something, told in one of its ways; a share says of what it is, the rest how far off. */
+export const toldAs = ({ difference, percent, share }: Held, as: HeldWay): Derived =>
+  as === 'difference' ? difference : ((as === 'per cent' ? percent : share) ?? noShare)
+
+const noShare = { missing: 'Of what is a share itself, or has no nought, no share is told.' }

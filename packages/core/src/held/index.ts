@@ -1,2 +1,3 @@
-export type { HeldFigure } from './against'
-export { heldNoLoad, heldStep, tellable } from './trial'
+export * from './against'
+export * from './references'
+export * from './tellable'

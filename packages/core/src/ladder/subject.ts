@@ -1,6 +1,7 @@
 import { displayCells } from '../evidence'
 import { temperatureCells } from '../rigs'
 import type { Subject } from '../subject'
+import { ladderFigures } from './catalogued'
 import { analyseLadder } from './analysis'
 import { efficiency } from './promises/efficiency'
 import { distortion, frequency, outputVoltage, regulation } from './promises/output'
@@ -45,6 +46,7 @@ export const ladder = {
     frequency,
     THD: distortion,
   },
+  figures: ladderFigures,
   oddities: [
     noticeImpossibleEfficiency,
     noticeWattsOverVoltAmperes,

@@ -1,4 +1,5 @@
 import type { Subject } from '../subject'
+import { limitFigures } from './catalogued'
 import { noticeDcAgainstAc, noticeEqualCeilings, noticeOverloadCurrent, noticeSlowMeter } from './oddities'
 import { continuousPower, overloadTime } from './power'
 import { surgePower } from './surge'
@@ -20,5 +21,6 @@ export const limits = {
     'soft start': startUpPromise('softStart', 'soft start'),
     'ground-fault test': groundFaultTest,
   },
+  figures: limitFigures,
   oddities: [noticeDcAgainstAc, noticeSlowMeter, noticeEqualCeilings, noticeOverloadCurrent],
 } satisfies Subject

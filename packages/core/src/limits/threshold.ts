@@ -1,14 +1,14 @@
 import { hindrance, type Asked, type Evidence, type Promised } from '../court'
-import { decides, sayFigure, type Figure } from '../figures'
+import { decides, sayFigure, type Derived, type Figure } from '../figures'
 import { onMeter } from '../motors'
 import { readFigures } from '../evidence'
-import { scopeOf } from '../trials'
+import { scopeOf, type Analysis } from '../trials'
 import { partsOf } from './attempt'
 import { testsOf } from './overload'
 
 const verbs = { alarm: ['warns', 'warn'], cutoff: ['stops', 'stop'] } as const
 
-type Which = keyof typeof verbs
+export type Which = keyof typeof verbs
 
 /**
  * The volts at which a unit warns or stops, from what was read at the terminals when it did and when it did not: it lies
@@ -29,12 +29,16 @@ export const thresholdPromise = (which: Which): Promised => ({
       : `The ${which} voltage was not tested. ${lower(which)}`,
 })
 
+/** The highest volts at which it was seen to warn or stop. */
+export const lastSeen = (which: Which, analysis: Analysis): Derived =>
+  seenTo(which, analysis).did ?? { missing: `It was not seen to ${verbs[which][1]}. ${lower(which)}` }
+
 const lower = (which: Which) =>
   `Lower the input slowly at a light load and note the volts at the terminals when it ${verbs[which][0]}.`
 
 function evidenceOf(which: Which, asked: Asked): Evidence[] {
   if (asked.claim.comparator === 'within ±') return []
-  const { did, didNot } = seenTo(which, asked)
+  const { did, didNot } = seenTo(which, asked.analysis)
   // That it did not stop says nothing of where it does.
   if (!did && (which === 'cutoff' || !didNot)) return []
   const found = () => {
@@ -59,7 +63,7 @@ function evidenceOf(which: Which, asked: Asked): Evidence[] {
 }
 
 /** The highest volts at which it did, and the lowest at which it did not. */
-function seenTo(which: Which, { analysis }: Asked): { did: Figure | undefined; didNot: Figure | undefined } {
+function seenTo(which: Which, analysis: Analysis): { did: Figure | undefined; didNot: Figure | undefined } {
   const seen = analysis.ladder.steps
     .flatMap((step) => partsOf(step, analysis))
     .flatMap(({ figures: { read }, readings }) => {
@@ -74,7 +78,7 @@ function seenTo(which: Which, { analysis }: Asked): { did: Figure | undefined; d
 }
 
 /** Volts at the terminals at which it was seen to warn or stop while the input was lowered on purpose. */
-const triedOn = (which: Which, { record, ladder }: Asked['analysis']): Figure[] =>
+const triedOn = (which: Which, { record, ladder }: Analysis): Figure[] =>
   testsOf(record, 'threshold').flatMap(({ entry, reading }) => {
     if (reading.which !== which) return []
     const values = [onMeter('V_B', reading.V_B, record.revision)]

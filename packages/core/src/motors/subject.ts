@@ -1,4 +1,5 @@
 import type { Subject } from '../subject'
+import { motorFigures } from './catalogued'
 import { analyseMotors } from './analysis'
 import { noticeBankLow, noticeDeviceHeld, noticeSlowExtremes, noticeTwoChanges } from './oddities'
 
@@ -40,5 +41,6 @@ export const motors = {
     }),
   },
   parts: { motors: analyseMotors },
+  figures: motorFigures,
   oddities: [noticeBankLow, noticeTwoChanges, noticeSlowExtremes, noticeDeviceHeld],
 } satisfies Subject

@@ -1,6 +1,7 @@
 import { displayCells } from '../evidence'
 import { temperatureCells } from '../rigs'
 import type { Subject } from '../subject'
+import { noLoadFigures } from './catalogued'
 import { analyseNoLoad } from './figures'
 import { idleDraw, searchDraw } from './promises/idle'
 import { noticeIdleLoad } from './oddities'
@@ -22,5 +23,6 @@ export const noLoad = {
     'idle draw': idleDraw,
     'search-mode draw': searchDraw,
   },
+  figures: noLoadFigures,
   oddities: [noticeIdleLoad],
 } satisfies Subject

@@ -1,0 +1,7 @@
+export * from './catalogue'
+export * from './cells'
+export * from './chosen'
+export * from './columns'
+export * from './find'
+export * from './ownLimits'
+export * from './quiet'

@@ -1,0 +1,124 @@
+import type { RigFigured } from '../figured'
+import { derive, stated, whenKnown, type Derived } from '../figures'
+import { divide, scale } from '../meters'
+import type { Analysis } from '../trials'
+import { ratedPower } from '../units'
+import type { NoLoadFigures } from './figures'
+
+const here = { per: 'rig', page: 'no-load', method: 'no-load', dependsOn: ['unit'], better: 'less' } as const
+const standby = ['standby', 'phantom load', 'no load', 'quiescent', 'self-consumption', 'tare']
+
+const rated = ({ record }: Analysis): Derived =>
+  stated('P_rated', 'W', ratedPower(record.revision.unit), 'No continuous power is promised on the label.')
+
+/** Ah that an idle unit takes out of the bank in a day: its amps for 24 hours. */
+const chargeADay = ({ I_idle }: NoLoadFigures): Derived =>
+  whenKnown([I_idle], ([amps]) => derive('charge per day', 'Ah', 'I_idle · 24 h', [amps], scale(amps.x, 24)))
+
+const idleShare = (analysis: Analysis): Derived =>
+  whenKnown([analysis.noLoad.on.P_idle, rated(analysis)], ([idle, whole]) =>
+    derive('P_idle of P_rated', '%', 'P_idle / P_rated', [idle, whole], divide(idle.x, whole.x)),
+  )
+
+/** What is read with nothing connected, and what it costs. */
+export const noLoadFigures: readonly RigFigured[] = [
+  {
+    ...here,
+    id: 'idle watts',
+    words: 'idle watts',
+    head: 'idle',
+    unit: 'W',
+    looked: [...standby, 'idle draw', 'per cent of rating'],
+    promise: 'idle draw',
+    stated: { of: rated, asShare: 'alone' },
+    quietly: ['nominal or rated', 'the promise'],
+    of: ({ noLoad }) => noLoad.on.P_idle,
+  },
+  {
+    ...here,
+    id: 'idle amps',
+    words: 'idle amps',
+    head: 'idle',
+    unit: 'A',
+    looked: [...standby, 'idle draw'],
+    promise: 'idle draw',
+    of: ({ noLoad }) => noLoad.on.I_idle,
+  },
+  {
+    ...here,
+    id: 'idle share',
+    words: 'idle watts as a share of the rating',
+    head: 'idle of rating',
+    unit: '%',
+    looked: [...standby, 'per cent', 'percent'],
+    of: idleShare,
+  },
+  {
+    ...here,
+    id: 'idle Wh a day',
+    words: 'idle energy a day',
+    head: 'idle a day',
+    unit: 'Wh',
+    looked: [...standby, 'watt-hours', 'daily'],
+    of: ({ noLoad }) => noLoad.on.perDay,
+  },
+  {
+    ...here,
+    id: 'idle Ah a day',
+    words: 'idle charge a day',
+    head: 'idle a day',
+    unit: 'Ah',
+    looked: [...standby, 'amp-hours', 'daily'],
+    of: ({ noLoad }) => chargeADay(noLoad.on),
+  },
+  {
+    ...here,
+    id: 'idle night',
+    words: 'share of the bank that a night of idle takes',
+    head: 'a night',
+    unit: '%',
+    looked: [...standby, 'overnight', 'bank'],
+    dependsOn: ['unit', 'bank'],
+    of: ({ noLoad }) => noLoad.on.perNight,
+  },
+  {
+    ...here,
+    id: 'idle days',
+    words: 'days until idle empties the bank',
+    head: 'until empty',
+    unit: 'days',
+    looked: [...standby, 'empty', 'flat', 'how long'],
+    dependsOn: ['unit', 'bank'],
+    better: 'more',
+    of: ({ noLoad }) => noLoad.on.daysUntilFlat,
+  },
+  {
+    ...here,
+    id: 'search watts',
+    words: 'watts in search mode',
+    head: 'search',
+    unit: 'W',
+    looked: [...standby, 'power save', 'eco'],
+    promise: 'search-mode draw',
+    of: ({ noLoad }) => noLoad.search.P_idle,
+  },
+  ...(['V_C', 'f'] as const).map((quantity): RigFigured => ({
+    per: 'rig',
+    page: 'no-load',
+    method: 'no-load',
+    dependsOn: ['unit'],
+    id: `${quantity} at no load`,
+    words: quantity === 'V_C' ? 'output volts with nothing connected' : 'frequency with nothing connected',
+    head: quantity === 'V_C' ? 'V, no load' : 'f, no load',
+    unit: quantity === 'V_C' ? 'V' : 'Hz',
+    looked: ['unloaded', 'baseline', quantity === 'V_C' ? 'output voltage' : 'hertz'],
+    stated: {
+      of: ({ noLoad, record }) =>
+        quantity === 'V_C'
+          ? stated('V_nom', 'V', noLoad.on.nominal, '')
+          : stated('f_nom', 'Hz', record.revision.unit.outputFrequency, ''),
+    },
+    quietly: ['nominal or rated'],
+    of: ({ noLoad }) => noLoad.on.read[quantity],
+  })),
+]
