@@ -7,6 +7,7 @@ import { store } from './store'
 import { StageContext } from './trials/stageContext'
 import { drafts } from './ui/browserStore'
 import { chart } from './ui/chart/LazyChart'
+import { fetched } from './ui/fetched'
 import { Notice } from './ui/Notice'
 import { Page } from './ui/Page'
 import { Shell } from './ui/Shell'
@@ -27,6 +28,8 @@ const fetchParts = () =>
     chart.fetch(),
     ...stages.flatMap(({ report = [] }) => report.map(({ fetch }) => fetch())),
   ])
+
+const palette = fetched(async () => (await import('./search/Palette')).Palette)
 
 const opening = (
   <p className="text-quiet p-5" role="status">
@@ -76,7 +79,7 @@ function Failed() {
 
 export const router = createBrowserRouter([
   {
-    element: <Shell stages={stages} />,
+    element: <Shell stages={stages} palette={palette} />,
     errorElement: <Failed />,
     children: [
       {

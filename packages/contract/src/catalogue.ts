@@ -32,6 +32,15 @@ export const Columns = z
   .array(Chosen)
   .check(z.maxLength(mostColumns, `Columns of your own: ${mostColumns} at most.`))
 
+/** A figure where one must do for a rig: of a figure of steps, the highest or the lowest over the loads. */
+export const OwnRow = z.object({
+  of: Chosen,
+  over: z.optional(oneOf('Over the loads', ['highest', 'lowest'] as const)),
+})
+export type OwnRow = z.infer<typeof OwnRow>
+
+export const OwnRows = z.array(OwnRow).check(z.maxLength(20, 'Figures of your own choice: 20 at most.'))
+
 /** A limit of the tester’s own for any figure; in the unit in which the figure is shown. */
 export const OwnLimit = z.object({
   id: Id,

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
-import { Chosen } from './catalogue'
-import { Id, instant, number, oneOf, plain, text, whole, words } from './shared'
+import { OwnRows } from './catalogue'
+import { Id, instant, number, plain, text, whole, words } from './shared'
 
 /** Trials that are laid beside each other, at most. */
 export const mostCompared = 8
@@ -32,11 +32,7 @@ export const Comparison = z.object({
       ),
   ),
   /** Rows beside those that every comparison has. */
-  figures: z.optional(
-    z
-      .array(z.object({ of: Chosen, over: z.optional(oneOf('Over the loads', ['lowest', 'highest'])) }))
-      .check(z.maxLength(20, 'Rows of your own: 20 at most.')),
-  ),
+  figures: z.optional(OwnRows),
   note: text('Note'),
 })
 export type Comparison = z.infer<typeof Comparison>

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Columns, OwnLimits } from './catalogue'
+import { Columns, OwnLimits, OwnRows } from './catalogue'
 import { DutyLine, LimiterSet, OwnAnswer } from './findings'
 import { StoredMeter } from './meters'
 import { LadderPlanned } from './plan'
@@ -39,6 +39,8 @@ export const TrialSettings = z.object({
   columns: z.optional(Columns),
   /** Beside those of the bench. */
   ownLimits: z.optional(OwnLimits),
+  /** Figures on the card beside those that every card has. */
+  card: z.optional(OwnRows),
   schedule: z.optional(Schedule),
 })
 export type TrialSettings = z.infer<typeof TrialSettings>

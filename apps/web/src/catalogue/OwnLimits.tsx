@@ -135,6 +135,12 @@ function AddLimit({ state }: { readonly state: TrialState }) {
         options={comparators.map((one) => [one, one] as const)}
         onChange={({ target }) => setLimit({ of, is: target.value as Comparator })}
       />
+      <SelectField
+        label="It holds in"
+        value={scope}
+        options={scopes}
+        onChange={({ target }) => setScope(target.value === 'every trial' ? 'every trial' : 'this trial')}
+      />
       <TextField
         label="Limit"
         unit={unit || undefined}
@@ -142,12 +148,6 @@ function AddLimit({ state }: { readonly state: TrialState }) {
         inputMode="decimal"
         error={tried && !read.ok ? read.why : undefined}
         onChange={({ target }) => setTyped(target.value)}
-      />
-      <SelectField
-        label="It holds in"
-        value={scope}
-        options={scopes}
-        onChange={({ target }) => setScope(target.value === 'every trial' ? 'every trial' : 'this trial')}
       />
       <button type="submit" className="action mt-5">
         Set it

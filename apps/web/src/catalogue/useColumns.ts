@@ -1,4 +1,4 @@
-import { mostColumns, type Chosen } from '@even-watt/contract'
+import { mostColumns, type Chosen, type Trial } from '@even-watt/contract'
 import { api, problemOf } from '../api/api'
 import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
@@ -10,12 +10,18 @@ export const isSame = (a: Chosen, b: Chosen): boolean =>
   a.figure === b.figure && a.held?.against === b.held?.against && a.held?.as === b.held?.as
 
 /** Columns of the tester’s own: those of the trial, else those of the bench. */
+export function useColumnsOf({ columns }: Pick<Trial, 'columns'>): readonly Chosen[] {
+  const { data } = api.useSettingsQuery()
+  return columns ?? data?.columns ?? none
+}
+
+/** The same, to be changed. */
 export function useColumns() {
   const { trial } = useTrial()
   const { data: settings } = api.useSettingsQuery()
   const { save } = useSaveSettings()
   const [saveBench] = api.useSaveSettingsMutation()
-  const columns: readonly Chosen[] = trial.columns ?? settings?.columns ?? none
+  const columns = useColumnsOf(trial)
   const put = (next: readonly Chosen[]) => void save({ columns: [...next] })
   return {
     columns,

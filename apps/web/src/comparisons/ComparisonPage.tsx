@@ -1,5 +1,5 @@
-import type { Revision, StoredComparison } from '@even-watt/contract'
-import { compareTrials, statedOfComparison, type Compared } from '@even-watt/core'
+import type { OwnRow, Revision, StoredComparison } from '@even-watt/contract'
+import { compareTrials, rowsOf, statedOfComparison, type Compared } from '@even-watt/core'
 import { useMemo, useRef } from 'react'
 import { useParams } from 'react-router'
 import { api } from '../api/api'
@@ -151,10 +151,13 @@ function Actions({ state, stored }: ActionsProps) {
   )
 }
 
+const noRows: readonly OwnRow[] = []
+
 /** What follows: the answer, then under what conditions, then promise by promise and figure by figure. */
 function Beside({ list, revisions, photographs, state, stored }: BesideProps) {
-  const comparison = useMemo(() => compareTrials(list), [list])
   const { made, change, changed } = state
+  const own = made.figures ?? noRows
+  const comparison = useMemo(() => compareTrials(list, rowsOf(own)), [list, own])
   const page = useRef<HTMLElement>(null)
   const title = made.name || 'comparison'
   return (
@@ -170,7 +173,13 @@ function Beside({ list, revisions, photographs, state, stored }: BesideProps) {
         </section>
         <ConditionTable list={list} conditions={comparison.conditions} />
         <ClaimTable list={list} claims={comparison.claims} />
-        <FigureTable list={list} rows={comparison.rows} hours={comparison.hours} />
+        <FigureTable
+          list={list}
+          rows={comparison.rows}
+          hours={comparison.hours}
+          own={own}
+          onOwn={(figures) => change({ figures: [...figures] })}
+        />
         <Curves list={list} curves={comparison.curves} title={title} />
         <Overlays list={list} title={title} />
         <SuitsTable list={list} />

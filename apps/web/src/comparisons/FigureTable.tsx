@@ -3,10 +3,13 @@ import {
   isFigure,
   plain,
   say,
+  sayStanding,
   type Comparison,
   type CriterionCell,
   type Figure,
 } from '@even-watt/core'
+import type { OwnRow } from '@even-watt/contract'
+import { OwnRowsChoice } from '../catalogue/OwnRowsChoice'
 import { Fig } from '../ui/Fig'
 import { BesideTable } from './BesideTable'
 
@@ -14,10 +17,16 @@ const looks = {
   better: { shape: '●', colour: 'text-moss' },
   worse: { shape: '■', colour: 'text-madder' },
   alike: { shape: '○', colour: 'text-quiet' },
+  apart: { shape: '◆', colour: 'text-quiet' },
 } as const
 
+interface Props extends Pick<Comparison, 'list' | 'rows' | 'hours'> {
+  readonly own: readonly OwnRow[]
+  readonly onOwn: (rows: readonly OwnRow[]) => void
+}
+
 /** Figures of each, and how far they lie from the first, with what their meters have in common taken out. */
-export function FigureTable({ list, rows, hours }: Pick<Comparison, 'list' | 'rows' | 'hours'>) {
+export function FigureTable({ list, rows, hours, own, onOwn }: Props) {
   return (
     <section className="mt-5">
       <h2>Figures, and what differs</h2>
@@ -42,6 +51,7 @@ export function FigureTable({ list, rows, hours }: Pick<Comparison, 'list' | 'ro
           </tr>
         ))}
       </BesideTable>
+      <OwnRowsChoice rows={own} what="a row" onChange={onOwn} />
       <p className="text-quiet text-[0.9rem]">
         What the same meter and range read in both has the same error in both, which cancels in the
         difference: it is known better than either figure.
@@ -66,8 +76,7 @@ function Apart({ cell, first }: { cell: CriterionCell; first: CriterionCell['fig
   )
   return (
     <span className={`block text-[0.9rem] ${colour}`}>
-      {shape} {against.is === 'alike' ? 'no difference shown' : against.is}{' '}
-      <Fig of={difference} className="text-ink" />
+      {shape} {sayStanding(against.is)} <Fig of={difference} className="text-ink" />
       {figure.unit === '%' ? ' points' : ` ${figure.unit}`}
     </span>
   )

@@ -17,6 +17,7 @@ export function useComparison(stored: StoredComparison | undefined) {
         name: stored.name,
         of: stored.of,
         ...(stored.weights ? { weights: stored.weights } : {}),
+        ...(stored.figures ? { figures: stored.figures } : {}),
         ...(stored.note ? { note: stored.note } : {}),
       }
     : { name: '', of: pickedIn(location.search) }
@@ -35,7 +36,9 @@ export function useComparison(stored: StoredComparison | undefined) {
   /** What is wrong with the choice, whatever its name. */
   const [fault] = checked.success
     ? []
-    : sentences(checked.error).filter(({ path }) => path.startsWith('of') || path.startsWith('weights'))
+    : sentences(checked.error).filter(
+        ({ path }) => path.startsWith('of') || path.startsWith('weights') || path.startsWith('figures'),
+      )
   return {
     made,
     change,

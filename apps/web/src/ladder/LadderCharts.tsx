@@ -1,5 +1,5 @@
-import { claimedValue, isFigure, toldBy, type Analysis } from '@even-watt/core'
-import { useCallback } from 'react'
+import { claimedValue, isFigure, toldBy, type Analysis, type JudgedLimit } from '@even-watt/core'
+import { useCallback, useMemo } from 'react'
 import { LazyChart } from '../ui/chart/LazyChart'
 import type { ChartTheme } from '../ui/chart/theme'
 import { efficiencyChart, efficiencyHeight } from './efficiencyChart'
@@ -11,18 +11,24 @@ interface Props {
   readonly title: string
   readonly analyses: readonly Analysis[]
   readonly analysis: Analysis
+  /** Of the tester’s own. */
+  readonly limits: readonly JudgedLimit[]
   readonly chosenStep?: string | undefined
   /** Drawn at once, for print. */
   readonly onChoose?: (step: string) => void
 }
 
 /** Efficiency and losses of the rig revision on screen, the other revisions drawn over. */
-export function LadderCharts({ title, analyses, analysis, chosenStep, onChoose }: Props) {
+export function LadderCharts({ title, analyses, analysis, limits, chosenStep, onChoose }: Props) {
   const target = claimedValue(analysis.record.revision.unit, 'efficiency')
+  const breaks = useMemo(
+    () => limits.flatMap(({ broken: [first] }) => (first && isFigure(first.P_C) ? [first.P_C.x.value] : [])),
+    [limits],
+  )
   const buildEfficiency = useCallback(
     (theme: ChartTheme) =>
-      efficiencyChart({ analyses: analyses, chosen: analysis, chosenStep, claim: target }, theme),
-    [analyses, analysis, chosenStep, target],
+      efficiencyChart({ analyses, chosen: analysis, chosenStep, claim: target, breaks }, theme),
+    [analyses, analysis, chosenStep, target, breaks],
   )
   const buildLoss = useCallback(
     (theme: ChartTheme) => lossChart(analysis, chosenStep, theme),
@@ -49,7 +55,7 @@ export function LadderCharts({ title, analyses, analysis, chosenStep, onChoose }
         fileName={`${name} efficiency`}
         height={efficiencyHeight}
         build={buildEfficiency}
-        legend={(theme) => efficiencyLegend(analyses, analysis, theme)}
+        legend={(theme) => efficiencyLegend(analyses, analysis, theme, breaks)}
         onPick={onChoose}
       />
       <LazyChart

@@ -158,9 +158,9 @@ function Ladder() {
               onChoose={setPicked}
             />
             <GradeLegend analysis={analysis} />
-            <ColumnChoice state={choice} />
             <PlannedNext onTake={(planned) => entry.current?.take(planned)} />
             <Entry handle={entry} layout={layout} own={own} onCaptured={() => setPicked(undefined)} />
+            <ColumnChoice state={choice} />
           </>
         )}
       </div>
@@ -188,6 +188,7 @@ function Ladder() {
         title={trial.title}
         analyses={analyses}
         analysis={settled}
+        limits={limits}
         chosenStep={chosen}
         onChoose={setPicked}
       />

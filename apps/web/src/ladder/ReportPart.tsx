@@ -1,5 +1,6 @@
 import { ratedPower } from '@even-watt/core'
 import { AgainstBefore } from './AgainstBefore'
+import { rigBefore, useOwnLimits } from '../catalogue/useOwnLimits'
 import { BarsTable } from '../evidence/BarsTable'
 import { DisplayTable } from '../evidence/DisplayTable'
 import { TwoMetersTable } from '../evidence/TwoMetersTable'
@@ -11,11 +12,12 @@ import { LegTable } from './LegTable'
 import { LadderCharts } from './LadderCharts'
 import { ReportTable } from './ReportTable'
 
-export function LadderPart({ state: { view }, analysis }: ReportProps) {
+export function LadderPart({ state, analysis }: ReportProps) {
+  const { view } = state
   return (
     <>
       <Section title="Ladder">
-        <ReportTable analysis={analysis} />
+        <ReportTable state={state} analysis={analysis} />
         <Circumstances analysis={analysis} />
         {analysis.ladder.steps
           .filter(({ legs }) => legs)
@@ -34,9 +36,10 @@ export function LadderPart({ state: { view }, analysis }: ReportProps) {
   )
 }
 
-export const CurvesPart = ({ state: { trial, view }, analysis }: ReportProps) => (
-  <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} />
-)
+export function CurvesPart({ state: { trial, view }, analysis }: ReportProps) {
+  const limits = useOwnLimits(trial, analysis, rigBefore(view.analyses, analysis))
+  return <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} limits={limits} />
+}
 
 export function CurveFiguresPart({ state: { trial }, analysis }: ReportProps) {
   if (!analysis.ladder.steps.length) return null

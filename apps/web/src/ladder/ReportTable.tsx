@@ -1,9 +1,14 @@
-import { ratedPower, type Analysis } from '@even-watt/core'
+import { columnCells, headOf, ratedPower, sayChosen, unitOfChosen } from '@even-watt/core'
+import { useColumnsOf } from '../catalogue/useColumns'
+import { rigBefore } from '../catalogue/useOwnLimits'
+import type { ReportProps } from '../stage'
 import { Fig } from '../ui/Fig'
 import { stepLabel } from './stepLabel'
 
 /** The ladder narrow enough for paper, with uncertainties where they decide. */
-export function ReportTable({ analysis }: { analysis: Analysis }) {
+export function ReportTable({ state, analysis }: ReportProps) {
+  const columns = useColumnsOf(state.trial)
+  const before = rigBefore(state.view.analyses, analysis)
   if (!analysis.ladder.steps.length) return <p>No step on this rig.</p>
   const rated = ratedPower(analysis.record.revision.unit)
   const heads = [
@@ -29,6 +34,15 @@ export function ReportTable({ analysis }: { analysis: Analysis }) {
                 {head}
               </th>
             ))}
+            {columns.map((chosen) => {
+              const [head, from] = headOf(chosen)
+              return (
+                <th key={sayChosen(chosen)} className="right" title={sayChosen(chosen)}>
+                  {[head, from].filter(Boolean).join(' ')}
+                  {unitOfChosen(chosen) && `, ${unitOfChosen(chosen)}`}
+                </th>
+              )
+            })}
           </tr>
         </thead>
         <tbody>
@@ -49,6 +63,11 @@ export function ReportTable({ analysis }: { analysis: Analysis }) {
               ].map((figure, k) => (
                 <td key={k} className="figures right whitespace-nowrap">
                   <Fig of={figure} bare={k <= 6} />
+                </td>
+              ))}
+              {columnCells(columns, step, { analysis, before }).map((figure, k) => (
+                <td key={k} className="figures right whitespace-nowrap">
+                  <Fig of={figure} bare={2} />
                 </td>
               ))}
             </tr>

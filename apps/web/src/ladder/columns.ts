@@ -128,24 +128,27 @@ export interface Layout {
   readonly at: ReadonlyMap<string, { left: number; width: number }>
 }
 
-/** Width of a column of the tester’s own. */
-const ownWidth = 78
+/** Width of a column of the tester’s own, and how much of it the names of the loads give, down to the least. */
+const ownWidth = 72
+const givenWay = 45
+const leastLoad = 110
 
 /**
  * Where the columns stand, in pixels: the ribbon and the grid use the same figures, so taps and columns line up. Columns of the
  * tester’s own, as many as are said, stand behind them.
  */
 export function layoutOf(available: number, own = 0): Layout {
-  const all = total + own * ownWidth
+  const load = Math.max(leastLoad, loadWidth - own * givenWay)
+  const all = total - loadWidth + load + own * ownWidth
   const width = Math.max(available, (leastWidth * all) / total)
   const scale = width / all
   const at = new Map<string, { left: number; width: number }>()
-  let left = (stepWidth + loadWidth) * scale
+  let left = (stepWidth + load) * scale
   for (const column of columns) {
     at.set(column.key, { left, width: column.width * scale })
     left += column.width * scale
   }
-  return { width, step: stepWidth * scale, load: loadWidth * scale, at, own: ownWidth * scale }
+  return { width, step: stepWidth * scale, load: load * scale, at, own: ownWidth * scale }
 }
 
 /** Runs of neighbouring columns of one place, for the upper head of the grid. */

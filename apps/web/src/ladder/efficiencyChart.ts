@@ -55,6 +55,8 @@ interface Wanted {
   readonly chosenStep: string | undefined
   /** A claimed efficiency, as a fraction. */
   readonly claim: number | undefined
+  /** W at which limits of the tester’s own are broken first. */
+  readonly breaks?: readonly number[]
 }
 
 /**
@@ -62,7 +64,7 @@ interface Wanted {
  * what the readings have in common); without a curve its points joined; where only the posts were read, from them on; the others drawn over it as plain lines; the system dashed in copper; dotted beyond the measured range.
  */
 export function efficiencyChart(
-  { analyses, chosen, chosenStep, claim }: Wanted,
+  { analyses, chosen, chosenStep, claim, breaks = [] }: Wanted,
   theme: ChartTheme,
 ): ChartOption {
   const series: Series[] = []
@@ -153,6 +155,16 @@ export function efficiencyChart(
       ),
     )
   }
+  for (const watts of new Set(breaks))
+    series.push(
+      line(
+        [
+          [watts, floor],
+          [watts, 100],
+        ],
+        { lineStyle: { color: theme.madder, width: 1, type: 'dashed' } },
+      ),
+    )
   keepLabelsApart(series, 100 - floor)
   series.push(errorBars(chosen, told, theme), measuredPoints(chosen, told, chosenStep, theme))
   const peak = hasFit(fit) ? peakOf(fit) : undefined

@@ -128,16 +128,17 @@ describe('the step being typed', () => {
 describe('the layout shared by ribbon and grid', () => {
   it('fills the width, never under the least, in the order of the columns', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 200, max: 4000 }), (available) => {
-        const layout = layoutOf(available)
-        expect(layout.width).toBe(Math.max(available, leastWidth))
+      fc.property(fc.integer({ min: 200, max: 4000 }), fc.integer({ min: 0, max: 12 }), (available, own) => {
+        const layout = layoutOf(available, own)
+        expect(layout.width).toBeGreaterThanOrEqual(available)
+        if (own === 0) expect(layout.width).toBe(Math.max(available, leastWidth))
         let edge = layout.step + layout.load
         for (const column of columns) {
           const box = layout.at.get(column.key)
           expect(box?.left).toBeCloseTo(edge, 6)
           edge += box?.width ?? 0
         }
-        expect(edge).toBeCloseTo(layout.width, 6)
+        expect(edge + own * layout.own).toBeCloseTo(layout.width, 6)
       }),
     )
   })

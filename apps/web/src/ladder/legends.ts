@@ -7,6 +7,7 @@ export function efficiencyLegend(
   analyses: readonly Analysis[],
   chosen: Analysis,
   theme: ChartTheme,
+  breaks: readonly number[] = [],
 ): LegendEntry[] {
   const { of, fit, efficiency } = toldBy(chosen.ladder)
   const unit = of === 'unit'
@@ -44,6 +45,11 @@ export function efficiencyLegend(
       : []),
     ...(others.some(({ ladder }) => hasFit(ladder.unitFit))
       ? ([{ words: 'the unit on another rig', look: 'thin line', colour: theme.petrol }] as const)
+      : []),
+    ...(breaks.length
+      ? ([
+          { words: 'from here on a limit of your own is broken', look: 'dashes', colour: theme.madder },
+        ] as const)
       : []),
   ]
 }

@@ -9,3 +9,6 @@ export const contents = 'README'
 
 /** The text of a page; undefined: there is no such page. */
 export const readMethod = (name: string): Promise<string> | undefined => byName.get(name)?.()
+
+/** Names of the pages, in the order of the alphabet, without the list of them. */
+export const methodNames: readonly string[] = [...byName.keys()].filter((name) => name !== contents).sort()

@@ -32,7 +32,9 @@ export function NoLoadPage() {
         <section>
           <h2>Idle draw</h2>
           <IdleFigures figures={analysis.noLoad.on} />
-          <HeldAgainst of={quietOnPage('no-load', { analysis, before: rigBefore(view.analyses, analysis) })} />
+          <HeldAgainst
+            of={quietOnPage('no-load', { analysis, before: rigBefore(view.analyses, analysis) })}
+          />
           {idle && (
             <p className="mt-2">
               <Verdict outcome={idle.standing.outcome} /> {idle.standing.sentence}{' '}

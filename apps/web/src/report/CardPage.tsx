@@ -1,13 +1,18 @@
+import type { OwnRow } from '@even-watt/contract'
 import {
   draftAnswer,
   isFigure,
   peakOf,
   hasFit,
   sayClaim,
+  rowOnRig,
   sayFigure,
+  sayRow,
   tellingRig,
   suitsOf,
+  type Analysis,
 } from '@even-watt/core'
+import { OwnRowsChoice } from '../catalogue/OwnRowsChoice'
 import { Verdict } from '../evidence/Verdict'
 import { Picture } from '../photographs/Picture'
 import { sayPhotograph } from '../photographs/sayPhotograph'
@@ -15,6 +20,7 @@ import { usePhotographs } from '../photographs/usePhotographs'
 import { SuitsMark } from '../suits/SuitsMark'
 import { useRules } from '../suits/useRules'
 import { StageHead } from '../trials/StageHead'
+import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
 import { shortDate } from '../ui/dates'
 import { PaperChoice } from '../ui/PaperChoice'
@@ -24,6 +30,8 @@ export function CardPage() {
   const state = useTrial()
   const { trial, view } = state
   const rules = useRules()
+  const { save } = useSaveSettings()
+  const own = trial.card ?? noRows
   const photographs = usePhotographs(state)
   const picture =
     photographs.find(({ reading }) => reading.shows === 'outside') ??
@@ -36,6 +44,7 @@ export function CardPage() {
     <>
       <StageHead title="Card" revisions={false} />
       <PaperChoice />
+      <OwnRowsChoice rows={own} what="a figure" onChange={(card) => void save({ card: [...card] })} />
       <article className="max-w-[820px] border border-ink p-5 print:max-w-none print:border-0 print:p-0">
         <header className="mb-3 grid gap-4 md:grid-cols-[1fr_16rem] print:grid-cols-[1fr_16rem]">
           <div>
@@ -53,7 +62,7 @@ export function CardPage() {
           </div>
           {picture && <Picture entry={picture} alt={sayPhotograph(picture)} className="max-h-56" />}
         </header>
-        <Figures analysis={analysis} />
+        <Figures analysis={analysis} own={own} />
         <div className="grid gap-x-8 gap-y-3 md:grid-cols-2 print:grid-cols-2">
           <section>
             <h2>Promised, and found</h2>
@@ -87,7 +96,16 @@ export function CardPage() {
   )
 }
 
-function Figures({ analysis: { noLoad, ladder } }: Pick<ReturnType<typeof useTrial>, 'analysis'>) {
+const noRows: readonly OwnRow[] = []
+
+interface FiguresProps {
+  readonly analysis: Analysis
+  /** Figures of the tester’s own choice. */
+  readonly own: readonly OwnRow[]
+}
+
+function Figures({ analysis, own }: FiguresProps) {
+  const { noLoad, ladder } = analysis
   const { P_idle } = noLoad.on
   const peak = hasFit(ladder.unitFit) ? peakOf(ladder.unitFit) : undefined
   const carried = ladder.steps
@@ -104,6 +122,10 @@ function Figures({ analysis: { noLoad, ladder } }: Pick<ReturnType<typeof useTri
           ] as const,
         ]
       : []),
+    ...own.map((row) => {
+      const figure = rowOnRig(row, { analysis })
+      return [sayRow(row), isFigure(figure) ? sayFigure(figure) : 'not known'] as const
+    }),
   ]
   return (
     <dl className="mb-3 flex flex-wrap gap-x-10 gap-y-1">

@@ -4,7 +4,14 @@ import { Link, useSearchParams } from 'react-router'
 import { api } from '../api/api'
 import { Loaded } from '../ui/Loaded'
 import { Page } from '../ui/Page'
+import { figurePlaces } from './figurePlaces'
+import { holds, wordsIn } from './matching'
+import { nearestTo } from './nearest'
 import { pathOf, placesInOrder } from './places'
+import { fixedPlaces, type Place } from './screens'
+
+/** Figures or screens that are told; more words tell fewer. */
+const mostLeads = 12
 
 /** ms after which what is still unread is asked for again. */
 const goesOn = 400
@@ -14,6 +21,10 @@ export function SearchPage() {
   const [parameters, setParameters] = useSearchParams()
   const [typed, setTyped] = useState(parameters.get('q') ?? '')
   const q = useDeferredValue(typed.trim())
+  const ask = (words: string) => {
+    setTyped(words)
+    setParameters(words.trim() ? { q: words.trim() } : {}, { replace: true })
+  }
   return (
     <Page title="Search">
       <form role="search" onSubmit={(event) => event.preventDefault()}>
@@ -25,14 +36,11 @@ export function SearchPage() {
           maxLength={100}
           autoFocus
           value={typed}
-          onChange={({ target }) => {
-            setTyped(target.value)
-            setParameters(target.value.trim() ? { q: target.value.trim() } : {}, { replace: true })
-          }}
+          onChange={({ target }) => ask(target.value)}
         />
       </form>
       {q.length > 1 ? (
-        <Answer q={q} />
+        <Answer q={q} onAsk={ask} />
       ) : (
         <p className="text-quiet mt-3 max-w-prose">
           Two letters or more. Every word must stand in what is found; units, rigs, meters, loads, checklists,
@@ -43,7 +51,12 @@ export function SearchPage() {
   )
 }
 
-function Answer({ q }: { q: string }) {
+interface AnswerProps {
+  readonly q: string
+  readonly onAsk: (words: string) => void
+}
+
+function Answer({ q, onAsk }: AnswerProps) {
   const [unread, setUnread] = useState(1)
   const query = api.useSearchQuery(q, {
     refetchOnMountOrArgChange: true,
@@ -53,12 +66,20 @@ function Answer({ q }: { q: string }) {
   if (left !== unread) setUnread(left)
   return (
     <Loaded query={query} what="what was found">
-      {(answer) => <Groups q={q} answer={answer} />}
+      {(answer) => <Groups q={q} answer={answer} onAsk={onAsk} />}
     </Loaded>
   )
 }
 
-function Groups({ q, answer: { found, more, unread } }: { q: string; answer: SearchAnswer }) {
+function Groups({
+  q,
+  answer: { found, more, unread },
+  onAsk,
+}: AnswerProps & { readonly answer: SearchAnswer }) {
+  const { data: page } = api.useTrialsQuery({ by: 'lastAt', limit: 1 })
+  const parts = wordsIn(q)
+  const screens = fixedPlaces.filter((one) => holds(one, parts))
+  const figures = figurePlaces(q, page?.trials[0])
   const groups = placesInOrder
     .map(([place, title]) => ({ place, title, here: found.filter((one) => one.in === place) }))
     .filter(({ here }) => here.length)
@@ -69,12 +90,53 @@ function Groups({ q, answer: { found, more, unread } }: { q: string; answer: Sea
           The findings of {unread} more {unread === 1 ? 'trial is' : 'trials are'} still being read …
         </p>
       )}
-      {groups.length === 0 && unread === 0 && <p>Nothing on this bench holds “{q}”.</p>}
+      <Leads title="Figures" to={figures} />
+      <Leads title="Screens and methods" to={screens} />
+      {groups.length + figures.length + screens.length === 0 && unread === 0 && (
+        <Nothing q={q} onAsk={onAsk} />
+      )}
       {groups.map(({ place, title, here }) => (
         <Group key={place} title={title} here={here} />
       ))}
       {more && <p className="text-quiet mt-3">There is more of some kinds: add a word.</p>}
     </div>
+  )
+}
+
+/** Where figures, screens and pages of the method stand. */
+function Leads({ title, to: places }: { readonly title: string; readonly to: readonly Place[] }) {
+  if (!places.length) return null
+  return (
+    <section className="mb-3">
+      <h2>{title}</h2>
+      <ul>
+        {places.slice(0, mostLeads).map(({ words, to }) => (
+          <li key={to} className="border-b border-rule py-1">
+            <Link className="plain-link" to={to}>
+              {words}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function Nothing({ q, onAsk }: AnswerProps) {
+  const nearest = nearestTo(q, [])
+  return (
+    <p>
+      Nothing on this bench holds “{q}”.
+      {nearest !== undefined && (
+        <>
+          {' '}
+          Nearest:{' '}
+          <button type="button" className="plain-link" onClick={() => onAsk(nearest)}>
+            {nearest}
+          </button>
+        </>
+      )}
+    </p>
   )
 }
 

@@ -4,6 +4,7 @@ import { Outlet, useParams, useSearchParams } from 'react-router'
 import { api } from '../api/api'
 import { pageFor } from '../method/pageFor'
 import { type Stage } from '../stage'
+import { fetched } from '../ui/fetched'
 import { useKey } from '../ui/keys'
 import { Loaded } from '../ui/Loaded'
 import { ShowWorking } from '../ui/ShowWorking'
@@ -11,6 +12,9 @@ import { namesOf } from './naming'
 import { StagesContext, useStages } from './stageContext'
 import { TrialContext, useTrialView, useWorked, type TrialState } from './useTrial'
 import { WorkOrder } from './WorkOrder'
+
+/** The working of a figure that was looked for: fetched only then. */
+const FoundFigure = fetched(async () => (await import('./FoundFigure')).FoundFigure)
 
 /** Everything inside a trial: its record, the work order beside it, and the working of any figure. */
 export function TrialLayout({ stages }: { stages: readonly Stage[] }) {
@@ -38,6 +42,7 @@ function Inside({ trial }: { trial: Trial }) {
   const names = useMemo(() => namesOf(trial, entries, all), [trial, entries, all])
   const unit = analysis?.record.revision.unit
   const stages = useMemo(() => all.filter(({ suits }) => !suits || !unit || suits(unit)), [all, unit])
+  const asked = parameters.get('figure')
   const chooseRevision = (number: number) => setParameters({ rig: String(number) }, { replace: true })
   useKey(
     (event) =>
@@ -63,7 +68,16 @@ function Inside({ trial }: { trial: Trial }) {
               ) : null,
             )}
             <Loaded query={query} what="its readings">
-              {() => <Outlet />}
+              {() => (
+                <>
+                  {asked !== null && (
+                    <Suspense>
+                      <FoundFigure.Part id={asked} analysis={analysis} />
+                    </Suspense>
+                  )}
+                  <Outlet />
+                </>
+              )}
             </Loaded>
           </div>
         </TrialContext>

@@ -4,6 +4,7 @@ import { api } from '../api/api'
 import { OutboxMark } from '../outbox/OutboxMark'
 import { type Stage } from '../stage'
 import { AnswerBar } from './AnswerBar'
+import type { Fetched } from './fetched'
 import { useEnterRule } from './enterRule'
 import { Guarded } from './Guarded'
 import { useKey } from './keys'
@@ -12,9 +13,7 @@ import { setTheme, useTheme } from './theme'
 
 // Opened by a key: fetched once the screen stands, so that they are there when asked for.
 const loadKeyList = async () => ({ default: (await import('./KeyList')).KeyList })
-const loadPalette = async () => ({ default: (await import('./Palette')).Palette })
 const KeyList = lazy(loadKeyList)
-const Palette = lazy(loadPalette)
 
 const sections = [
   ['/', 'Bench'],
@@ -27,8 +26,19 @@ const sections = [
   ['/cable', 'Cable and fuse'],
 ] as const
 
+export interface PaletteProps {
+  readonly stages: readonly Stage[]
+  readonly onClose: () => void
+}
+
+interface Props {
+  readonly stages: readonly Stage[]
+  /** The way anywhere, by a few letters. */
+  readonly palette: Fetched<PaletteProps>
+}
+
 /** The frame of every screen: sections, what is unsent, ways to get anywhere. */
-export function Shell({ stages }: { stages: readonly Stage[] }) {
+export function Shell({ stages, palette: { Part: Palette, fetch: fetchPalette } }: Props) {
   const [open, setOpen] = useState<'palette' | 'keys' | undefined>()
   const theme = useTheme()
   const close = () => setOpen(undefined)
@@ -43,11 +53,11 @@ export function Shell({ stages }: { stages: readonly Stage[] }) {
   useEnterRule()
   useEffect(() => {
     const waiting = setTimeout(
-      () => void Promise.all([loadKeyList(), loadPalette()]).catch(() => undefined),
+      () => void Promise.all([loadKeyList(), fetchPalette()]).catch(() => undefined),
       300,
     )
     return () => clearTimeout(waiting)
-  }, [])
+  }, [fetchPalette])
   useKey(
     (event) => (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k',
     () => setOpen('palette'),

@@ -10,13 +10,13 @@ import { sayAnswer } from './sayAnswer'
 
 /**
  * Lays trials beside each other (docs/method/comparisons.md). All are held against the first, and against the hours of the
- * first that states any. The order of the others changes no difference.
+ * first that states any. Rows of the tester’s own stand behind those that every comparison has. The order of the others changes no difference.
  */
-export function compareTrials(list: readonly Compared[]): Comparison {
+export function compareTrials(list: readonly Compared[], own: readonly Criterion[] = []): Comparison {
   const [base] = list
   const hours = list.find(({ trial }) => trial.duty.length)?.trial.duty ?? []
   const common = commonErrors(list)
-  const rows = criteria.map((criterion): CriterionRow => {
+  const rows = [...criteria, ...own].map((criterion): CriterionRow => {
     const figures = list.map((one) => criterion.of(one, hours, list))
     return {
       criterion,
@@ -44,17 +44,24 @@ export function compareTrials(list: readonly Compared[]): Comparison {
 type Known = readonly [of: Compared | undefined, figure: Derived | undefined]
 
 function against(
-  { better }: Criterion,
+  { better, neutral }: Criterion,
   [one, figure]: Known,
   [base, first]: Known,
   common: ReturnType<typeof commonErrors>,
 ): CriterionCell['against'] {
-  if (!better || !one || !base || !figure || !first || !decides(figure) || !decides(first)) return undefined
+  if (!(better || neutral) || !one || !base || !figure || !first || !decides(figure) || !decides(first))
+    return undefined
   const x = (of: Compared, { x: value }: Figure) => common(of, value)
   const difference = differenceOf(x(one, figure), x(base, first))
   const more = difference.x.value > 0
   return {
     difference,
-    is: !difference.significant ? 'alike' : more === (better === 'more') ? 'better' : 'worse',
+    is: !difference.significant
+      ? 'alike'
+      : neutral
+        ? 'apart'
+        : more === (better === 'more')
+          ? 'better'
+          : 'worse',
   }
 }

@@ -12,10 +12,13 @@ export interface CriterionRow {
   readonly cells: readonly CriterionCell[]
 }
 
+/** How one stands to the first. */
+export type Standing = 'better' | 'worse' | 'alike' | 'apart'
+
 export interface CriterionCell {
   readonly figure: Derived
   /** Against the first: absent for the first itself, and where either is not known. */
-  readonly against: { readonly difference: Difference; readonly is: 'better' | 'worse' | 'alike' } | undefined
+  readonly against: { readonly difference: Difference; readonly is: Standing } | undefined
 }
 
 /** Several units, or rigs of one, laid beside each other; what differs is said against the first. */

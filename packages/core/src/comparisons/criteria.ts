@@ -10,6 +10,8 @@ export interface Criterion {
   readonly words: string
   /** Absent: it says what was tried, not what the unit could; it is told, and decides nothing. */
   readonly better?: 'more' | 'less'
+  /** How far they lie apart is told, and is neither better nor worse. */
+  readonly neutral?: true
   readonly of: (one: Compared, hours: Hours, beside: readonly Compared[]) => Derived
 }
 
@@ -32,13 +34,20 @@ export const criteria: readonly Criterion[] = [
     words: 'furthest from its nominal volts',
     better: 'less',
     of: (one, _, beside) =>
-      furthest(one, beside, ({ regulation }) => regulation, 'No volts under load were measured.'),
+      acrossLoads(
+        'furthest',
+        one,
+        beside,
+        ({ regulation }) => regulation,
+        'No volts under load were measured.',
+      ),
   },
   {
     key: 'THD',
     words: 'highest THD',
     better: 'less',
-    of: (one, _, beside) => furthest(one, beside, ({ read }) => read.THD, 'No distortion was measured.'),
+    of: (one, _, beside) =>
+      acrossLoads('furthest', one, beside, ({ read }) => read.THD, 'No distortion was measured.'),
   },
 ]
 
@@ -124,10 +133,13 @@ interface At {
   readonly watts: number
 }
 
+/** A figure of a step of one of those that are compared. */
+export type OfStep = (step: StepFigures, one: Compared) => Derived
+
 /** A figure at each step that was carried; one whose watts nobody knows may have been the heaviest. */
-const overSteps = ({ analysis }: Compared, of: (step: StepFigures) => Derived): At[] =>
-  analysis.ladder.steps.flatMap((step) => {
-    const figure = of(step)
+const overSteps = (one: Compared, of: OfStep): At[] =>
+  one.analysis.ladder.steps.flatMap((step) => {
+    const figure = of(step, one)
     const watts = isFigure(step.P_C) ? step.P_C.x.value : Infinity
     return step.carried && decides(figure) ? [{ figure, watts }] : []
   })
@@ -135,14 +147,25 @@ const overSteps = ({ analysis }: Compared, of: (step: StepFigures) => Derived): 
 /** Loads that are this share apart are as good as one. */
 export const loadApart = 0.1
 
+/** Which of several values stands for all of them. */
+const foremost = {
+  furthest: (x: number) => Math.abs(x),
+  highest: (x: number) => x,
+  lowest: (x: number) => -x,
+} as const
+
+/** Of a figure over the loads: the highest, the lowest, or the furthest from nought, whose size is told. */
+export type OverLoads = keyof typeof foremost
+
 /**
- * The largest size of a figure over the steps that were carried, without its sign. What sags or distorts at a heavy load is
- * not seen at a light one: beside others it is taken over the loads that all of them carried.
+ * One figure of all steps that were carried. What sags or distorts at a heavy load is not seen at a light one: beside others it
+ * is taken over the loads that all of them carried.
  */
-function furthest(
+export function acrossLoads(
+  which: OverLoads,
   one: Compared,
   beside: readonly Compared[],
-  of: (step: StepFigures) => Derived,
+  of: OfStep,
   why: string,
 ): Derived {
   const tops = beside
@@ -151,13 +174,14 @@ function furthest(
   const upTo = Math.min(...tops) / (1 - loadApart)
   const own = overSteps(one, of)
   if (!own.length) return { missing: why }
+  const size = foremost[which]
   const [most] = own
     .filter(({ watts }) => watts <= upTo)
-    .sort((a, b) => Math.abs(b.figure.x.value) - Math.abs(a.figure.x.value))
+    .sort((a, b) => size(b.figure.x.value) - size(a.figure.x.value))
   if (!most)
     return { missing: `It was read only over ${say(Math.min(...tops), 'W')}, which others did not carry.` }
   const { figure } = most
-  const below = figure.x.value < 0
+  const below = which === 'furthest' && figure.x.value < 0
   const short = own.some(({ watts }) => watts > upTo)
   if (!below && !short) return figure
   return derive(

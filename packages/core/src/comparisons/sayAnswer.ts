@@ -1,6 +1,6 @@
 import { isMet, isNotMet } from '../court'
 import { sayFigure } from '../figures'
-import type { Comparison, CriterionRow } from './comparison'
+import type { Comparison, CriterionRow, Standing } from './comparison'
 
 /**
  * A comparison in a few sentences: what of each is better than the first, what is worse, what nobody can tell; which
@@ -86,3 +86,7 @@ function untested(names: readonly string[], claims: Comparison['claims']): strin
     return open.length ? [`Not tested of ${name}: ${joined(open)}.`] : []
   })
 }
+
+/** How one stands to the first, in words. */
+export const sayStanding = (is: Standing): string =>
+  is === 'alike' ? 'no difference shown' : is === 'apart' ? 'it differs' : is

@@ -1,6 +1,6 @@
 import type { Stated } from '@even-watt/contract'
 import { answerOf } from '../answer'
-import type { Comparison } from '../comparisons'
+import { sayStanding, type Comparison } from '../comparisons'
 import { isFigure, sayFigure, withPoint } from '../figures'
 import type { TrialView } from '../view'
 import { sayClaim } from '../units'
@@ -27,7 +27,7 @@ export function statedOfComparison({ list, rows, claims, curves }: Comparison): 
       cells.map(({ figure, against }, i) => ({
         about: `${criterion.words}, ${list[i]?.name ?? ''}`,
         says: isFigure(figure)
-          ? `${sayFigure(figure)}${against ? `, ${against.is === 'alike' ? 'no difference shown' : against.is}` : ''}`
+          ? `${sayFigure(figure)}${against ? `, ${sayStanding(against.is)}` : ''}`
           : figure.missing,
       })),
     ),

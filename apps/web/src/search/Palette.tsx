@@ -7,48 +7,16 @@ import {
   DialogPanel,
 } from '@headlessui/react'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { useLocation, useNavigate } from 'react-router'
 import { api } from '../api/api'
-import { type Stage } from '../stage'
-
-interface Place {
-  readonly words: string
-  readonly to: string
-}
-
-const fixed: Place[] = [
-  { words: 'Bench', to: '/' },
-  { words: 'Search everything', to: '/search' },
-  { words: 'Units', to: '/units' },
-  { words: 'Add a unit', to: '/units/new' },
-  { words: 'Rigs', to: '/rigs' },
-  { words: 'Add a rig', to: '/rigs/new' },
-  { words: 'Loads', to: '/loads' },
-  { words: 'Add a load', to: '/loads/new' },
-  { words: 'Meters', to: '/meters' },
-  { words: 'Add a meter', to: '/meters/new' },
-  { words: 'Checklists', to: '/checklists' },
-  { words: 'Compare', to: '/compare' },
-  { words: 'Compare trials', to: '/compare/new' },
-  { words: 'What would you need', to: '/needs' },
-  { words: 'Check a published page', to: '/check' },
-  { words: 'Sums: type what you know', to: '/sums' },
-  { words: 'Cable and fuse', to: '/cable' },
-  { words: 'Start a trial', to: '/trials/new' },
-  { words: 'Import a trial', to: '/import' },
-  { words: 'This bench: mains, currency, units', to: '/settings' },
-  { words: 'What a use needs', to: '/settings/uses' },
-  { words: 'Phone: let one in', to: '/phone' },
-  { words: 'Method: how every figure is worked', to: '/method' },
-]
-
-interface Props {
-  readonly stages: readonly Stage[]
-  readonly onClose: () => void
-}
+import type { PaletteProps } from '../ui/Shell'
+import { figurePlaces } from './figurePlaces'
+import { holds, wordsIn } from './matching'
+import { nearestTo } from './nearest'
+import { fixedPlaces, type Place } from './screens'
 
 /** Ctrl+K: any screen by a few letters of its name. */
-export function Palette({ stages, onClose }: Props) {
+export function Palette({ stages, onClose }: PaletteProps) {
   return (
     <Dialog open onClose={onClose} className="relative z-40">
       <div className="fixed inset-0 bg-ground/70" aria-hidden="true" />
@@ -64,7 +32,7 @@ export function Palette({ stages, onClose }: Props) {
 /** Trials looked through: those worked on last. */
 const mostTrials = 500
 
-function Search({ stages, onClose }: Props) {
+function Search({ stages, onClose }: PaletteProps) {
   const [query, setQuery] = useState('')
   const navigate = useNavigate()
   const { data: page } = api.useTrialsQuery({ by: 'lastAt', limit: mostTrials })
@@ -73,7 +41,7 @@ function Search({ stages, onClose }: Props) {
   const { data: rigs = [] } = api.useRigsQuery()
   const { data: meters = [] } = api.useMetersQuery()
   const places: Place[] = [
-    ...fixed,
+    ...fixedPlaces,
     ...trials.flatMap((trial) =>
       stages.flatMap(({ words, pages }) =>
         pages.map(({ path, tab }, i) => ({
@@ -86,14 +54,19 @@ function Search({ stages, onClose }: Props) {
     ...rigs.map((rig) => ({ words: `Rig ${rig.name}`, to: `/rigs/${rig.id}` })),
     ...meters.map((meter) => ({ words: `Meter ${meter.name}`, to: `/meters/${meter.id}` })),
   ]
-  const parts = query.toLowerCase().split(/\s+/).filter(Boolean)
   const wanted = query.trim()
+  const parts = wordsIn(query)
+  const { pathname } = useLocation()
+  const here = /^\/trials\/([^/]+)\//.exec(pathname)?.[1]
+  const trial = trials.find(({ id }) => id === here) ?? trials[0]
   const found = [
-    ...places.filter((place) => parts.every((part) => place.words.toLowerCase().includes(part))).slice(0, 12),
+    ...places.filter((place) => holds(place, parts)).slice(0, 12),
+    ...figurePlaces(wanted, trial).slice(0, 8),
     ...(wanted.length > 1
       ? [{ words: `Search everything for “${wanted}”`, to: `/search?q=${encodeURIComponent(wanted)}` }]
       : []),
   ]
+  const nearest = found.length > 1 ? undefined : nearestTo(wanted, places)
   return (
     <Combobox<Place | null>
       value={null}
@@ -108,6 +81,7 @@ function Search({ stages, onClose }: Props) {
         aria-label="Go anywhere"
         placeholder="Where to?"
         className="w-full border-b border-rule bg-raised p-3 text-lg outline-none"
+        value={query}
         onChange={(event) => setQuery(event.target.value)}
       />
       <ComboboxOptions static className="max-h-[50vh] overflow-y-auto">
@@ -116,7 +90,14 @@ function Search({ stages, onClose }: Props) {
             {place.words}
           </ComboboxOption>
         ))}
-        {found.length === 0 && <p className="text-quiet px-3 py-2">Nothing by that name.</p>}
+        {nearest !== undefined && (
+          <p className="text-quiet px-3 py-2">
+            Nothing by that name. Nearest:{' '}
+            <button type="button" className="plain-link" onClick={() => setQuery(nearest)}>
+              {nearest}
+            </button>
+          </p>
+        )}
       </ComboboxOptions>
     </Combobox>
   )
