@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { demoUrl, trialNamed } from './support/pages'
+import { demoUrl, freshTrial, trialNamed } from './support/pages'
 
 test('sums are typed in any order by keyboard alone: what follows, what contradicts, what is missing', async ({
   page,
@@ -61,4 +61,37 @@ test('a step stands against nothing connected, nominal, the rating and the step 
     'nominal or rated',
     'the step before',
   ])
+})
+
+test('a step begins a sheet; what is typed stands before what was measured; the sum is written down', async ({
+  page,
+}) => {
+  const trial = await trialNamed(page, 'Ottrel 1400-24 for')
+  await page.goto(`${demoUrl()}/trials/${trial}/ladder?rig=2`)
+  await page.getByRole('link', { name: 'Sums from this step' }).click()
+  const entry = page.getByLabel('Type what you know')
+  await expect(page.getByLabel('Watts at the outlet', { exact: true })).toHaveValue(/^1\d{3} ± \d+ W$/)
+  await expect(page.getByText('Contradiction')).toHaveCount(0)
+  for (const text of ['1.2 m', '25 mm²']) {
+    await entry.fill(text)
+    await page.keyboard.press('Enter')
+    await expect(entry).toHaveValue('')
+  }
+  await expect(
+    page.getByText('Resistance of the leads of the trial gave way to what you typed.'),
+  ).toBeVisible()
+  await expect(page.getByText('Contradiction')).toHaveCount(0)
+  await expect(page.getByText(/^Usual fuses between|^No fuse fits|^No usual fuse/)).toBeVisible()
+  // After a reload it is what was typed, not what it began with.
+  await page.reload()
+  await expect(page.getByLabel('Copper of each lead', { exact: true })).toHaveValue('25 mm²')
+  await expect(page.getByLabel('Resistance of the leads', { exact: true })).toHaveCount(0)
+
+  const own = await freshTrial(page, 'Reckoned before')
+  await page.reload()
+  await page.getByLabel('Expected in').selectOption(own)
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('Written down as expected in Reckoned before.')).toBeVisible()
+  await page.goto(`${demoUrl()}/trials/${own}/findings`)
+  await expect(page.getByText(/draw .* A from this battery/)).toBeVisible()
 })

@@ -4,12 +4,12 @@ import { Id, number, oneOf, words } from './shared'
 
 /** What any figure can be held against (docs/method/catalogue.md). */
 export const heldReferences = [
-  'nominal or rated',
   'nothing connected',
+  'nominal or rated',
   'the step before',
   'the promise',
-  'the rig before',
   'expected',
+  'the rig before',
 ] as const
 const HeldReference = oneOf('Held against', heldReferences)
 export type HeldReference = z.infer<typeof HeldReference>

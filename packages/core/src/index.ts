@@ -370,6 +370,8 @@ export { allOf } from './subjects'
 export { suitMeasures, suitsOf, usualRules, type Suiting, type Suits } from './suits'
 export { canBeHeldAgainst, tellable, type OnRig } from './held'
 export {
+  givenBy,
+  giveWay,
   headline,
   nameOf,
   quantityIds,
@@ -377,9 +379,11 @@ export {
   readQuantity,
   sayAssumed,
   sayClash,
+  sayFuses,
   sayNeed,
   saySum,
   sheetOf,
+  type GivenLine,
   type QuantityId,
   type Sheet,
   type SumRow,

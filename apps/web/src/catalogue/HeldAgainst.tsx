@@ -1,4 +1,4 @@
-import type { Chosen, HeldWay } from '@even-watt/contract'
+import { heldReferences, type Chosen, type HeldWay } from '@even-watt/contract'
 import { decides, expanded, isFigure, sayChosen, tellable, type HeldById } from '@even-watt/core'
 import { Fig } from '../ui/Fig'
 import type { ColumnsState } from './useColumns'
@@ -14,7 +14,8 @@ export function HeldAgainst({ of, columns: pinned }: Props) {
   const known = new Set(tellable(of).map(({ words }) => words))
   const figures = of.filter(({ words }) => known.has(words))
   if (!figures.length) return null
-  const columns = [...new Set(tellable(figures).flatMap(({ held }) => held.map(({ against }) => against)))]
+  const told = new Set(tellable(figures).flatMap(({ held }) => held.map(({ against }) => against)))
+  const columns = heldReferences.filter((against) => told.has(against))
   return (
     <div className="overflow-x-auto">
       <table className="list-table" aria-label="Held against">

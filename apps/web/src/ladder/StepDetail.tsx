@@ -1,5 +1,6 @@
 import type { EntryOf, Rig } from '@even-watt/contract'
 import {
+  givenBy,
   keptWhy,
   quantityData,
   quietOfStep,
@@ -10,6 +11,7 @@ import {
   type StepFigures,
 } from '@even-watt/core'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { AttributionBar } from '../attribution/AttributionBar'
 import { HeldAgainst } from '../catalogue/HeldAgainst'
 import type { ColumnsState } from '../catalogue/useColumns'
@@ -160,6 +162,9 @@ export function StepDetail({
         <button type="button" className="plain-link" onClick={onRepeat}>
           Repeat this step <span className="kbd">R</span>
         </button>
+        <Link className="plain-link ml-5" to="/sums" state={{ given: givenBy(settled, figures) }}>
+          Sums from this step
+        </Link>
       </div>
       <Asking
         open={asked !== undefined}

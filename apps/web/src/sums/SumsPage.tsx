@@ -1,20 +1,24 @@
-import { headline, sayClash, sayNeed, sheetOf, type QuantityId } from '@even-watt/core'
+import { headline, nameOf, sayClash, sayFuses, sayNeed, sheetOf, type QuantityId } from '@even-watt/core'
 import { useDeferredValue, useMemo, useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useLocation } from 'react-router'
+import { answer } from '../ui/answers'
 import { Notice } from '../ui/Notice'
 import { Page } from '../ui/Page'
 import { AddLine } from './AddLine'
-import { beginnings, readLines, useLines } from './lines'
+import { beginnings, readLines, useLines, type Given } from './lines'
 import { FollowingRows, TypedRows } from './SheetRows'
+import { WriteDown } from './WriteDown'
 
 /** Type what is known, in any order: what follows, what contradicts, and what is missing. */
 export function SumsPage() {
-  const { lines, put, begin, change, remove } = useLines()
+  const { state } = useLocation() as { readonly state: Given | null }
+  const { lines, put, add, begin, change, remove } = useLines(state?.given)
   const [focused, setFocused] = useState<QuantityId>()
   const settled = useDeferredValue(lines)
   const { typed, faults } = useMemo(() => readLines(settled), [settled])
   const sheet = useMemo(() => sheetOf(typed), [typed])
   const told = headline(sheet)
+  const fuses = sayFuses(sheet)
   const type = (ids: readonly QuantityId[]) => {
     setFocused(ids.find((id) => !lines.some((line) => line.id === id && line.text.trim())))
     begin(ids)
@@ -45,7 +49,8 @@ export function SumsPage() {
         lines={lines}
         onAdd={(line) => {
           setFocused(undefined)
-          put([...lines.filter(({ id }) => id !== line.id), line])
+          const gone = add(line)
+          if (gone.length) answer(`${gone.map(nameOf).join(', ')} of the trial gave way to what you typed.`)
         }}
         onBegin={type}
       />
@@ -67,6 +72,7 @@ export function SumsPage() {
               {told}
             </p>
           )}
+          {fuses && <p className="mb-3">{fuses}</p>}
           {sheet.clashes.map((clash) => (
             <Notice key={`${clash.relation.equation} ${clash.id}`} kind="odd" word="Contradiction">
               {sayClash(clash)}
@@ -94,6 +100,7 @@ export function SumsPage() {
               </ul>
             </section>
           )}
+          {told && <WriteDown words={told} />}
           <p className="text-quiet mt-4 max-w-prose">
             Sums are no measurement: cables and fuses follow your local code, and a licensed person where it
             asks for one.

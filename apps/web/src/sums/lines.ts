@@ -1,11 +1,24 @@
-import { quantityIds, readQuantity, type QuantityId, type TypedQuantity } from '@even-watt/core'
-import { useState } from 'react'
+import {
+  giveWay,
+  quantityIds,
+  readQuantity,
+  type GivenLine,
+  type QuantityId,
+  type TypedQuantity,
+} from '@even-watt/core'
+import { useEffect, useState } from 'react'
+import { useNavigate } from 'react-router'
 import { drafts, resembles } from '../ui/browserStore'
 
 /** One line of the sheet as it stands in its field; what is not understood stays, with its fault. */
-export interface Line {
-  readonly id: QuantityId
-  readonly text: string
+export interface Line extends GivenLine {
+  /** By a trial: it gives way to what is typed. */
+  readonly given?: boolean
+}
+
+/** What a sheet begins with that is reached from a trial. */
+export interface Given {
+  readonly given: readonly GivenLine[]
 }
 
 const key = 'sums'
@@ -14,13 +27,25 @@ const isId = (id: string): id is QuantityId => (quantityIds as readonly string[]
 function kept(): readonly Line[] {
   const draft = drafts.read(key)
   return resembles([{ id: '', text: '' }], draft)
-    ? draft.flatMap(({ id, text }) => (isId(id) ? [{ id, text }] : []))
+    ? draft.flatMap((line) => (isId(line.id) ? [{ ...(line as Line), id: line.id }] : []))
     : []
 }
 
 /** What is typed on the sheet, kept for its tab at every key. */
-export function useLines() {
-  const [lines, setLines] = useState(kept)
+export function useLines(given?: readonly GivenLine[]) {
+  const [lines, setLines] = useState<readonly Line[]>(
+    () => given?.map((line) => ({ ...line, given: true })) ?? kept(),
+  )
+  const navigate = useNavigate()
+  useEffect(() => {
+    if (!given) return
+    drafts.keep(
+      key,
+      given.map((line) => ({ ...line, given: true })),
+    )
+    // What is typed from now on stands after a reload, not what it began with.
+    void navigate('.', { replace: true, state: null })
+  }, [given, navigate])
   const put = (next: readonly Line[]) => {
     setLines(next)
     drafts.keep(key, next)
@@ -36,6 +61,14 @@ export function useLines() {
       ]),
     change: (id: QuantityId, text: string) =>
       put(lines.map((line) => (line.id === id ? { id, text } : line))),
+    /** One more line; what a trial gave and it contradicts gives way, and comes back by name. */
+    add: (line: Line): readonly QuantityId[] => {
+      const next = [...lines.filter(({ id }) => id !== line.id), line]
+      const givenIds = new Set(next.flatMap((one) => (one.given ? [one.id] : [])))
+      const gone = giveWay(readLines(next).typed, givenIds, line.id)
+      put(next.filter(({ id }) => !gone.includes(id)))
+      return gone
+    },
     remove: (id: QuantityId) => put(lines.filter((line) => line.id !== id)),
   }
 }

@@ -10,6 +10,8 @@ export interface Quantity {
   readonly words: string
   /** Taken, and said so, where nothing is typed that gives it. */
   readonly assumed?: number
+  /** Never worked out backwards: ohms that do not fit a size and a length tell of joints, not of heat. */
+  readonly stands?: true
   /** May be less than nought, as no other may. */
   readonly signed?: true
   /** More cannot be. */
@@ -187,6 +189,7 @@ const quantities = {
     words: 'warm cable',
     assumed: 20,
     signed: true,
+    stands: true,
   }),
   carries: quantity({
     name: 'what the leads may carry',

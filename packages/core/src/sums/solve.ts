@@ -75,7 +75,8 @@ function onlyUnknown(
   values: ReadonlyMap<QuantityId, number>,
 ): QuantityId | undefined {
   const [unknown, ...others] = of.filter((id) => !values.has(id))
-  return others.length > 0 || (only !== undefined && unknown !== only) ? undefined : unknown
+  if (unknown === undefined || others.length > 0 || quantityOf(unknown).stands) return undefined
+  return only !== undefined && unknown !== only ? undefined : unknown
 }
 
 /** The value of one quantity by one relation, from all its others. */
