@@ -34,7 +34,7 @@ describe('work that is done besides', () => {
     await both(trialFile, text, at)
     await both(packed, text, at)
     await both(readingsFile, text)
-    await both(figuresFile, text, [])
+    await both(figuresFile, text, {})
     await both(readTrialFile, trialFile(text, at))
     await both(readSent, bytesOf(JSON.stringify(ottrel.entries.filter(({ kind }) => kind === 'ladder'))))
   })
@@ -64,7 +64,7 @@ describe('work that is done besides', () => {
     await importTrial(database.pool(), takenOf(ottrel))
     const app = createApp({ pool: database.pool(), feed: database.feed(), log: silent, besides })
     let ended = 0
-    const asked = Array.from({ length: 100 }, () => besides.run(figuresFile, text, []).then(() => ended++))
+    const asked = Array.from({ length: 100 }, () => besides.run(figuresFile, text, {}).then(() => ended++))
     await request(app).get('/healthz').expect(200)
     expect(ended).toBeLessThan(asked.length)
     await Promise.all(asked)

@@ -6,6 +6,7 @@ import { Id, number, oneOf, words } from './shared'
 export const heldReferences = [
   'nothing connected',
   'nominal or rated',
+  'the mains here',
   'the step before',
   'the promise',
   'expected',

@@ -36,6 +36,8 @@ interface Named<At extends readonly unknown[]> {
   /** What the label promises of it. */
   readonly promise?: ClaimQuantity
   readonly stated?: Stated<At>
+  /** Which figure of the mains of the place it is held against. */
+  readonly ofMains?: 'volts' | 'hertz'
   /** What it is held against where its readings stand, without being asked. */
   readonly quietly?: readonly HeldReference[]
   readonly of: (...at: At) => Derived

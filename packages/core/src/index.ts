@@ -424,6 +424,7 @@ export {
   isStation,
   lookSteps,
   nextLook,
+  mainsOf,
   outputOn,
   ratedPower,
   sayClaim,

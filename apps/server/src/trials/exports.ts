@@ -3,7 +3,7 @@ import {
   formatVersion,
   madeBy,
   type AttachedFile,
-  type Chosen,
+  type Settings,
   type TrialDocument,
 } from '@even-watt/contract'
 import { readingsCsv } from './csv'
@@ -37,5 +37,8 @@ export const readingsFile = (text: TrialText): Uint8Array =>
   written(readingsCsv({ trial: text.trial, entries: entriesOf(text) }))
 
 /** With the columns that the trial chose, else those of the bench. */
-export const figuresFile = (text: TrialText, ofBench: readonly Chosen[]): Uint8Array =>
-  written(figuresCsv({ trial: text.trial, entries: entriesOf(text) }, text.trial.columns ?? ofBench))
+export const figuresFile = (
+  text: TrialText,
+  { columns, mains }: Partial<Pick<Settings, 'columns' | 'mains'>>,
+): Uint8Array =>
+  written(figuresCsv({ trial: text.trial, entries: entriesOf(text) }, text.trial.columns ?? columns, mains))

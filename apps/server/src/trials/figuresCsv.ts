@@ -1,7 +1,8 @@
-import type { Chosen, TrialDocument } from '@even-watt/contract'
+import type { Chosen, Settings, TrialDocument } from '@even-watt/contract'
 import {
   logCells,
   logHeads,
+  mainsOf,
   stepCells,
   stepHeads,
   viewTrial,
@@ -18,9 +19,12 @@ import { csvOf } from './csv'
 export function figuresCsv(
   { trial, entries }: Pick<TrialDocument, 'trial' | 'entries'>,
   own: readonly Chosen[] = [],
+  mains?: Settings['mains'],
 ): string {
   const { analyses } = viewTrial(trial, entries)
-  const rows = analyses.flatMap((analysis, i) => stepsAndLogs({ analysis, before: analyses[i - 1] }, own))
+  const rows = analyses.flatMap((analysis, i) =>
+    stepsAndLogs({ analysis, before: analyses[i - 1], mains: mainsOf(mains) }, own),
+  )
   const used = new Set(rows.flatMap((row) => Object.keys(row)))
   const columns = [
     'rig revision',

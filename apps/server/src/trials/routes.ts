@@ -259,9 +259,10 @@ export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
 
   router.get('/:id/figures.csv', async (request, response) => {
     const { id, title } = await requireTrial(pool, idOf(request, 'This trial'))
-    const { columns = [] } = (await readSettings(pool)) ?? {}
-    const file = await figures(`${await stateOf(pool, id)} ${JSON.stringify(columns)}`, async () =>
-      besides.run(figuresFile, await textToExport(pool, id), columns),
+    const { columns, mains } = (await readSettings(pool)) ?? {}
+    const bench = { ...(columns ? { columns } : {}), ...(mains ? { mains } : {}) }
+    const file = await figures(`${await stateOf(pool, id)} ${JSON.stringify(bench)}`, async () =>
+      besides.run(figuresFile, await textToExport(pool, id), bench),
     )
     response.attachment(`${fileName(title)}.figures.csv`).type('text/csv; charset=utf-8')
     await pipeline(slicesOf(file), response)

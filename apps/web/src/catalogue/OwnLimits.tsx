@@ -10,7 +10,8 @@ import type { TrialState } from '../trials/useTrial'
 import { answer } from '../ui/answers'
 import { SelectField, TextField } from '../ui/form'
 import { ChooseFigure } from './ChooseFigure'
-import { rigBefore, useOwnLimits, type LimitScope, type ScopedLimit } from './useOwnLimits'
+import { useOnRig } from './useOnRig'
+import { useOwnLimits, type LimitScope, type ScopedLimit } from './useOwnLimits'
 
 interface Props {
   readonly state: TrialState
@@ -20,7 +21,7 @@ interface Props {
 /** Limits of the tester’s own for any figure, each with how it was kept. */
 export function OwnLimits({ state, editable = false }: Props) {
   const { trial, view, analysis } = state
-  const limits = useOwnLimits(trial, analysis, rigBefore(view.analyses, analysis))
+  const limits = useOwnLimits(trial, useOnRig(view.analyses, analysis))
   if (!limits.length && !editable) return null
   return (
     <section className="mt-5">

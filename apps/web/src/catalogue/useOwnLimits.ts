@@ -1,5 +1,5 @@
 import type { OwnLimit, Trial } from '@even-watt/contract'
-import { judgeLimit, type Analysis, type JudgedLimit } from '@even-watt/core'
+import { judgeLimit, type JudgedLimit, type OnRig } from '@even-watt/core'
 import { useMemo } from 'react'
 import { api } from '../api/api'
 
@@ -13,19 +13,15 @@ export interface ScopedLimit extends JudgedLimit {
 const none: readonly OwnLimit[] = []
 
 /** The tester’s own limits, those of the bench first, judged by what was read on a rig. */
-export function useOwnLimits(
-  trial: Pick<Trial, 'ownLimits'>,
-  analysis: Analysis,
-  before: Analysis | undefined,
-): readonly ScopedLimit[] {
+export function useOwnLimits(trial: Pick<Trial, 'ownLimits'>, on: OnRig): readonly ScopedLimit[] {
   const { data: settings } = api.useSettingsQuery()
   const ofBench = settings?.ownLimits ?? none
   const ofTrial = trial.ownLimits ?? none
   return useMemo(() => {
     const judged = (limits: readonly OwnLimit[], scope: LimitScope) =>
-      limits.map((limit) => ({ ...judgeLimit(limit, { analysis, before }), scope }))
+      limits.map((limit) => ({ ...judgeLimit(limit, on), scope }))
     return [...judged(ofBench, 'every trial'), ...judged(ofTrial, 'this trial')]
-  }, [ofBench, ofTrial, analysis, before])
+  }, [ofBench, ofTrial, on])
 }
 
 /** What each step breaks, in words, by its id. */
@@ -38,7 +34,3 @@ export function brokenBy(limits: readonly JudgedLimit[]): ReadonlyMap<string, st
     }
   return broken
 }
-
-/** The rig that stands before one among all of a trial. */
-export const rigBefore = (analyses: readonly Analysis[], { record }: Analysis): Analysis | undefined =>
-  analyses[analyses.findIndex((one) => one.record.revision.number === record.revision.number) - 1]

@@ -1,14 +1,15 @@
-import { say, shownBars, type Analysis, type Bars } from '@even-watt/core'
+import { ratedPower, say, shownBars, type Analysis, type Bars } from '@even-watt/core'
 import { useMemo } from 'react'
 
 /** What the lamps or bars of a coarse display are worth. */
 export function BarsTable({ analysis }: { readonly analysis: Analysis }) {
   const { load, charge } = useMemo(() => shownBars(analysis), [analysis])
+  const { unit } = analysis.record.revision
   if (!load && !charge) return null
   return (
     <section className="mt-4 max-w-3xl break-inside-avoid">
       <h2>Its bars</h2>
-      {load && <BarsOf bars={load} what="of load" unit="W" verb="lights" />}
+      {load && <BarsOf bars={load} what="of load" unit="W" verb="lights" rated={ratedPower(unit)} />}
       {charge && <BarsOf bars={charge} what="of charge" unit="Wh" verb="goes out" />}
     </section>
   )
@@ -19,16 +20,18 @@ interface Props {
   readonly what: string
   readonly unit: 'W' | 'Wh'
   readonly verb: string
+  /** W that the label promises. */
+  readonly rated?: number | undefined
 }
 
-function BarsOf({ bars: { lights, each, crooked, unsteady }, what, unit, verb }: Props) {
+function BarsOf({ bars: { lights, each, crooked, unsteady }, what, unit, verb, rated }: Props) {
   const figure = (x: number) => say(Math.abs(x), unit)
   return (
     <>
       <p className="mt-1">
         {each === undefined
           ? `One bar ${what} has a place so far; two are needed to say what a bar is worth.`
-          : `A bar ${what} is worth about ${figure(each)}.`}
+          : `A bar ${what} is worth about ${figure(each)}${rated ? `, ${say((100 * each) / rated, '%', 2)} of the rating` : ''}.`}
         {crooked &&
           ` The bars are uneven: bar ${crooked.bar} stands ${figure(crooked.by)} ${crooked.by > 0 === (unit === 'W') ? 'late' : 'early'}.`}
         {unsteady && ' More bars stood at less than fewer did: it lags or flickers.'}

@@ -52,7 +52,10 @@ export function DisplayTable({ analysis, children }: Props) {
                 </td>
                 <td className="figures right">
                   {formatNumber(deviation, places(U))}{' '}
-                  <span className="text-quiet">± {formatNumber(U, places(U))}</span>
+                  <span className="text-quiet">
+                    ± {formatNumber(U, places(U))}
+                    {meter.x.value !== 0 && `, ${formatNumber((100 * deviation) / meter.x.value, 1)} %`}
+                  </span>
                 </td>
                 <td>
                   {off ? (

@@ -18,6 +18,9 @@ export function GradeLegend({ analysis }: { readonly analysis: Analysis }) {
     const grades = new Set(figures.map(({ grade }) => grade))
     return [
       ...words.flatMap(([grade, meaning]) => (grades.has(grade) ? `${gradeMarks[grade]} ${meaning}` : [])),
+      ...(steps.length > 1 && figures.some(({ symbol }) => symbol === 'η_unit')
+        ? ['◆ highest efficiency so far']
+        : []),
       ...(steps.some(({ step }) => step.captures.length) ? ['† from a captured wave'] : []),
       ...(figures.some(({ grade, refused }) => refused && grade === 'measured') ? ['▲ decides nothing'] : []),
     ]

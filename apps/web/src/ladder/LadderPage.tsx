@@ -16,7 +16,8 @@ import { DisplayTable } from '../evidence/DisplayTable'
 import { TwoMetersTable } from '../evidence/TwoMetersTable'
 import { ColumnChoice } from '../catalogue/ColumnChoice'
 import { useColumns } from '../catalogue/useColumns'
-import { brokenBy, rigBefore, useOwnLimits } from '../catalogue/useOwnLimits'
+import { useOnRig } from '../catalogue/useOnRig'
+import { brokenBy, useOwnLimits } from '../catalogue/useOwnLimits'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { PlannedNext } from '../plan/PlannedNext'
 import { ArmsLengthButton } from '../trials/ArmsLengthButton'
@@ -57,15 +58,15 @@ function Ladder() {
     () => (width === undefined ? undefined : layoutOf(width, columns.length)),
     [width, columns],
   )
-  const before = rigBefore(analyses, settled)
-  const limits = useOwnLimits(trial, settled, before)
+  const on = useOnRig(analyses, settled)
+  const limits = useOwnLimits(trial, on)
   const own = useMemo(
     () => ({
       columns,
-      of: (step: StepFigures) => columnCells(columns, step, { analysis: settled, before }),
+      of: (step: StepFigures) => columnCells(columns, step, on),
       broken: brokenBy(limits),
     }),
-    [columns, settled, before, limits],
+    [columns, on, limits],
   )
   const [picked, setPicked] = useState<string>()
   const [place, setPlace] = useState<Place>()
@@ -174,7 +175,7 @@ function Ladder() {
         <StepDetail
           figures={chosenFigures}
           settled={settled}
-          before={before}
+          on={on}
           columns={choice}
           place={place}
           oddities={oddities.filter((oddity) => oddity.at.step === chosen)}

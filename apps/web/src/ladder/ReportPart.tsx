@@ -1,6 +1,7 @@
 import { ratedPower } from '@even-watt/core'
 import { AgainstBefore } from './AgainstBefore'
-import { rigBefore, useOwnLimits } from '../catalogue/useOwnLimits'
+import { useOnRig } from '../catalogue/useOnRig'
+import { useOwnLimits } from '../catalogue/useOwnLimits'
 import { BarsTable } from '../evidence/BarsTable'
 import { DisplayTable } from '../evidence/DisplayTable'
 import { TwoMetersTable } from '../evidence/TwoMetersTable'
@@ -37,7 +38,7 @@ export function LadderPart({ state, analysis }: ReportProps) {
 }
 
 export function CurvesPart({ state: { trial, view }, analysis }: ReportProps) {
-  const limits = useOwnLimits(trial, analysis, rigBefore(view.analyses, analysis))
+  const limits = useOwnLimits(trial, useOnRig(view.analyses, analysis))
   return <LadderCharts title={trial.title} analyses={view.analyses} analysis={analysis} limits={limits} />
 }
 

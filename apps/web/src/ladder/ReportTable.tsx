@@ -1,6 +1,6 @@
 import { columnCells, headOf, ratedPower, sayChosen, unitOfChosen } from '@even-watt/core'
 import { useColumnsOf } from '../catalogue/useColumns'
-import { rigBefore } from '../catalogue/useOwnLimits'
+import { useOnRig } from '../catalogue/useOnRig'
 import type { ReportProps } from '../stage'
 import { Fig } from '../ui/Fig'
 import { stepLabel } from './stepLabel'
@@ -8,7 +8,7 @@ import { stepLabel } from './stepLabel'
 /** The ladder narrow enough for paper, with uncertainties where they decide. */
 export function ReportTable({ state, analysis }: ReportProps) {
   const columns = useColumnsOf(state.trial)
-  const before = rigBefore(state.view.analyses, analysis)
+  const on = useOnRig(state.view.analyses, analysis)
   if (!analysis.ladder.steps.length) return <p>No step on this rig.</p>
   const rated = ratedPower(analysis.record.revision.unit)
   const heads = [
@@ -65,7 +65,7 @@ export function ReportTable({ state, analysis }: ReportProps) {
                   <Fig of={figure} bare={k <= 6} />
                 </td>
               ))}
-              {columnCells(columns, step, { analysis, before }).map((figure, k) => (
+              {columnCells(columns, step, on).map((figure, k) => (
                 <td key={k} className="figures right whitespace-nowrap">
                   <Fig of={figure} bare={2} />
                 </td>

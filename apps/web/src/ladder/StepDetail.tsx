@@ -7,6 +7,7 @@ import {
   sayWarmth,
   warmthOf,
   type Analysis,
+  type OnRig,
   type Oddity,
   type StepFigures,
 } from '@even-watt/core'
@@ -38,8 +39,8 @@ interface Props {
   readonly figures: StepFigures
   /** What all steps say together; for a moment it may be without this one. */
   readonly settled: Analysis
-  /** The rig before it. */
-  readonly before: Analysis | undefined
+  /** The same with what its figures are held against. */
+  readonly on: OnRig
   readonly columns: ColumnsState
   readonly oddities: readonly Oddity[]
   readonly place: Place | undefined
@@ -57,16 +58,7 @@ const tapsOf: Record<Place, readonly string[]> = {
 }
 
 /** The readings behind the chosen step, what is odd about them, and what can be done. */
-export function StepDetail({
-  figures,
-  settled,
-  before,
-  columns,
-  oddities,
-  place,
-  onCorrect,
-  onRepeat,
-}: Props) {
+export function StepDetail({ figures, settled, on, columns, oddities, place, onCorrect, onRepeat }: Props) {
   const { trial, analysis, view, unsent } = useTrial()
   const { whyDoubted, readAgain } = useDoubt()
   const [asked, setAsked] = useState<Oddity>()
@@ -101,7 +93,7 @@ export function StepDetail({
         )
       })}
       <AttributionBar step={figures} analysis={settled} />
-      <HeldAgainst of={quietOfStep(figures, { analysis: settled, before })} columns={columns} />
+      <HeldAgainst of={quietOfStep(figures, on)} columns={columns} />
       <Further figures={figures} />
       <LegTable figures={figures} />
       <Warm figures={figures} rig={revision.rig} />

@@ -3,6 +3,7 @@ import {
   capturesOf,
   channelOf,
   chosenAtNoLoad,
+  decides,
   headOf,
   readingsOf,
   sayChosen,
@@ -88,6 +89,7 @@ function Run({
   onChoose,
 }: Props & { from: number }) {
   const { recorded, steps } = analysis.ladder
+  const best = bestStep(steps)
   const figuresOf = new Map(steps.map((figures, i) => [figures.step.id, { figures, i }]))
   return recorded.slice(from, from + together).map((step) => {
     const standing = figuresOf.get(step.id)
@@ -102,12 +104,22 @@ function Run({
         place={place}
         odd={oddSteps.has(step.id)}
         unsent={unsentSteps.has(step.id)}
+        best={step.id === best}
         own={own.of(figures)}
         broken={own.broken.get(step.id)}
         onChoose={onChoose}
       />
     )
   })
+}
+
+/** The step of the highest efficiency among those that tell one; of a single step nobody says so. */
+function bestStep(steps: Analysis['ladder']['steps']): string | undefined {
+  const told = steps.flatMap(({ step, carried, eta_unit }) =>
+    carried && decides(eta_unit) ? [{ id: step.id, eta: eta_unit.x.value }] : [],
+  )
+  if (told.length < 2) return undefined
+  return told.reduce((most, one) => (one.eta > most.eta ? one : most)).id
 }
 
 function Heads({ hidden, own }: { readonly hidden: boolean; readonly own: readonly Chosen[] }) {

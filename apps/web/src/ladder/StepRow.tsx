@@ -12,6 +12,8 @@ interface Props {
   readonly place: Place | undefined
   readonly odd: boolean
   readonly unsent: boolean
+  /** None has a higher efficiency so far. */
+  readonly best: boolean
   /** Under the columns of the tester’s own. */
   readonly own: readonly Derived[]
   /** The tester’s own limits that it breaks. */
@@ -30,6 +32,7 @@ export const StepRow = memo(function StepRow({
   place,
   odd,
   unsent,
+  best,
   own,
   broken,
   onChoose,
@@ -90,6 +93,11 @@ export const StepRow = memo(function StepRow({
             key={column.key}
             className={`px-1 text-right whitespace-nowrap ${place === column.place ? 'bg-chosen' : ''}`}
           >
+            {best && column.key === 'eta_unit' && (
+              <span className="text-[0.8em]" title="highest efficiency so far" aria-label="highest so far">
+                ◆{' '}
+              </span>
+            )}
             <Fig of={figure} bare={column.bare ?? true} hue={column.hue} marked />
             {isFigure(figure) && readOf.has(figure.symbol) && figure.working.entries.some(captured) && (
               <span className="text-quiet" title="from a captured wave">

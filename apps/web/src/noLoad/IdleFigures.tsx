@@ -7,6 +7,7 @@ export function IdleFigures({ figures }: { figures: NoLoadFigures }) {
     ['input current', figures.I_idle],
     ['idle power', figures.P_idle],
     ['energy per day', figures.perDay],
+    ['charge per day', figures.chargePerDay],
     ['share of the usable bank in a 12 h night', figures.perNight],
     ['days until the bank is flat', figures.daysUntilFlat],
     ['output voltage', figures.read.V_C],

@@ -8,7 +8,7 @@ import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { HeldAgainst } from '../catalogue/HeldAgainst'
-import { rigBefore } from '../catalogue/useOwnLimits'
+import { useOnRig } from '../catalogue/useOnRig'
 import { StepWaves } from '../captures/StepWaves'
 import { IdleFigures } from './IdleFigures'
 import { NoLoadForm } from './NoLoadForm'
@@ -17,6 +17,7 @@ import { NoLoadReadings } from './NoLoadReadings'
 /** Output on, nothing connected: idle draw, output voltage, frequency, the unit's own display. */
 export function NoLoadPage() {
   const { analysis, view } = useTrial()
+  const on = useOnRig(view.analyses, analysis)
   const oddities = useOddities().filter((oddity) =>
     readingsOf(analysis.record, 'no load').some((entry) => entry.id === oddity.at.entry),
   )
@@ -32,9 +33,7 @@ export function NoLoadPage() {
         <section>
           <h2>Idle draw</h2>
           <IdleFigures figures={analysis.noLoad.on} />
-          <HeldAgainst
-            of={quietOnPage('no-load', { analysis, before: rigBefore(view.analyses, analysis) })}
-          />
+          <HeldAgainst of={quietOnPage('no-load', on)} />
           {idle && (
             <p className="mt-2">
               <Verdict outcome={idle.standing.outcome} /> {idle.standing.sentence}{' '}

@@ -174,6 +174,63 @@ describe('a figure that was chosen', () => {
   })
 })
 
+describe('what a figure is held against', () => {
+  const at = (chosen: Chosen, on: Parameters<typeof chosenOnRig>[1]) => value(chosenOnRig(chosen, on))
+
+  it('may be the mains of the place: hertz too, and of one leg where one leg was read', () => {
+    const mains = { volts: 240, hertz: 60 }
+    const off: Chosen = { figure: 'V_C at no load', held: { against: 'the mains here', as: 'difference' } }
+    expect(at(off, { analysis: sagging, mains })).toBeCloseTo(231 - 240, 9)
+    expect(chosenOnRig(off, { analysis: sagging })).toEqual({
+      missing: 'The bench does not say what mains its place has.',
+    })
+    const split = unitOf({ outputVoltage: 240, outputFrequency: 60, phase: 'split' })
+    const [leg] = viewTrial(trialOf([revisionOf({ unit: split })]), [
+      noLoadEntry({ V_C: 119, f: 59 }),
+    ]).analyses
+    if (!leg) throw new Error('No rig.')
+    expect(at(off, { analysis: leg, mains })).toBeCloseTo(-1, 9)
+    const hertz: Chosen = { figure: 'f at no load', held: { against: 'the mains here', as: 'difference' } }
+    expect(at(hertz, { analysis: leg, mains })).toBeCloseTo(-1, 9)
+  })
+
+  it('is a promise in watts where the label prints idle amps, at its nominal input', () => {
+    const analysis = analysisOf(
+      [noLoadEntry({ V_B: 24, I: 0.5 })],
+      [{ quantity: 'idle draw', comparator: 'at most', value: 0.4, unit: 'A' }],
+    )
+    const { inputVoltage = NaN } = analysis.record.revision.unit
+    const over: Chosen = { figure: 'idle watts', held: { against: 'the promise', as: 'difference' } }
+    expect(at(over, { analysis })).toBeCloseTo(12 - 0.4 * inputVoltage, 9)
+  })
+})
+
+describe('why a step is as efficient as it is', () => {
+  const steps = [100, 300, 500, 700, 900, 1100, 1300].map((P_C) => {
+    const fan = P_C > 600
+    const loss = 12 + 0.03 * P_C + 2e-5 * P_C ** 2 + (fan ? 20 : 0)
+    return ladderEntry({ V_B: 25, I: (P_C + loss) / 25, V_C: 230, P_C }, { fan: fan ? 'on' : 'off' })
+  })
+  const analysis = analysisOf([noLoadEntry({ V_B: 25, I: 12 / 25 }), ...steps])
+  const of = (id: string, i: number) => {
+    const step = analysis.ladder.steps[i]
+    if (!step) throw new Error('No step.')
+    return value(catalogue.step(id)?.of(step, analysis))
+  }
+
+  it('says how much of a small load’s loss is idle', () => {
+    expect(of('idle of loss', 0)).toBeCloseTo(12 / 15.2, 3)
+    expect(of('idle of loss', 6)).toBeLessThan(0.15)
+  })
+
+  it('says what it would be without the fan', () => {
+    expect(of('eta without fan', 0)).toBe(of('eta_unit', 0))
+    const loss = 12 + 0.03 * 1300 + 2e-5 * 1300 ** 2
+    expect(of('eta without fan', 6)).toBeCloseTo(1300 / (1300 + loss), 3)
+    expect(of('eta without fan', 6)).toBeGreaterThan(of('eta_unit', 6))
+  })
+})
+
 describe('a limit of one’s own', () => {
   it('is broken first by the lightest load that breaks it, and says so', () => {
     const { outcome, broken, sentence } = judgeLimit(limitOf(sag, 'within ±', 2), { analysis: sagging })

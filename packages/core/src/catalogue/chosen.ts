@@ -8,6 +8,7 @@ import { catalogue, type Catalogue } from './catalogue'
 /** How a reference stands at the head of a column. */
 const shortly: Readonly<Record<HeldReference, string>> = {
   'nominal or rated': 'nominal',
+  'the mains here': 'mains',
   'nothing connected': 'no load',
   'the step before': 'step before',
   'the promise': 'promise',

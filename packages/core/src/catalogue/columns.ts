@@ -15,6 +15,6 @@ export const columnCells = (
   on: OnRig,
   from: Catalogue = catalogue,
 ): readonly Derived[] =>
-  same(step, [columns, on.analysis, on.before], () =>
+  same(step, [columns, on.analysis, on.before, on.mains?.volts, on.mains?.hertz], () =>
     columns.map((chosen) => chosenAtStep(chosen, step, on, from)),
   )

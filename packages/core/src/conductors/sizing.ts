@@ -5,7 +5,9 @@ import { conductorResistance } from './resistance'
 import { rmsCurrent } from './ripple'
 
 /** Standard fuse sizes, A (docs/method/conductors.md). */
-export const fuseSizes = [30, 40, 50, 60, 70, 80, 100, 125, 150, 175, 200, 225, 250, 300, 350, 400, 500] as const
+export const fuseSizes = [
+  30, 40, 50, 60, 70, 80, 100, 125, 150, 175, 200, 225, 250, 300, 350, 400, 500,
+] as const
 
 /** Headroom of fuse and conductor over the current. */
 const margin = 1.25

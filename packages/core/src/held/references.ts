@@ -1,6 +1,6 @@
 import type { ClaimUnit, HeldReference } from '@even-watt/contract'
 import type { Figured, RigFigured, Stated, StepFigured } from '../figured'
-import { derive, isFigure, type Derived } from '../figures'
+import { derive, isFigure, stated, type Derived } from '../figures'
 import type { StepFigures } from '../ladder'
 import { exact } from '../meters'
 import type { Analysis } from '../trials'
@@ -11,17 +11,49 @@ import { heldAgainst, type HeldFigure, type Reference } from './against'
 export interface OnRig {
   readonly analysis: Analysis
   readonly before?: Analysis | undefined
+  /** The mains of the place, where the bench was asked; of a split phase its whole. */
+  readonly mains?: Mains | undefined
+}
+
+export interface Mains {
+  readonly volts: number
+  readonly hertz: number
 }
 
 const unlessSame: Readonly<Partial<Record<ClaimUnit, Figured['unit']>>> = { kW: 'W', kWh: 'Wh', min: 's' }
 
-/** What the label promises of a figure, in its unit; of several promises the first that is in it. */
+const noPromise = { missing: 'The label promises nothing of it.' }
+/** What is promised of the input: its amps are watts at the nominal volts. */
+const atInput: ReadonlySet<string> = new Set(['idle draw', 'search-mode draw'])
+
+/**
+ * What the label promises of a figure, in its unit; of several promises the first that is in it. Idle amps on a label are watts
+ * at its nominal input, and the other way round.
+ */
 function promised({ promise, unit }: Figured, { record }: Analysis): Derived {
-  const claim = record.revision.unit.claims.find(
-    (one) => one.quantity === promise && (unlessSame[one.unit] ?? one.unit) === unit,
-  )
-  if (!claim) return { missing: 'The label promises nothing of it.' }
-  return derive('promised', unit, 'on the label', [], exact(claimValue(claim)))
+  const { claims, inputVoltage } = record.revision.unit
+  const made = claims.filter(({ quantity }) => quantity === promise)
+  const same = made.find((one) => (unlessSame[one.unit] ?? one.unit) === unit)
+  if (same) return derive('promised', unit, 'on the label', [], exact(claimValue(same)))
+  if (!inputVoltage || !atInput.has(promise ?? '')) return noPromise
+  const [amps, watts] = [made.find((one) => one.unit === 'A'), made.find((one) => one.unit === 'W')]
+  if (unit === 'W' && amps)
+    return derive(
+      'promised',
+      'W',
+      'A on the label · nominal input',
+      [],
+      exact(claimValue(amps) * inputVoltage),
+    )
+  if (unit === 'A' && watts)
+    return derive(
+      'promised',
+      'A',
+      'W on the label / nominal input',
+      [],
+      exact(claimValue(watts) / inputVoltage),
+    )
+  return noPromise
 }
 
 const noRigBefore = { missing: 'There is no rig before it.' }
@@ -37,16 +69,37 @@ const saidOf = <At extends readonly unknown[]>(
     ...(stated.asShare ? { asShare: stated.asShare } : {}),
   }
 
+const noMains = { missing: 'The bench does not say what mains its place has.' }
+
+/** The same figure of the mains of the place; where one leg was read, of one leg of them. */
+function ofMains(
+  { ofMains: which }: Figured,
+  nominal: number,
+  { mains, analysis }: OnRig,
+): Reference | undefined {
+  if (!which) return undefined
+  const { outputVoltage } = analysis.record.revision.unit
+  const reference = !mains
+    ? noMains
+    : which === 'hertz'
+      ? stated('f_mains', 'Hz', mains.hertz, '')
+      : stated('V_mains', 'V', (mains.volts * nominal) / outputVoltage, '')
+  return { against: 'the mains here', reference }
+}
+
 /** What a figure of a step is held against by a name; undefined: it has nothing of the kind. */
 export function stepReference(
   against: HeldReference,
   figured: StepFigured,
   step: StepFigures,
-  { analysis, before }: OnRig,
+  on: OnRig,
 ): Reference | undefined {
+  const { analysis, before } = on
   switch (against) {
     case 'nominal or rated':
       return saidOf(figured, step, analysis)
+    case 'the mains here':
+      return ofMains(figured, step.nominal, on)
     case 'nothing connected':
       return figured.atNoLoad && { against, reference: figured.atNoLoad(analysis) }
     case 'the promise':
@@ -87,12 +140,10 @@ function onRigBefore(figured: StepFigured, step: StepFigures, before: Analysis):
 }
 
 /** The same of a figure of a rig. */
-export function rigReference(
-  against: HeldReference,
-  figured: RigFigured,
-  { analysis, before }: OnRig,
-): Reference | undefined {
+export function rigReference(against: HeldReference, figured: RigFigured, on: OnRig): Reference | undefined {
+  const { analysis, before } = on
   if (against === 'nominal or rated') return saidOf(figured, analysis)
+  if (against === 'the mains here') return ofMains(figured, analysis.noLoad.on.nominal, on)
   if (against === 'the promise') return figured.promise && { against, reference: promised(figured, analysis) }
   if (against === 'the rig before') return { against, reference: before ? figured.of(before) : noRigBefore }
   return undefined
@@ -125,6 +176,7 @@ export function canBeHeldAgainst(figured: Figured): HeldReference[] {
   return [
     ...(ofStep && figured.atNoLoad ? ['nothing connected' as const] : []),
     ...(figured.stated ? ['nominal or rated' as const] : []),
+    ...(figured.ofMains ? ['the mains here' as const] : []),
     ...(ofStep ? ['the step before' as const] : []),
     ...(figured.promise ? ['the promise' as const] : []),
     ...(ofStep && figured.expected ? ['expected' as const] : []),

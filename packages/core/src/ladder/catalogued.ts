@@ -2,7 +2,7 @@ import type { Quantity } from '@even-watt/contract'
 import { quantityData } from '../evidence'
 import type { StepFigured, RigFigured, DependsOn } from '../figured'
 import { decides, derive, isFigure, stated, whenKnown, type Derived, type Figure } from '../figures'
-import { divide, scale } from '../meters'
+import { divide, scale, subtract } from '../meters'
 import type { NoLoadFigures } from '../noLoad'
 import type { Analysis } from '../trials'
 import { ratedPower } from '../units'
@@ -48,6 +48,19 @@ const shareOf = (symbol: string, part: Derived, whole: Derived): Derived =>
   whenKnown([part, whole], ([a, b]) =>
     derive(symbol, '%', `${a.symbol} / ${b.symbol}`, [a, b], divide(a.x, b.x)),
   )
+
+/** Output over input less what the curve gives to the fan in the state that it was in; with the fan at rest the efficiency itself. */
+function withoutFan({ P_C, P_B, eta_unit, step }: StepFigures, { ladder: { unitFit } }: Analysis): Derived {
+  const state = step.readings.at(-1)?.reading.fan
+  if (!state) return { missing: 'Whether the fan ran was not noted.' }
+  if (state === 'off') return eta_unit
+  if (!hasFit(unitFit)) return { missing: unitFit.missing }
+  const fan = unitFit.fan.get(state)
+  if (!fan) return { missing: 'The curve tells no watts of the fan: it needs steps with it and without.' }
+  return whenKnown([P_C, P_B], ([out, input]) =>
+    derive('η without fan', '%', 'P_C / (P_B − P_fan)', [out, input], divide(out.x, subtract(input.x, fan))),
+  )
+}
 
 const steps: readonly StepFigured[] = [
   read('V_A', {
@@ -128,6 +141,7 @@ const steps: readonly StepFigured[] = [
     dependsOn: ofUnit,
     promise: 'output voltage',
     stated: { of: nominal },
+    ofMains: 'volts',
     quietly: ['nominal or rated', 'nothing connected', 'the step before'],
   }),
   read('I_C', { head: 'A out', looked: ['output amps', 'AC current'], dependsOn: ofUnit }),
@@ -156,6 +170,7 @@ const steps: readonly StepFigured[] = [
     head: 'f',
     looked: ['hertz', 'Hz'],
     dependsOn: ['unit'],
+    ofMains: 'hertz',
     stated: {
       of: (_step, { record }) => stated('f_nom', 'Hz', record.revision.unit.outputFrequency, ''),
     },
@@ -178,6 +193,21 @@ const steps: readonly StepFigured[] = [
     better: 'less',
     of: ({ P_loss }) => P_loss,
     atNoLoad: ({ noLoad }) => noLoad.on.P_idle,
+  }),
+  worked('idle watts as a share of what the unit loses', '%', {
+    id: 'idle of loss',
+    head: 'idle of loss',
+    looked: ['small load', 'light load', 'poor efficiency', 'why'],
+    dependsOn: ofUnit,
+    of: ({ P_loss }, { noLoad }) => shareOf('P_idle of P_loss', noLoad.on.P_idle, P_loss),
+  }),
+  worked('efficiency of the unit without its fan', '%', {
+    id: 'eta without fan',
+    head: 'η, no fan',
+    looked: ['fan', 'cooling', 'eta', 'η'],
+    dependsOn: ofUnit,
+    better: 'more',
+    of: withoutFan,
   }),
   worked('watts lost with the leads', 'W', {
     id: 'P_systemLoss',

@@ -8,8 +8,8 @@ type Read = Readonly<Record<Quantity, Derived>>
 const resistive = (kind: LoadKind) => kind === 'element' || kind === 'filament'
 
 /**
- * The wattmeter's active power; without one, V_C·I_C by true-RMS meters for element and filament loads only
- * (docs/method/ladder.md), with the power above the meters' bandwidth added as an error of the method on other waves.
+ * The wattmeter's active power; without one, V_C·I_C·PF where a power factor was read, and V_C·I_C by true-RMS meters for
+ * element and filament loads only (docs/method/ladder.md), with the power above the meters' bandwidth added as an error of the method on other waves.
  */
 export function outputPower(read: Read, kind: LoadKind, unit: Unit, where: string): Derived {
   // A wattmeter that must not decide, beside volts and amps that may: with an element those are watts.
@@ -17,9 +17,12 @@ export function outputPower(read: Read, kind: LoadKind, unit: Unit, where: strin
   if (isFigure(read.P_C) && !better) return read.P_C
   return whenKnown([read.V_C, read.I_C], ([v, i]) => {
     if (!resistive(kind)) {
-      return {
-        missing: `${notRead('P_C')} Volts times amps are watts with element and filament loads only.`,
-      }
+      const { PF } = read
+      return isFigure(PF)
+        ? derive('P_C', 'W', 'V_C·I_C·PF', [v, i, PF], multiply(multiply(v.x, i.x), PF.x))
+        : {
+            missing: `${notRead('P_C')} Volts times amps are watts with element and filament loads only; with a power factor they are with any.`,
+          }
     }
     const product = multiply(v.x, i.x)
     const notes = ['V_C·I_C in place of a wattmeter: valid for element and filament loads.']

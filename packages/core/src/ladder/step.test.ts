@@ -101,6 +101,15 @@ describe('a step', () => {
     ).toBe(true)
   })
 
+  it('has watts of a machine from volts, amps and a power factor, and none without one', () => {
+    const pump = stepOf([ladderEntry({ V_C: 230, I_C: 2.5, PF: 0.8 }, { kind: 'induction motor' })])
+    expect(number(pump.P_C)).toBeCloseTo(460, 6)
+    expect(number(pump.S)).toBeCloseTo(575, 6)
+    expect(stepOf([ladderEntry({ V_C: 230, I_C: 2.5 }, { kind: 'induction motor' })]).P_C).toMatchObject({
+      missing: expect.stringContaining('with a power factor they are with any'),
+    })
+  })
+
   it('finds the VA of a low power factor from P/PF, and none when PF is unknown', () => {
     expect(number(stepOf([ladderEntry({ P_C: 600, PF: 0.6 }, { kind: 'electronic' })]).S)).toBeCloseTo(
       1000,

@@ -1,19 +1,14 @@
 import type { RigFigured } from '../figured'
 import { derive, stated, whenKnown, type Derived } from '../figures'
-import { divide, scale } from '../meters'
+import { divide } from '../meters'
 import type { Analysis } from '../trials'
 import { ratedPower } from '../units'
-import type { NoLoadFigures } from './figures'
 
 const here = { per: 'rig', page: 'no-load', method: 'no-load', dependsOn: ['unit'], better: 'less' } as const
 const standby = ['standby', 'phantom load', 'no load', 'quiescent', 'self-consumption', 'tare']
 
 const rated = ({ record }: Analysis): Derived =>
   stated('P_rated', 'W', ratedPower(record.revision.unit), 'No continuous power is promised on the label.')
-
-/** Ah that an idle unit takes out of the bank in a day: its amps for 24 hours. */
-const chargeADay = ({ I_idle }: NoLoadFigures): Derived =>
-  whenKnown([I_idle], ([amps]) => derive('charge per day', 'Ah', 'I_idle · 24 h', [amps], scale(amps.x, 24)))
 
 const idleShare = (analysis: Analysis): Derived =>
   whenKnown([analysis.noLoad.on.P_idle, rated(analysis)], ([idle, whole]) =>
@@ -69,7 +64,7 @@ export const noLoadFigures: readonly RigFigured[] = [
     head: 'idle a day',
     unit: 'Ah',
     looked: [...standby, 'amp-hours', 'daily'],
-    of: ({ noLoad }) => chargeADay(noLoad.on),
+    of: ({ noLoad }) => noLoad.on.chargePerDay,
   },
   {
     ...here,
@@ -118,6 +113,7 @@ export const noLoadFigures: readonly RigFigured[] = [
           ? stated('V_nom', 'V', noLoad.on.nominal, '')
           : stated('f_nom', 'Hz', record.revision.unit.outputFrequency, ''),
     },
+    ofMains: quantity === 'V_C' ? 'volts' : 'hertz',
     quietly: ['nominal or rated'],
     of: ({ noLoad }) => noLoad.on.read[quantity],
   })),

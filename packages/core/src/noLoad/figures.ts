@@ -10,8 +10,16 @@ import {
   type Spreads,
   nominalAt,
 } from '../evidence'
-import { derive, formatNumber, isFigure, type Derived, type Figure, type Refusal } from '../figures'
-import { expanded } from '../meters'
+import {
+  derive,
+  formatNumber,
+  isFigure,
+  whenKnown,
+  type Derived,
+  type Figure,
+  type Refusal,
+} from '../figures'
+import { expanded, scale } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, scopeOf, type Analysis, type RevisionRecord } from '../trials'
 import { idleCost, usableEnergy, weakIdle } from './idle'
@@ -26,6 +34,8 @@ export interface NoLoadFigures {
   readonly I_idle: Derived
   readonly P_idle: Derived
   readonly perDay: Derived
+  /** Ah that its amps take out of the bank in a day. */
+  readonly chargePerDay: Derived
   readonly perNight: Derived
   readonly daysUntilFlat: Derived
   /** Why the idle figure is weak, when it is. */
@@ -133,6 +143,9 @@ function deriveNoLoad(
     nominal: nominalAt(revision.unit, read.V_C),
     I_idle,
     P_idle,
+    chargePerDay: whenKnown([I_idle], ([i]) =>
+      derive('charge per day', 'Ah', 'I_idle · 24 h', [i], scale(i.x, 24)),
+    ),
     ...costs(P_idle, revision),
     weak: weakness(
       I_idle,

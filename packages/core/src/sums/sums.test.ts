@@ -67,6 +67,20 @@ describe('the worked sheet', () => {
   })
 })
 
+describe('what batteries and a clamp stand', () => {
+  it('counts batteries for the unit and for the charger, with what they have to spare', () => {
+    const of = sheet('battery amps 130 A', 'limit 50 A', 'charger 60 A', 'may take 25 A')
+    expect(value('batteries', of)).toBe(3)
+    expect(value('limitSpare', of)).toBeCloseTo(20, 9)
+    expect(value('chargeBatteries', of)).toBe(3)
+    expect(value('chargeSpare', of)).toBeCloseTo(15, 9)
+  })
+
+  it('says what is left to the end of the clamp, below nought where it is too small', () => {
+    expect(value('clampLeft', sheet('battery amps 130 A', 'clamp 100 A'))).toBeCloseTo(-30, 9)
+  })
+})
+
 describe('ranges and uncertainty', () => {
   it('lets a range of copper out again as a range of ohms', () => {
     // 2 · 1.2 m · 1.7241e-8 / 16 mm² = 2.586 mΩ; / 25 mm² = 1.655 mΩ

@@ -11,3 +11,10 @@ export function outputOn(
     phase: mains.includes('split') ? 'split' : 'single',
   }
 }
+
+/** Volts and hertz of a mains system, of a split phase the whole; undefined while the bench was not asked. */
+export function mainsOf(mains: Settings['mains'] | undefined): { volts: number; hertz: number } | undefined {
+  if (!mains) return undefined
+  const { outputVoltage: volts, outputFrequency: hertz } = outputOn(mains)
+  return { volts, hertz }
+}
