@@ -16,7 +16,7 @@ const HeldReference = oneOf('Held against', heldReferences)
 export type HeldReference = z.infer<typeof HeldReference>
 
 /** How far a figure is from what it is held against is told in these ways. */
-export const heldWays = ['difference', 'per cent', 'share'] as const
+const heldWays = ['difference', 'per cent', 'share'] as const
 const HeldWay = oneOf('Told as', heldWays)
 export type HeldWay = z.infer<typeof HeldWay>
 

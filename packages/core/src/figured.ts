@@ -33,6 +33,8 @@ interface Named<At extends readonly unknown[]> {
   readonly method: string
   /** Absent: more of it is neither better nor worse. */
   readonly better?: 'more' | 'less'
+  /** It says what was tried: of two units that were tried otherwise it decides nothing. */
+  readonly asTried?: true
   /** What the label promises of it. */
   readonly promise?: ClaimQuantity
   readonly stated?: Stated<At>

@@ -151,6 +151,7 @@ export {
   type Figure,
   type FigureUnit,
   type Writing,
+  type Series,
 } from './figures'
 export type { Finding } from './court'
 export { alarmVoltage } from './facts'
@@ -236,7 +237,16 @@ export {
   type Uncertain,
 } from './meters'
 export { modeDraws, modeTests, passThroughOf, transfersOf, wakeOf } from './modes'
-export { longestUnder, lowBounds, nameOfWho, otherEquipment, predictedInrush, trendsOf } from './motors'
+export {
+  longestUnder,
+  lowBounds,
+  machinesOf,
+  nameOfWho,
+  otherEquipment,
+  predictedInrush,
+  sayStarted,
+  trendsOf,
+} from './motors'
 export {
   batteriesNeeded,
   besideVoltages,

@@ -72,18 +72,18 @@ function Cell({ of, figure, pinned }: CellProps) {
         </span>
       )}
       {!shareAlone && (
-        <span>
+        <span className="whitespace-nowrap">
           <Fig of={difference} withUnit signed bare={2} />
           {pin('difference')}
         </span>
       )}
       {share ? (
-        <span className="text-quiet">
+        <span className="text-quiet whitespace-nowrap">
           <Fig of={share} withUnit bare={2} /> of it{pin('share')}
         </span>
       ) : (
         percent && (
-          <span className="text-quiet">
+          <span className="text-quiet whitespace-nowrap">
             <Fig of={percent} withUnit signed bare={2} />
             {pin('per cent')}
           </span>

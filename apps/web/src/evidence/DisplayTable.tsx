@@ -44,20 +44,20 @@ export function DisplayTable({ analysis, children }: Props) {
               <tr key={`${entry.id} ${quantity}`}>
                 <td className="figures">{shortTime(entry.at)}</td>
                 <td>{quantityData[quantity].words}</td>
-                <td className="figures right">
+                <td className="figures right whitespace-nowrap">
                   {plain(shown)} {quantityData[quantity].unit}
                 </td>
                 <td className="right">
                   <Fig of={meter} withUnit />
                 </td>
-                <td className="figures right">
+                <td className="figures right whitespace-nowrap">
                   {formatNumber(deviation, places(U))}{' '}
                   <span className="text-quiet">
                     ± {formatNumber(U, places(U))}
                     {meter.x.value !== 0 && `, ${formatNumber((100 * deviation) / meter.x.value, 1)} %`}
                   </span>
                 </td>
-                <td>
+                <td className="whitespace-nowrap">
                   {off ? (
                     <span className="text-ochre">▲ off</span>
                   ) : (

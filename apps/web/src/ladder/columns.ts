@@ -130,8 +130,8 @@ export interface Layout {
 
 /** Width of a column of the tester’s own, and how much of it the names of the loads give, down to the least. */
 const ownWidth = 72
-const givenWay = 45
-const leastLoad = 110
+const givenWay = 30
+const leastLoad = 156
 
 /**
  * Where the columns stand, in pixels: the ribbon and the grid use the same figures, so taps and columns line up. Columns of the

@@ -1,4 +1,12 @@
-import { nameOfWho, readingsOf, trendsOf, type Analysis } from '@even-watt/core'
+import {
+  capital,
+  machinesOf,
+  nameOfWho,
+  readingsOf,
+  sayStarted,
+  trendsOf,
+  type Analysis,
+} from '@even-watt/core'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { api } from '../api/api'
 import { OddityNotices } from '../oddities/OddityNotices'
@@ -7,6 +15,7 @@ import { ArmsLengthButton } from '../trials/ArmsLengthButton'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
+import { SeriesTable } from '../catalogue/SeriesTable'
 import { AddWave } from '../captures/AddWave'
 import { AttemptForm } from './AttemptForm'
 import { AttemptTable } from './AttemptTable'
@@ -17,16 +26,12 @@ const StartsAtArmsLength = lazy(async () => ({
   default: (await import('./StartsAtArmsLength')).StartsAtArmsLength,
 }))
 
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
-
 /** The answer: what started, and of each that did not, who stopped it. */
-function answerOf({ motors: { attempts } }: Analysis): string {
-  const names = (chosen: typeof attempts) =>
-    [...new Set(chosen.map(({ entry }) => entry.reading.load))].join(', ')
-  const started = attempts.filter(({ outcome }) => outcome === 'started')
-  const failed = attempts.filter(({ outcome }) => outcome !== 'started')
+function answerOf(analysis: Analysis): string {
+  const failed = analysis.motors.attempts.filter(({ outcome }) => outcome !== 'started')
+  const started = machinesOf(analysis).filter((one) => one.started > 0)
   return [
-    started.length && `It started ${names(started)}.`,
+    started.length && `It started ${started.map(sayStarted).join('; ')}.`,
     ...failed.map(
       ({ entry, outcome, ended }) =>
         `${capital(entry.reading.load)} (attempt ${entry.reading.number}) ${outcome}: ${nameOfWho[ended?.who ?? 'meter']}.`,
@@ -70,6 +75,9 @@ export function MotorsPage() {
       <BankForSurge />
       <OddityNotices oddities={oddities} />
       <AttemptTable record={view.record} analysis={analysis} editable />
+      {machinesOf(analysis).map(({ load, series }) => (
+        <SeriesTable key={load} of={load} series={series} />
+      ))}
       {last && (
         <div className="mt-3">
           <AddWave

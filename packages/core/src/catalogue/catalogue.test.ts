@@ -19,6 +19,7 @@ import {
   judgeLimit,
   quietOfStep,
   quietOnPage,
+  rowsOf,
   sayChosen,
   stepCells,
   stepHeads,
@@ -293,6 +294,20 @@ describe('a made-up figure of a subject', () => {
       expect(heads).toContain(head)
       expect(cells[head]).toBeDefined()
     }
+  })
+})
+
+describe('a row of a comparison', () => {
+  it('decides nothing by what was merely tried, says better where that is known, else how far apart', () => {
+    const [surge, loss, volts] = rowsOf([
+      { of: { figure: 'surge' } },
+      { of: { figure: 'P_loss' }, over: 'highest' },
+      { of: { figure: 'V_C' }, over: 'lowest' },
+    ])
+    expect([surge?.better, surge?.neutral]).toEqual([undefined, undefined])
+    expect(loss?.better).toBe('less')
+    expect(volts?.neutral).toBe(true)
+    expect(volts?.words).toBe('volts at the outlet, lowest')
   })
 })
 

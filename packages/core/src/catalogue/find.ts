@@ -2,7 +2,7 @@ import type { Figured } from '../figured'
 import { catalogue, type Catalogue } from './catalogue'
 
 /** All words by which a figure may be looked for. */
-export const wordsOfFigure = ({ words, head, looked, id }: Figured): string =>
+const wordsOfFigure = ({ words, head, looked, id }: Figured): string =>
   [words, head, ...looked, id].join(' ').toLowerCase()
 
 /** Figures whose words hold every word that is looked for, those first whose own name holds them. */

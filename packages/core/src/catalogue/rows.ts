@@ -13,11 +13,11 @@ export const sayRow = ({ of, over }: OwnRow, from: Catalogue = catalogue): strin
 export const rowsOf = (rows: readonly OwnRow[], from: Catalogue = catalogue): Criterion[] =>
   rows.map((row) => {
     const { of: chosen, over = 'highest' } = row
-    const better = chosen.held ? undefined : figuredIn(chosen, from)?.better
+    const { better, asTried } = figuredIn(chosen, from) ?? {}
     return {
       key: `own ${sayRow(row, from)}`,
       words: sayRow(row, from),
-      ...(better ? { better } : { neutral: true as const }),
+      ...(asTried ? {} : better && !chosen.held ? { better } : { neutral: true as const }),
       of: (one, _hours, beside) =>
         from.step(chosen.figure)
           ? acrossLoads(

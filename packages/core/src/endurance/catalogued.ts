@@ -21,7 +21,6 @@ export const enduranceFigures: readonly RigFigured[] = [
     unit: 'dB(A)',
     looked: ['noise', 'fan', 'hum', 'decibel', 'loud'],
     page: 'endurance/noise',
-    better: 'less',
     promise: 'noise',
     of: (analysis) =>
       furthest(
@@ -37,7 +36,6 @@ export const enduranceFigures: readonly RigFigured[] = [
     head: 'hottest',
     unit: '°C',
     looked: ['heat', 'case', 'temperature', 'soak', 'warm'],
-    better: 'less',
     promise: 'case temperature',
     of: (analysis) =>
       furthest(
@@ -54,7 +52,6 @@ export const enduranceFigures: readonly RigFigured[] = [
     unit: 'Wh',
     looked: ['capacity', 'watt-hours', 'run time', 'energy'],
     dependsOn: ['unit', 'bank', 'load'],
-    better: 'more',
     promise: 'energy',
     of: (analysis) =>
       furthest(

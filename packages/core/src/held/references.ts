@@ -15,7 +15,7 @@ export interface OnRig {
   readonly mains?: Mains | undefined
 }
 
-export interface Mains {
+interface Mains {
   readonly volts: number
   readonly hertz: number
 }
@@ -88,7 +88,7 @@ function ofMains(
 }
 
 /** What a figure of a step is held against by a name; undefined: it has nothing of the kind. */
-export function stepReference(
+function stepReference(
   against: HeldReference,
   figured: StepFigured,
   step: StepFigures,
@@ -140,7 +140,7 @@ function onRigBefore(figured: StepFigured, step: StepFigures, before: Analysis):
 }
 
 /** The same of a figure of a rig. */
-export function rigReference(against: HeldReference, figured: RigFigured, on: OnRig): Reference | undefined {
+function rigReference(against: HeldReference, figured: RigFigured, on: OnRig): Reference | undefined {
   const { analysis, before } = on
   if (against === 'nominal or rated') return saidOf(figured, analysis)
   if (against === 'the mains here') return ofMains(figured, analysis.noLoad.on.nominal, on)

@@ -303,7 +303,7 @@ const rigs: readonly RigFigured[] = [
     head: 'carried',
     unit: 'W',
     looked: ['continuous', 'rating', 'per cent of rating', 'maximum'],
-    better: 'more',
+    asTried: true,
     promise: 'continuous power',
     stated: { of: rated, asShare: 'with what is left' },
     of: mostCarried,
@@ -316,7 +316,7 @@ const rigs: readonly RigFigured[] = [
     unit: 'Wh',
     looked: ['cable loss', 'energy', 'heat'],
     dependsOn: ofRig,
-    better: 'less',
+    asTried: true,
     of: ({ ladder }) => {
       const [heaviest] = ladder.steps
         .flatMap(({ P_path }) => (isFigure(P_path) ? [P_path] : []))

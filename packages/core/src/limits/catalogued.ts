@@ -39,7 +39,7 @@ export const limitFigures: readonly RigFigured[] = [
     head: 'surge',
     unit: 'W',
     looked: ['surge', 'peak', 'overload', 'inrush', 'per cent of rating'],
-    better: 'more',
+    asTried: true,
     promise: 'surge power',
     stated: {
       of: ({ record }) =>

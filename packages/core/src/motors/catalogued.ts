@@ -5,6 +5,7 @@ import type { Analysis } from '../trials'
 import type { AttemptFigures } from './attempt'
 
 const here = {
+  asTried: true,
   per: 'rig',
   page: 'motors',
   method: 'motors',
@@ -35,7 +36,6 @@ export const motorFigures: readonly RigFigured[] = [
     head: 'V in a start',
     unit: 'V',
     looked: ['dip', 'sag', 'inrush', 'compressor', 'fridge', 'saw'],
-    better: 'more',
     stated: { of: nominal },
     of: over('lowest', ({ lowest }) => lowest),
   },
@@ -46,7 +46,6 @@ export const motorFigures: readonly RigFigured[] = [
     head: 'V_B in a start',
     unit: 'V',
     looked: ['dip', 'sag', 'battery voltage'],
-    better: 'more',
     of: over('lowest', ({ lowestInput }) => lowestInput),
   },
   {
@@ -83,7 +82,6 @@ export const motorFigures: readonly RigFigured[] = [
     head: 'started',
     unit: '%',
     looked: ['success rate', 'attempts', 'marginal'],
-    better: 'more',
     of: succeeded,
   },
 ]

@@ -1,6 +1,6 @@
 import type { Course, EntryOf, Load } from '@even-watt/contract'
 import fc from 'fast-check'
-import { lockedRotor, otherEquipment, predictedInrush, startIn, trendsOf } from '.'
+import { lockedRotor, machinesOf, otherEquipment, predictedInrush, sayStarted, startIn, trendsOf } from '.'
 import { meterOf, motorEntry, revisionOf, rigOf, trialOf, unitOf, uuid } from '../../test/makers'
 import { claimOf } from '../../test/verdicts'
 import { notice } from '../notice'
@@ -178,6 +178,30 @@ describe('several attempts at one machine', () => {
     )
     const [one, two] = entries
     if (one && two) expect(of([one, { ...two, reading: { ...two.reading, baseLoad: 300 } }])).toEqual([])
+  })
+})
+
+describe('the attempts at one machine together', () => {
+  const entries = [
+    motorEntry({ number: 1, lowestOutput: 212 }),
+    motorEntry({ number: 2, lowestOutput: 171, outcome: 'stalled' }),
+    motorEntry({ number: 3, lowestOutput: 207 }),
+    motorEntry({ number: 4, outcome: 'stalled' }),
+    motorEntry({ number: 5, load: 'winch' }),
+  ]
+  const [analysis] = viewTrial(trialOf([revisionOf()]), entries).analyses
+  if (!analysis) throw new Error('No rig.')
+  const [pump, winch] = machinesOf(analysis)
+
+  it('have a rate, and are marginal where some failed', () => {
+    expect(pump && sayStarted(pump)).toBe('pump, in 2 of 4 attempts (50 %): marginal')
+    expect(winch && sayStarted(winch)).toBe('winch')
+  })
+
+  it('have lowest, highest and spread of what at least two of them have', () => {
+    const volts = pump?.series.find(([words]) => words === 'lowest volts')?.[1]
+    expect(volts).toMatchObject({ number: 3, lowest: { x: { value: 171 } }, highest: { x: { value: 212 } } })
+    expect(winch?.series).toEqual([])
   })
 })
 
