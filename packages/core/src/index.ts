@@ -265,6 +265,7 @@ export type { NoLoadFigures } from './noLoad'
 export { notice } from './notice'
 export { keptWhy, type Oddity } from './oddities'
 export {
+  demandsOf,
   alternativesFor,
   asPlanned,
   choosePlan,

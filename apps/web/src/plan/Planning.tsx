@@ -19,6 +19,7 @@ import { useSaveSettings } from '../trials/useSaveSettings'
 import { useTrial } from '../trials/useTrial'
 import { Notice, ProblemNotice } from '../ui/Notice'
 import { ByHand } from './ByHand'
+import { Demands } from './Demands'
 import { Excluded } from './Excluded'
 import { PlanTable } from './PlanTable'
 import { Targets } from './Targets'
@@ -82,6 +83,7 @@ export function Planning() {
         plan={plan}
         onChange={(excluded) => void keep({ ...plan, excluded })}
       />
+      <Demands loads={usable} volts={outputVoltage} rated={rated} />
       {problem && <ProblemNotice problem={problem} />}
       {chooser.failed && <Notice kind="problem">The search failed. Nothing was changed; try again.</Notice>}
       {chooser.looked !== undefined && (

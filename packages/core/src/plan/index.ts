@@ -1,5 +1,6 @@
 export * from './alternatives'
 export * from './choose'
+export * from './demand'
 export * from './fromTrial'
 export * from './frozen'
 export * from './next'
