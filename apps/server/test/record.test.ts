@@ -68,17 +68,19 @@ describe('figures as CSV', () => {
     const steps = viewTrial(ottrel.trial, ottrel.entries).analyses.flatMap(({ ladder }) => ladder.steps)
     expect(rows.filter(({ carried }) => carried)).toHaveLength(steps.length)
     // At 1400 W on the remade lug: η_unit about 93.1 %, known to about two points.
-    const rated = rows.find((row) => row['rig revision'] === '2' && Number(row['P_C [W]']) > 1390)
+    const rated = rows.find(
+      (row) => row['rig revision'] === '2' && Number(row['P_C watts at the outlet [W]']) > 1390,
+    )
     expect(Number(rated?.['efficiency of the unit [%]'])).toBeCloseTo(93.1, 0)
     expect(Number(rated?.['U of efficiency of the unit [%]'])).toBeGreaterThan(0.5)
-    const sum = Number(rated?.['P_B [W]']) + Number(rated?.['path [W]'])
+    const sum = Number(rated?.['P_B watts into the unit [W]']) + Number(rated?.['watts lost on the way [W]'])
     // Each cell is rounded to its own uncertainty.
-    expect(Math.abs(Number(rated?.['P_A [W]']) - sum)).toBeLessThan(1)
+    expect(Math.abs(Number(rated?.['P_A watts from the posts [W]']) - sum)).toBeLessThan(1)
   })
 
   it('say of each why it decides nothing, leave out what no step has, and are numbers with a minus', () => {
     const [first] = parsed(pellam)
-    expect(Object.keys(first ?? {})).not.toContain('P_C decides nothing')
+    expect(Object.keys(first ?? {})).not.toContain('P_C watts at the outlet decides nothing')
     const steps = parsed(pellam).filter(({ carried }) => carried)
     const regulation = steps.map((row) => row['regulation against nominal [%]'])
     expect(regulation.every((cell) => /^-?\d/.test(cell ?? ''))).toBe(true)

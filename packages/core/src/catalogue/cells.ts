@@ -30,7 +30,9 @@ function cellsOf(
   ]
 }
 
-const nameOf = ({ words, id }: StepFigured) => (id.length <= 4 ? `${id} ${words}` : words)
+/** Quantities have their symbol before their words: "V_C volts at the outlet". */
+const nameOf = ({ words, id }: StepFigured) =>
+  /^(?:[A-Z]{1,3}(?:_[A-Z])?|f)$/.test(id) ? `${id} ${words}` : words
 
 /** Headings of every figure of a step, and of columns of the tester’s own. */
 export const stepHeads = (columns: readonly Chosen[], from: Catalogue = catalogue): readonly string[] => [
