@@ -219,6 +219,17 @@ describe('why a step is as efficient as it is', () => {
     return value(catalogue.step(id)?.of(step, analysis))
   }
 
+  it('says what should come out for what goes in: by the curve, else by the label', () => {
+    expect(of('implied out', 3)).toBeCloseTo(700, -1)
+    const few = analysisOf(
+      [ladderEntry({ V_B: 25, I: 20 })],
+      [{ quantity: 'efficiency', comparator: 'at least', value: 90, unit: '%' }],
+    )
+    const [only] = few.ladder.steps
+    const implied = only && catalogue.step('implied out')?.of(only, few)
+    expect(implied).toMatchObject({ grade: 'estimated', x: { value: 450 } })
+  })
+
   it('says how much of a small load’s loss is idle', () => {
     expect(of('idle of loss', 0)).toBeCloseTo(12 / 15.2, 3)
     expect(of('idle of loss', 6)).toBeLessThan(0.15)

@@ -1,13 +1,23 @@
 import type { Quantity } from '@even-watt/contract'
 import { quantityData } from '../evidence'
 import type { StepFigured, RigFigured, DependsOn } from '../figured'
-import { decides, derive, isFigure, stated, whenKnown, type Derived, type Figure } from '../figures'
+import {
+  decides,
+  derive,
+  estimated,
+  isFigure,
+  stated,
+  whenKnown,
+  type Derived,
+  type Figure,
+} from '../figures'
 import { divide, scale, subtract } from '../meters'
 import type { NoLoadFigures } from '../noLoad'
 import type { Analysis } from '../trials'
-import { ratedPower } from '../units'
+import { outputFor } from '../supply'
+import { claimedValue, ratedPower } from '../units'
 import { hasFit } from './hasFit'
-import { peakOf } from './curve'
+import { lossAt, peakOf } from './curve'
 import type { StepFigures } from './step'
 import { toldBy } from './told'
 
@@ -60,6 +70,24 @@ function withoutFan({ P_C, P_B, eta_unit, step }: StepFigures, { ladder: { unitF
   return whenKnown([P_C, P_B], ([out, input]) =>
     derive('η without fan', '%', 'P_C / (P_B − P_fan)', [out, input], divide(out.x, subtract(input.x, fan))),
   )
+}
+
+/**
+ * Watts that should come out for those that go in: by the curve, which is a figure read; else by the efficiency that the label
+ * promises, which is an estimate.
+ */
+function impliedOutput({ P_B }: StepFigures, { ladder: { unitFit }, record }: Analysis): Derived {
+  const promised = claimedValue(record.revision.unit, 'efficiency')
+  return whenKnown([P_B], ([input]) => {
+    if (hasFit(unitFit)) {
+      const out = outputFor(input.x.value, (P) => lossAt(unitFit, P).value)
+      const [formula, x] = ['P_B − P_loss by the curve', scale(input.x, out / input.x.value)] as const
+      return derive('P_C implied', 'W', formula, [input], x)
+    }
+    return promised === undefined
+      ? { missing: 'Neither a curve nor a promised efficiency tells what should come out.' }
+      : estimated('P_C implied', 'W', scale(input.x, promised), 'P_B · η on the label')
+  })
 }
 
 const steps: readonly StepFigured[] = [
@@ -158,6 +186,13 @@ const steps: readonly StepFigured[] = [
     }),
     of: ({ P_C }) => P_C,
   },
+  worked('watts that should come out', 'W', {
+    id: 'implied out',
+    head: 'W implied',
+    looked: ['app', 'implied output', 'without a wattmeter', 'expected output'],
+    dependsOn: ofUnit,
+    of: impliedOutput,
+  }),
   worked('volt-amperes out', 'VA', {
     id: 'S',
     head: 'VA out',
