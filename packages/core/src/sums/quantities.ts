@@ -214,11 +214,11 @@ const quantities = {
     words: 'breaker design',
   }),
   rating: quantity({
-    name: 'rated watts',
+    name: 'rating of the unit',
     symbol: 'P_rated',
     kind: 'W',
     side: 'ac',
-    words: 'rating label promised nameplate continuous',
+    words: 'rated watts label promised nameplate continuous',
   }),
   ofRating: quantity({
     name: 'share of the rating',
@@ -461,6 +461,28 @@ const quantities = {
     side: 'none',
     words: 'range meter margin',
     signed: true,
+  }),
+  clampIdealLeft: quantity({
+    name: 'amps left to the end of the clamp, if nothing were lost on the way',
+    symbol: 'ΔI_clamp,ideal',
+    kind: 'A',
+    side: 'none',
+    words: '',
+    signed: true,
+  }),
+  loadHours: quantity({
+    name: 'all of the battery over the load alone',
+    symbol: 't_load',
+    kind: 'h',
+    side: 'dc',
+    words: 'ideal hours run time nominal',
+  }),
+  idealHours: quantity({
+    name: 'what is used over what goes in, if nothing were lost on the way',
+    symbol: 't_ideal',
+    kind: 'h',
+    side: 'dc',
+    words: 'hours run time',
   }),
   idleWatts: quantity({
     name: 'watts with nothing connected',

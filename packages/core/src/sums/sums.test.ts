@@ -76,6 +76,14 @@ describe('what batteries and a clamp stand', () => {
     expect(value('chargeSpare', of)).toBeCloseTo(15, 9)
   })
 
+  it('gives hours ideally, and with what the unit takes, before any ohm is known', () => {
+    const of = sheet('200 Ah', '12 V', '400 W', '85 %', 'usable 50 %')
+    expect(value('loadHours', of)).toBeCloseTo(6, 9)
+    // 1200 Wh over 400 W / 0.85
+    expect(value('idealHours', of)).toBeCloseTo(2.55, 9)
+    expect(value('clampIdealLeft', sheet('400 W', '85 %', '12 V', 'clamp 30 A'))).toBeCloseTo(-9.216, 3)
+  })
+
   it('says what is left to the end of the clamp, below nought where it is too small', () => {
     expect(value('clampLeft', sheet('battery amps 130 A', 'clamp 100 A'))).toBeCloseTo(-30, 9)
   })
@@ -159,6 +167,10 @@ describe('what is typed', () => {
     ['4 AWG', 'area', 21.15],
     ['cable 1/0', 'area', 53.5],
     ['runtime 30 min', 'hours', 0.5],
+    ['rating 9000 W', 'rating', 9000],
+    ['rated 9000 W', 'rating', 9000],
+    ['rated watts 9 kW', 'rating', 9000],
+    ['watts left 300 W', 'margin', 300],
     ['copper 104 °C', 'copper', 104],
     ['copper -10 °C', 'copper', -10],
     ['copper 104 °F', 'copper', 40],

@@ -11,6 +11,18 @@ export const battery = [
   ),
   relation(['wh', 'ah', 'rest'], 'W = Q · E', (v) => v.wh - v.ah * v.rest),
   relation(['usableWh', 'wh', 'usable'], 'W_u = u · W', (v) => v.usableWh - v.usable * v.wh),
+  relation(
+    ['loadHours', 'wh', 'watts'],
+    't_load = W ÷ P_out',
+    (v) => v.wh - v.loadHours * v.watts,
+    'loadHours',
+  ),
+  relation(
+    ['idealHours', 'usableWh', 'wattsIn'],
+    't_ideal = W_u ÷ P_in',
+    (v) => v.usableWh - v.idealHours * v.wattsIn,
+    'idealHours',
+  ),
   relation(['cRate', 'amps', 'ah'], 'C = I ÷ Q', (v) => v.amps - v.cRate * v.ah),
   relation(
     ['hours', 'usable', 'ratedHours', 'ah', 'amps', 'peukert'],

@@ -64,4 +64,10 @@ export const leads = [
     (v) => v.clampLeft - v.clamp + v.amps,
     'clampLeft',
   ),
+  relation(
+    ['clampIdealLeft', 'clamp', 'idealAmps'],
+    'ΔI_clamp,ideal = I_clamp − I_ideal',
+    (v) => v.clampIdealLeft - v.clamp + v.idealAmps,
+    'clampIdealLeft',
+  ),
 ]
