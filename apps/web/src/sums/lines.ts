@@ -39,6 +39,8 @@ export function useLines(given?: readonly GivenLine[]) {
   const navigate = useNavigate()
   useEffect(() => {
     if (!given) return
+    // It is reached from far down a ladder.
+    scrollTo(0, 0)
     drafts.keep(
       key,
       given.map((line) => ({ ...line, given: true })),
