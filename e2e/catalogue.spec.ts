@@ -8,6 +8,11 @@ test('any figure is a column, held against anything; it stands in the CSV and in
   await page.goto(`${demoUrl()}/trials/${id}/ladder`)
   await captureStep(page, 'plate low', ['25.8', '25.6', '20', '229', '2.0', '458'])
   await captureStep(page, 'plate high', ['25.2', '24.8', '41', '226', '4.0', '904'])
+  // What goes beyond the rating is said before it is captured.
+  await page.getByRole('textbox', { name: 'Load', exact: true }).fill('both plates')
+  await page.getByRole('textbox', { name: /^P_C, watts at the outlet/ }).fill('1500')
+  await expect(page.getByText('1500 W is 107 % of the 1400 W on its label')).toBeVisible()
+  await page.getByRole('button', { name: 'Clear' }).click()
   await page.getByRole('button', { name: 'Add a column' }).click()
   const form = page.getByRole('region', { name: 'Columns of your own' })
   await form.getByLabel('Figure').selectOption({ label: 'volts at the outlet, V' })

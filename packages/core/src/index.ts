@@ -109,6 +109,7 @@ export {
   besideSteps,
   capturesOf,
   displayAgainst,
+  displayOffsets,
   legVolts,
   quantities,
   quantityData,

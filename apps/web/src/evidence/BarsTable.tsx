@@ -1,4 +1,4 @@
-import { ratedPower, say, shownBars, type Analysis, type Bars } from '@even-watt/core'
+import { formatNumber, ratedPower, say, shownBars, type Analysis, type Bars } from '@even-watt/core'
 import { useMemo } from 'react'
 
 /** What the lamps or bars of a coarse display are worth. */
@@ -41,6 +41,7 @@ function BarsOf({ bars: { lights, each, crooked, unsteady }, what, unit, verb, r
           <tr>
             <th>bar {what}</th>
             <th className="right">{verb} between</th>
+            {rated && <th className="right">of the rating</th>}
           </tr>
         </thead>
         <tbody>
@@ -50,6 +51,11 @@ function BarsOf({ bars: { lights, each, crooked, unsteady }, what, unit, verb, r
               <td className="figures right">
                 {unit === 'W' ? `${figure(from)} and ${figure(to)}` : `${figure(to)} and ${figure(from)}`}
               </td>
+              {rated && (
+                <td className="figures right">
+                  {formatNumber((100 * from) / rated, 0)} to {formatNumber((100 * to) / rated, 0)} %
+                </td>
+              )}
             </tr>
           ))}
         </tbody>

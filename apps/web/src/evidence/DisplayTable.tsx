@@ -1,4 +1,12 @@
-import { displayAgainst, formatNumber, plain, quantityData, type Analysis } from '@even-watt/core'
+import {
+  capital,
+  displayAgainst,
+  displayOffsets,
+  formatNumber,
+  plain,
+  quantityData,
+  type Analysis,
+} from '@even-watt/core'
 import { useMemo, type ReactNode } from 'react'
 import { shortTime } from '../ui/dates'
 import { Fig } from '../ui/Fig'
@@ -27,6 +35,14 @@ export function DisplayTable({ analysis, children }: Props) {
           : `It stands off the meters in ${apart} of ${sayReadings(lines.length)}, beyond what both may be wrong by.`}
         {analysis.record.displayStandsIn && ' Between these checks it stands in for a meter.'}
       </p>
+      {displayOffsets(lines).map(({ quantity, checks, off, U }) => (
+        <p key={quantity}>
+          {capital(quantityData[quantity].words)}: it shows {formatNumber(Math.abs(off), places(U))}{' '}
+          {quantityData[quantity].unit} too {off > 0 ? 'much' : 'little'}
+          {checks > 1 && ` on the mean of ${sayReadings(checks)}`}.{' '}
+          {off > 0 ? 'Take that off' : 'Add that to'} what it shows alone.
+        </p>
+      ))}
       <div className="overflow-x-auto">
         <table className="list-table">
           <thead>

@@ -3,6 +3,7 @@ import type { Oddity, StepFigures } from '@even-watt/core'
 import { useRef, type RefObject } from 'react'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { Notice } from '../ui/Notice'
+import { BeyondRating } from './BeyondRating'
 import { columns } from './columns'
 import { EntryCells } from './EntryCells'
 import { Choice, Short } from './EntryField'
@@ -86,6 +87,7 @@ export function EntryRows({ state, preview, own, oddities, firstField, onCapture
               {sentence}
             </Notice>
           ))}
+          <BeyondRating expected={draft.expected} preview={preview} />
           <OddityNotices oddities={oddities} />
         </td>
       </tr>

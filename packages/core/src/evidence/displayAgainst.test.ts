@@ -2,7 +2,7 @@ import { ladderEntry, noLoadEntry, revisionOf, trialOf } from '../../test/makers
 import { expanded } from '../meters'
 import { viewTrial } from '../view'
 import type { Analysis } from '../trials'
-import { displayAgainst } from '.'
+import { displayAgainst, displayOffsets } from '.'
 
 const against = ({ record, evidence: { gate, spreads } }: Analysis) => displayAgainst(record, gate, spreads)
 
@@ -39,6 +39,17 @@ describe('the unit’s display against the meters', () => {
     expect(odd.map((one) => one.odd)).toEqual([
       expect.stringContaining('display says 245 V of volts at the outlet'),
     ])
+  })
+
+  it('is off by so much on the mean, where it is off at all', () => {
+    const { analysis } = analysisOf([
+      noLoadEntry({ V_C: 231 }, { display: { outputVoltage: 239 } }),
+      ladderEntry(values, { display: { outputVoltage: 240, inputVoltage: 25.6 } }),
+    ])
+    const offsets = displayOffsets(against(analysis))
+    expect(offsets.map(({ quantity, checks }) => [quantity, checks])).toEqual([['V_C', 2]])
+    expect(offsets[0]?.off).toBeCloseTo(9, 9)
+    expect(displayOffsets([])).toEqual([])
   })
 
   it('is held against nothing that was not read on a meter', () => {

@@ -80,3 +80,28 @@ export function displayAgainst(record: RevisionRecord, gate: Gate, spreads: Spre
     })
   })
 }
+
+/** By how much a display is off on the mean of its checks. */
+export interface DisplayOffset {
+  readonly quantity: Quantity
+  readonly checks: number
+  /** Shown less read, on the mean, and the largest expanded uncertainty of a check. */
+  readonly off: number
+  readonly U: number
+}
+
+/** What would have to be taken off each quantity that the display shows, where it stood off its meter at any check. */
+export function displayOffsets(lines: readonly DisplayAgainst[]): DisplayOffset[] {
+  return [...new Set(lines.map(({ quantity }) => quantity))].flatMap((quantity) => {
+    const own = lines.filter((line) => line.quantity === quantity)
+    if (!own.some(({ apart }) => apart)) return []
+    return [
+      {
+        quantity,
+        checks: own.length,
+        off: own.reduce((sum, { deviation }) => sum + deviation, 0) / own.length,
+        U: Math.max(...own.map(({ U }) => U)),
+      },
+    ]
+  })
+}
