@@ -313,5 +313,6 @@ describe('whatever is asked under /api', () => {
     expect([...statuses.values()].reduce((sum, count) => sum + count)).toBe(requests)
     // It is no fuzz that only ever meets a shut door.
     for (const good of ['GET 200', 'PUT 200', 'POST 201', 'DELETE 204']) expect(reached).toContain(good)
-  })
+    // On a busy machine they take minutes; how long is no matter of this test.
+  }, 300_000)
 })
