@@ -2,6 +2,7 @@ import { mostColumns, type Chosen } from '@even-watt/contract'
 import { sayChosen } from '@even-watt/core'
 import { useState } from 'react'
 import { ChooseFigure } from './ChooseFigure'
+import { Taken } from './Taken'
 import type { ColumnsState } from './useColumns'
 
 const first: Chosen = { figure: 'V_C', held: { against: 'nothing connected', as: 'per cent' } }
@@ -15,17 +16,12 @@ export function ColumnChoice({ state }: { readonly state: ColumnsState }) {
     <section className="no-print my-1 text-[0.9rem]" aria-label="Columns of your own">
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         {columns.map((one) => (
-          <span key={sayChosen(one)} className="inline-flex items-baseline gap-1">
-            {sayChosen(one)}
-            <button
-              type="button"
-              className="plain-link"
-              aria-label={`Take out the column: ${sayChosen(one)}`}
-              onClick={() => remove(one)}
-            >
-              ×
-            </button>
-          </span>
+          <Taken
+            key={sayChosen(one)}
+            words={sayChosen(one)}
+            label={`Take out the column: ${sayChosen(one)}`}
+            onRemove={() => remove(one)}
+          />
         ))}
         <button type="button" className="plain-link" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open ? 'Close columns' : 'Add a column'}

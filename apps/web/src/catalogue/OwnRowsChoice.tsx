@@ -3,6 +3,7 @@ import { figuredIn, sayRow } from '@even-watt/core'
 import { useState } from 'react'
 import { SelectField } from '../ui/form'
 import { ChooseFigure } from './ChooseFigure'
+import { Taken } from './Taken'
 
 interface Props {
   readonly rows: readonly OwnRow[]
@@ -27,17 +28,12 @@ export function OwnRowsChoice({ rows, what, onChange }: Props) {
     <div className="no-print my-1 text-[0.9rem]">
       <p className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         {rows.map((one) => (
-          <span key={sayRow(one)} className="inline-flex items-baseline gap-1">
-            {sayRow(one)}
-            <button
-              type="button"
-              className="plain-link"
-              aria-label={`Take out: ${sayRow(one)}`}
-              onClick={() => onChange(rows.filter((other) => other !== one))}
-            >
-              ×
-            </button>
-          </span>
+          <Taken
+            key={sayRow(one)}
+            words={sayRow(one)}
+            label={`Take out: ${sayRow(one)}`}
+            onRemove={() => onChange(rows.filter((other) => other !== one))}
+          />
         ))}
         <button type="button" className="plain-link" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open ? 'Close' : `Add ${what}`}

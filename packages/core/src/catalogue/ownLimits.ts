@@ -1,5 +1,15 @@
 import type { Claim, ClaimUnit, OwnLimit, Outcome } from '@even-watt/contract'
-import { court, isNotMet, outcomeOf, rule, wordsOf, type Asked, type Evidence, type Promised } from '../court'
+import {
+  asRead,
+  court,
+  isNotMet,
+  outcomeOf,
+  ownPromise,
+  rule,
+  wordsOf,
+  type Asked,
+  type Promised,
+} from '../court'
 import { decides, isFigure, plain, sayFigure, shownFactor, sayTemperature, type Figure } from '../figures'
 import type { OnRig } from '../held'
 import type { StepFigures } from '../ladder'
@@ -16,15 +26,6 @@ export interface JudgedLimit {
   /** The steps that break it, the lightest load first. */
   readonly broken: readonly StepFigures[]
 }
-
-const own = {
-  units: ['%'],
-  usual: { unit: '%', comparator: 'at most' },
-  at: 'ladder',
-  several: 'worst',
-  room: 'stated',
-  voltsOf: 'steady',
-} as const
 
 /** "at most 3 %", in the unit in which its figure is told. */
 export function sayLimit({ of, is, value }: OwnLimit, from: Catalogue = catalogue): string {
@@ -55,14 +56,6 @@ function readOf({ of }: OwnLimit, on: OnRig, from: Catalogue): Read[] {
   ]
 }
 
-const evidenceOf = ({ figure, where }: Read): Evidence => ({
-  code: 'read',
-  figure,
-  bound: 'exact',
-  hindrances: [],
-  found: () => `it is ${sayFigure(figure)}${where}`,
-})
-
 /**
  * Judges a limit of the tester’s own by everything that was read on one rig, warned or not: the court does as with a promise,
  * and the steps that break it are named (docs/method/catalogue.md).
@@ -73,9 +66,9 @@ export function judgeLimit(limit: OwnLimit, on: OnRig, from: Catalogue = catalog
   const wanted = value / shownFactor(unit)
   const read = readOf(limit, on, from)
   const promised: Promised = {
-    ...own,
+    ...ownPromise,
     wanted: () => wanted,
-    evidence: () => read.map(evidenceOf),
+    evidence: () => read.map(({ figure, where }) => asRead(figure, where)),
     absent: () => 'Nothing of it was read yet.',
   }
   // Its unit may be one that no label prints: what is wanted is given beside it.

@@ -15,7 +15,7 @@ import { divide, scale, subtract } from '../meters'
 import type { NoLoadFigures } from '../noLoad'
 import type { Analysis } from '../trials'
 import { outputFor } from '../supply'
-import { claimedValue, ratedPower } from '../units'
+import { claimedValue, ratedFigure } from '../units'
 import { hasFit } from './hasFit'
 import { lossAt, peakOf } from './curve'
 import type { StepFigures } from './step'
@@ -45,8 +45,7 @@ const worked = (
   details: Omit<Details, 'id'> & { readonly id?: string },
 ): StepFigured => ({ ...here, id: words, words, unit, looked: [], ...details })
 
-const rated = ({ record }: Analysis): Derived =>
-  stated('P_rated', 'W', ratedPower(record.revision.unit), 'No continuous power is promised on the label.')
+const rated = ({ record }: Analysis): Derived => ratedFigure(record.revision.unit)
 
 const nominal = ({ nominal: volts }: Pick<StepFigures | NoLoadFigures, 'nominal'>): Derived =>
   stated('V_nom', 'V', volts, '')

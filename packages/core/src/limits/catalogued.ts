@@ -1,7 +1,7 @@
 import type { RigFigured } from '../figured'
-import { stated, type Derived } from '../figures'
+import type { Derived } from '../figures'
 import type { Analysis } from '../trials'
-import { ratedPower } from '../units'
+import { ratedFigure } from '../units'
 import { surgeCurveOf } from './surgeCurve'
 import { lastSeen, type Which } from './threshold'
 
@@ -42,13 +42,7 @@ export const limitFigures: readonly RigFigured[] = [
     asTried: true,
     promise: 'surge power',
     stated: {
-      of: ({ record }) =>
-        stated(
-          'P_rated',
-          'W',
-          ratedPower(record.revision.unit),
-          'No continuous power is promised on the label.',
-        ),
+      of: ({ record }) => ratedFigure(record.revision.unit),
       asShare: 'with what is left',
     },
     of: surge,

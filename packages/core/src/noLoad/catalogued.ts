@@ -2,13 +2,12 @@ import type { RigFigured } from '../figured'
 import { derive, stated, whenKnown, type Derived } from '../figures'
 import { divide } from '../meters'
 import type { Analysis } from '../trials'
-import { ratedPower } from '../units'
+import { ratedFigure } from '../units'
 
 const here = { per: 'rig', page: 'no-load', method: 'no-load', dependsOn: ['unit'], better: 'less' } as const
 const standby = ['standby', 'phantom load', 'no load', 'quiescent', 'self-consumption', 'tare']
 
-const rated = ({ record }: Analysis): Derived =>
-  stated('P_rated', 'W', ratedPower(record.revision.unit), 'No continuous power is promised on the label.')
+const rated = ({ record }: Analysis): Derived => ratedFigure(record.revision.unit)
 
 const idleShare = (analysis: Analysis): Derived =>
   whenKnown([analysis.noLoad.on.P_idle, rated(analysis)], ([idle, whole]) =>

@@ -1,6 +1,6 @@
 import type { Claim, SuitFigure, Trial } from '@even-watt/contract'
 import { criteria } from '../comparisons'
-import type { Asked, Evidence, Promised } from '../court'
+import { asRead, ownPromise, type Asked, type Evidence, type Promised } from '../court'
 import { caseEvidence, caseTemperature, noise, type PlaceHeat } from '../endurance'
 import { derive, isFigure, sayFigure, type Derived, type Figure } from '../figures'
 import { distortion, regulation } from '../ladder'
@@ -30,34 +30,14 @@ export interface SuitMeasure {
   readonly stated: (limit: number, is: Claim['comparator'], asked: SuitAsked) => Stated | string
 }
 
-const base = {
-  units: ['%'],
-  usual: { unit: '%', comparator: 'at most' },
-  at: 'ladder',
-  several: 'worst',
-  room: 'stated',
-  voltsOf: 'steady',
-} as const
-
 /** A single figure that is held against a limit. */
 const ofFigure =
   (of: (asked: SuitAsked) => Derived) =>
   (asked: SuitAsked): Promised => {
     const figure = of(asked)
     return {
-      ...base,
-      evidence: () =>
-        isFigure(figure)
-          ? [
-              {
-                code: 'read',
-                figure,
-                bound: 'exact',
-                hindrances: [],
-                found: () => `it is ${sayFigure(figure)}`,
-              },
-            ]
-          : [],
+      ...ownPromise,
+      evidence: () => (isFigure(figure) ? [asRead(figure)] : []),
       absent: () => (isFigure(figure) ? '' : figure.missing),
     }
   }
@@ -157,7 +137,7 @@ export const suitMeasures: Readonly<Record<SuitFigure, SuitMeasure>> = {
 
 /** Lowest volts of each start that succeeded, in % of nominal. */
 const lowestAtStarts: Promised = {
-  ...base,
+  ...ownPromise,
   evidence: ({ analysis }) =>
     analysis.motors.attempts.flatMap(({ lowest, nominal, outcome, entry }): Evidence[] => {
       if (outcome !== 'started' || !isFigure(lowest)) return []

@@ -1,5 +1,5 @@
 import type { Claim, ClaimQuantity, ClaimUnit, Unit } from '@even-watt/contract'
-import { plain, sayDuration, sayTemperature } from '../figures'
+import { plain, sayDuration, sayTemperature, stated, type Derived } from '../figures'
 
 const factors: Record<ClaimUnit, number> = {
   W: 1,
@@ -59,3 +59,7 @@ export const ratedPower = (unit: Pick<Unit, 'claims'>): number | undefined =>
 
 /** A unit with its store inside: it has no posts, no path and no terminals that a meter could reach. */
 export const isStation = ({ kind }: Pick<Unit, 'kind'>): boolean => kind === 'power station'
+
+/** The rating as a figure, to hold others against; where the label promises none, that. */
+export const ratedFigure = (unit: Pick<Unit, 'claims'>): Derived =>
+  stated('P_rated', 'W', ratedPower(unit), 'No continuous power is promised on the label.')
