@@ -87,13 +87,15 @@ test('the report prints on A4 and Letter', async ({ page }) => {
   const charts = (print: boolean) =>
     page.evaluate((print) => {
       if (print) window.dispatchEvent(new Event('beforeprint'))
-      const drawn = [...document.querySelectorAll('figure [role=img]')].filter((one) =>
-        one.querySelector('path'),
-      )
-      return { drawn: drawn.length, waiting: document.querySelectorAll('[data-drawing]').length }
+      const charts = [...document.querySelectorAll('figure [role=img]')]
+      return {
+        charts: charts.length,
+        blank: charts.filter((one) => !one.querySelector('path')).length,
+        waiting: document.querySelectorAll('[data-drawing]').length,
+      }
     }, print)
   const before = await charts(false)
-  expect(await charts(true)).toEqual({ drawn: before.drawn + before.waiting, waiting: 0 })
+  expect(await charts(true)).toEqual({ charts: before.charts + before.waiting, blank: 0, waiting: 0 })
   await expect(page.getByRole('img', { name: /Efficiency in per cent/ }).first()).toBeVisible()
   for (const [paper, points] of [
     ['A4', 595],

@@ -86,7 +86,11 @@ function Search({ stages, onClose }: PaletteProps) {
       />
       <ComboboxOptions static className="max-h-[50vh] overflow-y-auto">
         {found.map((place) => (
-          <ComboboxOption key={place.to} value={place} className="data-focus:bg-chosen px-3 py-1.5">
+          <ComboboxOption
+            key={`${place.to} ${place.words}`}
+            value={place}
+            className="data-focus:bg-chosen px-3 py-1.5"
+          >
             {place.words}
           </ComboboxOption>
         ))}
