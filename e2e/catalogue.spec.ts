@@ -105,3 +105,41 @@ test('any figure is a row of a comparison, with what differs, and a figure of th
   await expect(page.getByRole('article')).toContainText('watts lost on the way, highest')
   await expect(page.getByRole('article')).toContainText('16.4')
 })
+
+test('looks are taken together, stand beside other trials, and equipment that minds them is named', async ({
+  page,
+}) => {
+  const id = await freshTrial(page, 'Two looks at nothing')
+  await page.goto(`${demoUrl()}/trials/${id}/no-load`)
+  const field = (name: RegExp) => page.getByRole('textbox', { name })
+  for (const [volts, amps] of [
+    ['201', '0.5'],
+    ['200', '0.9'],
+  ] as const) {
+    await field(/^V_A/).fill('24,4')
+    await field(/^V_B/).fill('24,4')
+    await field(/^I:/).fill(amps)
+    await field(/^V_C/).fill(volts)
+    await field(/^Display, output, V/).fill('229 to 232')
+    await field(/^Display, bars of charge/).fill('5 of 5')
+    await page.getByRole('button', { name: 'Capture' }).click()
+    await expect(page.getByText(`V_C ${volts}`, { exact: false }).first()).toBeVisible()
+  }
+  // 24.4 V is low for 25.6 V of lithium iron phosphate, and all its bars are lit.
+  await expect(page.getByText('The bank stood at 24.40 V with nothing connected')).toBeVisible()
+  await expect(page.getByText('It shows 80 to 100 %. At 24.40 V a bank of this kind holds')).toHaveCount(2)
+  const minds = page.getByRole('region', { name: 'Which equipment minds' })
+  await expect(minds.getByRole('listitem').filter({ hasText: 'heaters' })).toContainText('■ minds')
+  const together = page.getByRole('table', { name: 'looks with nothing connected, taken together' })
+  await expect(together.getByRole('row', { name: /idle amps/ })).toContainText('0.4 A→ noise')
+  await page.getByText('Beside the other trials of this bench').click()
+  const beside = page.getByRole('table', { name: 'Beside the other trials' })
+  await expect(beside.getByRole('row', { name: /^Idle watts (?!as)/ })).toContainText(/highest of \d/)
+  await page.getByLabel('Only units of its size').check()
+  await expect(beside.getByRole('row', { name: /^Idle watts (?!as)/ })).toContainText(/of \d/)
+
+  // A display that jumps comes back as it was typed, and its error is a figure that a limit may be of.
+  await expect(
+    page.getByText('its display: output 229 to 232 V, 5 of 5 bars of charge').first(),
+  ).toBeVisible()
+})

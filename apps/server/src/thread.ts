@@ -3,10 +3,10 @@ import type { Answer, Asked } from './besides/threads'
 import { readPushed } from './captures/readPushed'
 import { workBytes } from './captures/workBytes'
 import { ProblemError } from './http/problem'
-import { findingSentences } from './search/findingSentences'
 import { figuresFile, packed, readingsFile, trialFile } from './trials/exports'
 import { readSent } from './trials/sent'
 import { readTrialFile } from './trials/taken'
+import { tell } from './trials/tell'
 import { verdictCounts } from './trials/verdictCounts'
 
 /** All that a thread of its own does (besides/). */
@@ -14,7 +14,7 @@ const tasks: Readonly<Record<string, (...sent: never[]) => unknown>> = {
   workBytes,
   readPushed,
   verdictCounts,
-  findingSentences,
+  tell,
   trialFile,
   packed,
   readingsFile,

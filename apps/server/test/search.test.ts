@@ -1,5 +1,13 @@
 import { writtenDemo } from '@even-watt/bench/written'
-import type { Entry, Problem, Running, SearchAnswer, Settings, TrialPage } from '@even-watt/contract'
+import type {
+  Entry,
+  FiguresOverTrials,
+  Problem,
+  Running,
+  SearchAnswer,
+  Settings,
+  TrialPage,
+} from '@even-watt/contract'
 import { randomUUID as newId } from 'node:crypto'
 import request from 'supertest'
 import { createApp } from '../src/app'
@@ -32,6 +40,32 @@ async function whole(q: string): Promise<SearchAnswer> {
   }
   throw new Error('never read')
 }
+
+describe('figures over all trials', () => {
+  it('are told of each trial that may decide them, read as they are asked for; those put away are left out', async () => {
+    const [one, two] = [await emptyTrialOf(app(), ottrel), await emptyTrialOf(app(), ottrel)]
+    await readNoLoad(one)
+    const asked = async () => {
+      for (let i = 0; i < 20; i++) {
+        const { body } = await api()
+          .get('/api/trials/figures')
+          .query({ figures: 'idle watts,no such' })
+          .expect(200)
+        const answer = body as FiguresOverTrials
+        if (!answer.unread) return answer.trials
+      }
+      throw new Error('never read')
+    }
+    const [line] = (await asked()).filter(({ trial }) => trial === one || trial === two)
+    expect(line).toMatchObject({ trial: one, rated: 1400, unit: ottrel.trial.revisions[0]?.unit.name })
+    expect(Object.keys(line?.figures ?? {})).toEqual(['idle watts'])
+    const [value, U] = line?.figures['idle watts'] ?? []
+    expect([(value ?? 0) > 5, (U ?? 0) > 0]).toEqual([true, true])
+    await api().put(`/api/trials/${one}/put-away`).send({ away: true }).expect(200)
+    expect((await asked()).map(({ trial }) => trial)).not.toContain(one)
+    await api().get('/api/trials/figures').expect(422)
+  })
+})
 
 describe('search', () => {
   it('finds units, their promises, what was found, remarks and notes, by every word of the question', async () => {

@@ -80,14 +80,25 @@ export const Temperatures = z
   .check(z.maxLength(20, 'Temperatures: 20 at most in one reading.'))
 export type Temperature = z.infer<typeof Temperatures>[number]
 
-/** What the unit itself shows; a claim, not a measurement. */
-export const Display = z.object({
+const shown = {
   inputVoltage: z.optional(number('Display, input V', 0, 2000)),
   outputVoltage: z.optional(number('Display, output V', 0, 2000)),
   outputPower: z.optional(number('Display, output W', 0, 1e6)),
   frequency: z.optional(number('Display, Hz', 0, 1000)),
+}
+
+/** What the unit itself shows; a claim, not a measurement. */
+export const Display = z.object({
+  ...shown,
+  /** Half of what a figure jumped over, where it did not stand still: it is then its middle. */
+  jumps: z.optional(z.object(shown)),
   /** Lamps or bars that were lit, where a display shows no figures. */
   loadBars: z.optional(whole('Bars of load', 0, 100)),
   chargeBars: z.optional(whole('Bars of charge', 0, 100)),
+  /** How many it has in all, where that was noted. */
+  loadBarsOf: z.optional(whole('Bars of load in all', 1, 100)),
+  chargeBarsOf: z.optional(whole('Bars of charge in all', 1, 100)),
+  /** Share of charge that it shows, 0 to 1. */
+  charge: z.optional(number('Display, charge', 0, 1)),
 })
 export type Display = z.infer<typeof Display>

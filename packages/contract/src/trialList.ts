@@ -24,3 +24,21 @@ export interface TrialPage {
 
 /** How many claims of a trial stand at each outcome, by the trial's id. */
 export type TrialVerdicts = Readonly<Record<string, readonly { outcome: Outcome; count: number }[]>>
+
+/** Figures of one trial, to stand beside those of others. */
+export interface TrialFigures {
+  readonly trial: string
+  readonly title: string
+  readonly unit: string
+  /** W on its label. */
+  readonly rated: number | null
+  /** Those that may decide, by name: value and expanded uncertainty. */
+  readonly figures: Readonly<Record<string, readonly [value: number, U: number]>>
+}
+
+/** Some figures over all trials that tell any of them. */
+export interface FiguresOverTrials {
+  readonly trials: readonly TrialFigures[]
+  /** Trials that are still to be read: asking again goes on with them. */
+  readonly unread: number
+}

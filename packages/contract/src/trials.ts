@@ -27,6 +27,8 @@ export const TrialSettings = z.object({
   ),
   /** A display that was checked against a meter may stand in for it between the checks. */
   displayStandsIn: z.optional(z.boolean()),
+  /** It is then corrected by what its checks found on the mean. */
+  displayCorrected: z.optional(z.boolean()),
   limiters: z.array(LimiterSet).check(z.maxLength(500)),
   /** Absent: as the evidence drafts it. */
   answer: z.optional(OwnAnswer),

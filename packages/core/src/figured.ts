@@ -1,5 +1,5 @@
 import type { ClaimQuantity, HeldReference } from '@even-watt/contract'
-import type { Derived, FigureUnit } from './figures'
+import { furthest, type Derived, type FigureUnit, type Furthest } from './figures'
 import type { StepFigures } from './ladder'
 import type { Analysis } from './trials'
 
@@ -54,9 +54,36 @@ export interface StepFigured extends Named<[step: StepFigures, analysis: Analysi
   readonly expected?: (step: StepFigures) => Derived
 }
 
+/** One of several like figures: of an attempt, a look, a port. */
+export interface OneOfMany {
+  readonly of: Derived
+  /** Of whom it is: those of one are taken together first. */
+  readonly what: string
+}
+
 /** A figure of a rig as a whole. */
 export interface RigFigured extends Named<[analysis: Analysis]> {
   readonly per: 'rig'
+  /** All of them, as they were read, where it is told of several: its page says what they come to together. */
+  readonly each?: (analysis: Analysis) => readonly OneOfMany[]
 }
 
 export type Figured = StepFigured | RigFigured
+
+/** A figure of which a rig may have several, told by the furthest of them; `none` says why there is none. */
+export const furthestOf = (
+  over: Furthest,
+  each: (analysis: Analysis) => readonly OneOfMany[],
+  none: string,
+  named: Omit<RigFigured, 'per' | 'of' | 'each'>,
+): RigFigured => ({
+  ...named,
+  per: 'rig',
+  each,
+  of: (analysis) =>
+    furthest(
+      over,
+      each(analysis).map(({ of }) => of),
+      none,
+    ),
+})

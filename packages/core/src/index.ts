@@ -33,21 +33,26 @@ export {
   chosenOnRig,
   columnCells,
   figuredIn,
+  figuresOfPage,
   findFigures,
   headOf,
   judgeLimit,
+  placedAmong,
   quietOfStep,
   quietOnPage,
   rowOnRig,
   rowsOf,
   sayChosen,
   sayLimit,
+  sayPlace,
   sayRow,
   stepCells,
   stepHeads,
+  togetherOnPage,
   unitOfChosen,
   type HeldById,
   type JudgedLimit,
+  type Together,
 } from './catalogue'
 export type { Figured, RigFigured, StepFigured } from './figured'
 export {
@@ -114,11 +119,15 @@ export {
   quantities,
   quantityData,
   rangesThatHold,
+  readDisplay,
   sayDisplay,
   setAsideOf,
+  shownFields,
+  typeShown,
   unitRead,
   withoutAmmeter,
   type Bars,
+  type ShownField,
 } from './evidence'
 export { expectationsOf, type Expected } from './expectations'
 export {
@@ -163,6 +172,7 @@ export {
   efficiencyAt,
   efficiencyAtInputs,
   hasFit,
+  litAtSteps,
   lossAt,
   nextPosition,
   peakOf,
@@ -177,6 +187,7 @@ export {
   weightings,
   withStep,
   type ComparedMeters,
+  type LitAtStep,
   type LossFit,
   type Step,
   type StepFigures,
@@ -237,6 +248,7 @@ export {
   type SourceName,
   type Uncertain,
 } from './meters'
+export { whoMinds, type Minds } from './minds'
 export { modeDraws, modeTests, passThroughOf, transfersOf, wakeOf } from './modes'
 export {
   longestUnder,
@@ -262,7 +274,7 @@ export {
   type OwnNeed,
   type UnitForNeed,
 } from './needs'
-export type { NoLoadFigures } from './noLoad'
+export { shownCharges, type NoLoadFigures } from './noLoad'
 export { notice } from './notice'
 export { keptWhy, type Oddity } from './oddities'
 export {

@@ -30,7 +30,7 @@ export const kept: readonly KeptTable[] = [
 export const leftOut: Readonly<Record<string, string>> = {
   blob_part: 'the bytes of files, which a backup holds as files',
   device: 'who may come in is this computer’s own business',
-  finding_text: 'worked out again when it is searched',
+  trial_told: 'worked out again when it is searched',
   capture_worked: 'captures of a file from elsewhere are worked again',
   migration: 'made anew with the schema',
 }

@@ -4,7 +4,7 @@ import type { Pool } from 'pg'
 import type { Besides } from '../besides/besides'
 import { standing } from '../database/standing'
 import { readSettings } from '../settings/settings'
-import { readFindings } from './findings'
+import { readTold } from '../trials/told'
 
 /** Told of in one kind of place; more are only counted as more. */
 const most = 20
@@ -60,7 +60,7 @@ const places = [
   place(
     'finding',
     `select trial as id, settings->>'title' as name, words
-     from finding_text join trial on trial.id = finding_text.trial, jsonb_array_elements_text(sentences) as words`,
+     from trial_told join trial on trial.id = trial_told.trial, jsonb_array_elements_text(sentences) as words`,
   ),
   place('remark', entries(`= 'remark'`, 'kind', 'words', 'settled'), { counts: stands }),
   place('photograph', entries(`= 'photograph'`, 'shows', 'note', 'alt'), { counts: stands }),
@@ -73,7 +73,7 @@ const sayPromise = (claim: Claim) =>
 /** Everything on the bench that holds every word of a question. */
 export async function search(pool: Pool, besides: Besides, question: string): Promise<SearchAnswer> {
   const way = writingOf(await readSettings(pool))
-  const unread = await readFindings(pool, besides, way)
+  const unread = await readTold(pool, besides, way)
   const { rows } = await pool.query<Found & { claim: Claim | null }>(places.join(' union all '), [
     question.trim(),
   ])

@@ -11,6 +11,7 @@ import {
   trialOrders,
   TrialSettings,
   whole,
+  words,
 } from '@even-watt/contract'
 import { Router } from 'express'
 import { pipeline } from 'node:stream/promises'
@@ -37,6 +38,7 @@ import { runningLogs } from './running'
 import { readSettings } from '../settings/settings'
 import { readSent } from './sent'
 import { readTrialFile } from './taken'
+import { overTrials } from './overTrials'
 import { verdictsOf } from './verdicts'
 
 const numberIn = (what: string, low: number, high: number) =>
@@ -59,15 +61,23 @@ const ListQuery = z.object({
   newest: yesOrNo('Newest'),
 })
 /** What a trial hands on to one that is like it: what is asked and planned, nothing that was found. */
-const alikeTo = ({ purpose, hold, duty, plan, displayStandsIn }: TrialSettings) => ({
+const alikeTo = ({ purpose, hold, duty, plan, displayStandsIn, displayCorrected }: TrialSettings) => ({
   hold,
   duty,
   ...(purpose ? { purpose } : {}),
   ...(plan ? { plan } : {}),
   ...(displayStandsIn === undefined ? {} : { displayStandsIn }),
+  ...(displayCorrected === undefined ? {} : { displayCorrected }),
 })
 
 const mostVerdicts = 100
+/** Names of figures of the catalogue, with commas between. */
+const FiguresQuery = z.object({
+  figures: z.pipe(
+    words('Figures', 2000),
+    z.transform((text: string) => text.split(',').slice(0, mostFiguresAsked)),
+  ),
+})
 const VerdictsQuery = z.object({
   ids: z.pipe(
     z.pipe(
@@ -83,6 +93,7 @@ const entriesPage = 1000
 const shortSent = 2 ** 18
 /** Tables of figures that are kept, of trials that did not change. */
 const mostFigures = 8
+const mostFiguresAsked = 60
 
 const defaultHold = 600
 
@@ -106,6 +117,10 @@ export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
 
   router.get('/verdicts', async (request, response) => {
     response.json(await verdicts(parse(request.query, VerdictsQuery).ids))
+  })
+
+  router.get('/figures', async (request, response) => {
+    response.json(await overTrials(pool, besides, parse(request.query, FiguresQuery).figures))
   })
 
   router.post('/', async (request, response) => {

@@ -6,6 +6,7 @@ import type {
   DocumentUses,
   Edition,
   Entry,
+  FiguresOverTrials,
   LanState,
   Load,
   Meter,
@@ -200,6 +201,10 @@ export const api = createApi({
         providesTags: ['trials', 'entries'],
       }),
       search: build.query<SearchAnswer, string>({ query: (q) => ({ url: '/search', params: { q } }) }),
+      overTrials: build.query<FiguresOverTrials, readonly string[]>({
+        query: (figures) => ({ url: '/trials/figures', params: { figures: figures.join(',') } }),
+        providesTags: ['trials'],
+      }),
       verdicts: build.query<TrialVerdicts, readonly string[]>({
         query: (ids) => ({ url: '/trials/verdicts', params: { ids: ids.join(',') } }),
         providesTags: ['trials', 'entries'],

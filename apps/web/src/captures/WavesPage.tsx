@@ -2,7 +2,9 @@ import type { EntryOf } from '@even-watt/contract'
 import { capturesOf, channelOf, plain, readingsOf, recordedOf, type Analysis } from '@even-watt/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { useOnRig } from '../catalogue/useOnRig'
 import { Verdict } from '../evidence/Verdict'
+import { WhoMinds } from '../minds/WhoMinds'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { Struck } from '../trials/Struck'
 import { StageHead } from '../trials/StageHead'
@@ -30,6 +32,7 @@ const placesIn = ({ record, ladder }: Analysis): (readonly [string, string])[] =
 export function WavesPage() {
   const { trial, analysis, view } = useTrial()
   const likely = useLikelyReading()
+  const on = useOnRig(view.analyses, analysis)
   const [takingBack, setTakingBack] = useState<string>()
   const [over, setOver] = useState<ReadonlySet<string>>(new Set())
   const recorded = recordedOf(analysis.record, 'capture')
@@ -163,6 +166,7 @@ export function WavesPage() {
         </section>
       )}
       {analysis.captures.sag && <SagPart sag={analysis.captures.sag} />}
+      <WhoMinds on={on} />
       <TakingBack entry={takingBack} what="this capture" onDone={() => setTakingBack(undefined)} />
     </>
   )

@@ -27,10 +27,13 @@ export const waveform: Stage = {
       done: 'whole',
     }
   },
-  report: reportParts('rig', () => import('./ReportPart'), [
-    ['Waves', 'WavesPart'],
-    ['Harmonics', 'HarmonicsPart'],
-    ['Why it sags', 'SagsPart'],
-  ]),
+  report: [
+    ...reportParts('rig', () => import('./ReportPart'), [
+      ['Waves', 'WavesPart'],
+      ['Harmonics', 'HarmonicsPart'],
+      ['Why it sags', 'SagsPart'],
+    ]),
+    ...reportParts('rig', () => import('../minds/ReportPart'), [['Which equipment minds', 'MindsPart']]),
+  ],
   names: { capture: ({ what, name }) => `capture ${what ?? name}` },
 }

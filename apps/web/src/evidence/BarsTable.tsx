@@ -1,17 +1,68 @@
-import { formatNumber, ratedPower, say, shownBars, type Analysis, type Bars } from '@even-watt/core'
+import {
+  formatNumber,
+  litAtSteps,
+  ratedPower,
+  say,
+  shownBars,
+  type Analysis,
+  type Bars,
+  type LitAtStep,
+} from '@even-watt/core'
 import { useMemo } from 'react'
+import { Fig } from '../ui/Fig'
 
 /** What the lamps or bars of a coarse display are worth. */
 export function BarsTable({ analysis }: { readonly analysis: Analysis }) {
   const { load, charge } = useMemo(() => shownBars(analysis), [analysis])
+  const lit = useMemo(() => litAtSteps(analysis), [analysis])
   const { unit } = analysis.record.revision
-  if (!load && !charge) return null
+  if (!load && !charge && !lit.length) return null
   return (
     <section className="mt-4 max-w-3xl break-inside-avoid">
       <h2>Its bars</h2>
       {load && <BarsOf bars={load} what="of load" unit="W" verb="lights" rated={ratedPower(unit)} />}
       {charge && <BarsOf bars={charge} what="of charge" unit="Wh" verb="goes out" />}
+      {lit.length > 0 && <Lit steps={lit} />}
     </section>
+  )
+}
+
+/** Which bar should have lit at each load, by its share of the rating. */
+function Lit({ steps }: { readonly steps: readonly LitAtStep[] }) {
+  const percent = (share: number) => formatNumber(100 * share, 0)
+  return (
+    <table className="list-table mt-2 max-w-2xl" aria-label="Bars that should light">
+      <thead>
+        <tr>
+          <th>load</th>
+          <th className="right">watts</th>
+          <th className="right">of the rating</th>
+          <th>bars that should light</th>
+          <th>lit</th>
+        </tr>
+      </thead>
+      <tbody>
+        {steps.map(({ load, P_C, share, lit, inAll, should, off }, i) => (
+          <tr key={i}>
+            <td>{load}</td>
+            <td className="right whitespace-nowrap">
+              <Fig of={P_C} withUnit />
+            </td>
+            <td className="figures right">{percent(share)} %</td>
+            <td>
+              {should.bars} of {inAll}
+              <span className="text-quiet">
+                , for {percent(should.from)} to {percent(should.to)} %
+              </span>
+            </td>
+            <td className="whitespace-nowrap">
+              {lit}{' '}
+              {off ? <span className="text-ochre">▲ off</span> : <span className="text-moss">● agrees</span>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   )
 }
 

@@ -21,6 +21,21 @@ export function DisplaySchool() {
           </span>
         </span>
       </label>
+      {trial.displayStandsIn && (
+        <label className="mt-1 flex items-baseline gap-2">
+          <input
+            type="checkbox"
+            checked={trial.displayCorrected ?? false}
+            onChange={(event) => void save({ displayCorrected: event.target.checked })}
+          />
+          <span>
+            Correct it by what it was off on the mean
+            <span className="text-quiet">
+              , by an amount or a share, whichever fits the checks better; what is left is its error.
+            </span>
+          </span>
+        </label>
+      )}
       {problem && <Notice kind="problem">{problem.detail ?? problem.title}</Notice>}
     </div>
   )

@@ -33,7 +33,8 @@ export function DisplayTable({ analysis, children }: Props) {
         {apart === 0
           ? `It agrees with the meters within their uncertainty in ${sayReadings(lines.length)}.`
           : `It stands off the meters in ${apart} of ${sayReadings(lines.length)}, beyond what both may be wrong by.`}
-        {analysis.record.displayStandsIn && ' Between these checks it stands in for a meter.'}
+        {analysis.record.displayStandsIn &&
+          ` Between these checks it stands in for a meter${analysis.record.displayCorrected ? ', corrected by its mean error' : ''}.`}
       </p>
       {displayOffsets(lines).map(({ quantity, checks, off, U }) => (
         <p key={quantity}>

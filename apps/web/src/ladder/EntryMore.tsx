@@ -99,6 +99,7 @@ const displayFields = [
   ['outputVoltage', 'out V'],
   ['outputPower', 'out W'],
   ['frequency', 'Hz'],
+  ['charge', 'charge %'],
   ['loadBars', 'bars of load'],
   ['chargeBars', 'bars of charge'],
 ] as const

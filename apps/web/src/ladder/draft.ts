@@ -11,7 +11,16 @@ import {
   type Rig,
   type Value,
 } from '@even-watt/contract'
-import { besideSteps, parseNumber, quantities, quantityData } from '@even-watt/core'
+import {
+  besideSteps,
+  parseNumber,
+  quantities,
+  quantityData,
+  readDisplay,
+  shownFields,
+  typeShown,
+  type ShownField,
+} from '@even-watt/core'
 import { readTemperatures, typedTemperatures, type TypedTemperature } from '../evidence/temperatures'
 import { showValue, storedFactor, typedDecimals } from '../ui/readValue'
 import { readTemperature } from '../ui/units'
@@ -23,15 +32,6 @@ export interface EntryField {
   readonly meter: string | undefined
 }
 
-const shownFields = [
-  'inputVoltage',
-  'outputVoltage',
-  'outputPower',
-  'frequency',
-  'loadBars',
-  'chargeBars',
-] as const
-type ShownField = (typeof shownFields)[number]
 const nothingShown = Object.fromEntries(shownFields.map((key) => [key, ''])) as Record<ShownField, string>
 
 /** A step as typed, kept as text until it is captured. */
@@ -178,14 +178,10 @@ export function buildEntry(
   const held = optional(faults, 'held', 'Held', draft.held)
   const { temperatures, fault } = readTemperatures(draft.temperatures)
   if (fault !== undefined) faults['temperatures'] = fault
-  const display = Object.fromEntries(
-    Object.entries(draft.display).flatMap(([key, text]) => {
-      const value = optional(faults, `display.${key}`, 'Display', text)
-      return value === undefined ? [] : [[key, value]]
-    }),
-  )
+  const { display, faults: unread } = readDisplay(draft.display)
+  for (const [key, why] of unread) faults[`display.${key}`] = why
   if (!draft.load.trim()) faults['load'] = 'Load: say in a few words what is connected.'
-  if (!read.values.length && !Object.keys(display).length)
+  if (!read.values.length && !display)
     faults['values'] = 'Nothing is read yet: at least one value makes a reading.'
   return {
     faults,
@@ -203,7 +199,7 @@ export function buildEntry(
         ...(draft.uses?.length ? { uses: [...draft.uses] } : {}),
         ...(draft.expected === undefined ? {} : { expected: draft.expected }),
         values: [...read.values],
-        ...(Object.keys(display).length ? { display } : {}),
+        ...(display ? { display } : {}),
         ...(temperatures.length ? { temperatures } : {}),
         ...(draft.fan ? { fan: draft.fan } : {}),
         alarm: draft.alarm,
@@ -262,7 +258,5 @@ export function draftOf(entry: EntryOf<'ladder'>, fields: readonly EntryField[])
   }
 }
 
-const shownBy = (display: EntryOf<'ladder'>['reading']['display']): Draft['display'] => ({
-  ...nothingShown,
-  ...Object.fromEntries(Object.entries(display ?? {}).map(([key, shown]) => [key, String(shown)])),
-})
+const shownBy = (display: EntryOf<'ladder'>['reading']['display']): Draft['display'] =>
+  Object.fromEntries(shownFields.map((key) => [key, typeShown(display, key)])) as Record<ShownField, string>

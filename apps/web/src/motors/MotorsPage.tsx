@@ -15,7 +15,6 @@ import { ArmsLengthButton } from '../trials/ArmsLengthButton'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
-import { SeriesTable } from '../catalogue/SeriesTable'
 import { AddWave } from '../captures/AddWave'
 import { AttemptForm } from './AttemptForm'
 import { AttemptTable } from './AttemptTable'
@@ -75,9 +74,6 @@ export function MotorsPage() {
       <BankForSurge />
       <OddityNotices oddities={oddities} />
       <AttemptTable record={view.record} analysis={analysis} editable />
-      {machinesOf(analysis).map(({ load, series }) => (
-        <SeriesTable key={load} of={load} series={series} />
-      ))}
       {last && (
         <div className="mt-3">
           <AddWave

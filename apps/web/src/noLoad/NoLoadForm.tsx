@@ -1,5 +1,5 @@
 import { NoLoadReading } from '@even-watt/contract'
-import { quantityData, writing } from '@even-watt/core'
+import { quantityData, readDisplay, writing } from '@even-watt/core'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { readTemperatures } from '../evidence/temperatures'
 import { CaptureForm } from '../trials/CaptureForm'
@@ -37,21 +37,21 @@ export function NoLoadForm() {
           },
         ]
       })
-      const display = displays.flatMap(([key]) => {
-        const value = number(`display ${key}`)
-        return value === undefined ? [] : [[key, value] as const]
-      })
+      const { display, faults } = readDisplay(
+        Object.fromEntries(displays.map(([key]) => [key, text(`display ${key}`)])),
+      )
+      for (const [key, why] of faults) report(`display ${key}`, why)
       const room = text('room')
       const { temperatures, fault } = readTemperatures(room ? [{ where: 'room', text: room }] : [])
       report('room', fault)
-      if (!values.length && !display.length)
+      if (!values.length && !display && !faults.length)
         report(fields[0]?.key ?? 'V_A', 'Nothing is read yet: at least one value makes a reading.')
       return {
         mode: text('mode'),
         values,
         held: counts ? number('held') : undefined,
         ...(temperatures.length ? { temperatures } : {}),
-        display: display.length ? Object.fromEntries(display) : undefined,
+        display,
         observed: text('observed'),
         note: text('note'),
       }

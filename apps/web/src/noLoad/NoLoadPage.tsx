@@ -8,10 +8,12 @@ import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { HeldAgainst } from '../catalogue/HeldAgainst'
+import { WhoMinds } from '../minds/WhoMinds'
 import { useOnRig } from '../catalogue/useOnRig'
 import { StepWaves } from '../captures/StepWaves'
 import { IdleFigures } from './IdleFigures'
 import { NoLoadForm } from './NoLoadForm'
+import { ShownCharges } from './ShownCharges'
 import { NoLoadReadings } from './NoLoadReadings'
 
 /** Output on, nothing connected: idle draw, output voltage, frequency, the unit's own display. */
@@ -59,10 +61,12 @@ export function NoLoadPage() {
         about={idleReadings.at(-1)?.id}
         words="a wave of no load"
       />
+      <WhoMinds on={on} />
       <TwoMetersTable analysis={analysis} />
       <DisplayTable analysis={analysis}>
         <DisplaySchool />
       </DisplayTable>
+      <ShownCharges analysis={analysis} />
     </>
   )
 }

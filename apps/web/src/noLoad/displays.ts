@@ -4,6 +4,7 @@ export const displays = [
   ['outputVoltage', 'Display, output', 'V'],
   ['outputPower', 'Display, output', 'W'],
   ['frequency', 'Display, frequency', 'Hz'],
+  ['charge', 'Display, charge', '%'],
   ['loadBars', 'Display, bars of load', ''],
   ['chargeBars', 'Display, bars of charge', ''],
 ] as const

@@ -14,9 +14,11 @@ import {
   parseTemperature,
   quantities,
   quantityData,
+  readDisplay,
   saysCelsius,
   saysFahrenheit,
   writing,
+  type ShownField,
 } from '@even-watt/core'
 import { safeParse } from 'zod/mini'
 import { bounds } from './readTable'
@@ -172,13 +174,11 @@ function shownIn(
   texts: ReadonlyMap<Target, string>,
   fault: (sentence: string) => void,
 ): EntryOf<'ladder'>['reading']['display'] {
-  const shown = Object.entries(shownTargets).flatMap(([target, key]) => {
-    const text = texts.get(target as Target)
-    if (text === undefined) return []
-    const parsed = parseNumber(text)
-    if (parsed.ok && parsed.value >= 0) return [[key, parsed.value] as const]
-    fault(`${target}: ${parsed.ok ? 'a number from 0 up' : parsed.why}`)
-    return []
-  })
-  return shown.length ? Object.fromEntries(shown) : undefined
+  const targets = Object.entries(shownTargets) as [Target, ShownField][]
+  const { display, faults } = readDisplay(
+    Object.fromEntries(targets.map(([target, key]) => [key, texts.get(target)])),
+  )
+  for (const [key, why] of faults)
+    fault(`${targets.find(([, of]) => of === key)?.[0] ?? 'display'}: ${why.replace('Display: ', '')}`)
+  return display
 }

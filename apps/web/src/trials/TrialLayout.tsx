@@ -1,6 +1,6 @@
 import type { Trial } from '@even-watt/contract'
 import { Suspense, useMemo } from 'react'
-import { Outlet, useParams, useSearchParams } from 'react-router'
+import { Outlet, useLocation, useParams, useSearchParams } from 'react-router'
 import { api } from '../api/api'
 import { pageFor } from '../method/pageFor'
 import { type Stage } from '../stage'
@@ -15,6 +15,9 @@ import { WorkOrder } from './WorkOrder'
 
 /** The working of a figure that was looked for: fetched only then. */
 const FoundFigure = fetched(async () => (await import('./FoundFigure')).FoundFigure)
+
+/** What like figures of a page come to together: it stands at its foot, and is fetched after it. */
+const PageFigures = fetched(async () => (await import('../catalogue/PageFigures')).PageFigures)
 
 /** Everything inside a trial: its record, the work order beside it, and the working of any figure. */
 export function TrialLayout({ stages }: { stages: readonly Stage[] }) {
@@ -43,6 +46,8 @@ function Inside({ trial }: { trial: Trial }) {
   const unit = analysis?.record.revision.unit
   const stages = useMemo(() => all.filter(({ suits }) => !suits || !unit || suits(unit)), [all, unit])
   const asked = parameters.get('figure')
+  const { pathname } = useLocation()
+  const page = pathname.slice(`/trials/${trial.id}/`.length)
   const chooseRevision = (number: number) => setParameters({ rig: String(number) }, { replace: true })
   useKey(
     (event) =>
@@ -76,6 +81,9 @@ function Inside({ trial }: { trial: Trial }) {
                     </Suspense>
                   )}
                   <Outlet />
+                  <Suspense>
+                    <PageFigures.Part page={page} analysis={analysis} />
+                  </Suspense>
                 </>
               )}
             </Loaded>

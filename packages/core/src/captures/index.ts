@@ -1,4 +1,4 @@
 export * from './analysis'
-export { saidClass } from './promise'
+export { saidClass } from './saidClass'
 export { type Sag } from './sag'
 export { wattsOf, type SeenWave } from './seen'

@@ -1,6 +1,7 @@
 import type { WaveClass } from '@even-watt/contract'
 import type { Promised } from '../court'
 import { distortion, distortionLook, overLoads } from '../ladder'
+import { saidClass } from './saidClass'
 import type { SeenWave } from './seen'
 
 const named = ({ volts: { wave } }: SeenWave): WaveClass => wave?.class ?? 'unknown'
@@ -38,14 +39,4 @@ export const wave: Promised = {
     if (other) return [`At ${places([other])} the wave is ${saidClass[named(other)]}.`]
     return seen.length ? [`Captured at ${places(seen)}: a sine.`] : []
   },
-}
-
-/** A class as a sentence has it. */
-export const saidClass: Readonly<Record<WaveClass, string>> = {
-  sine: 'a sine',
-  'distorted sine': 'a distorted sine',
-  stepped: 'stepped',
-  square: 'square',
-  'half-wave': 'a half wave',
-  unknown: 'of no known class',
 }

@@ -1,4 +1,5 @@
 import type { CsvRow, Subject } from '../subject'
+import { chargingFigures } from './catalogued'
 import { chargePower, chargeTime } from './promises'
 
 /** What goes in: from the wall, a vehicle, the sun. */
@@ -23,4 +24,5 @@ export const charging = {
           },
   },
   promises: { 'charge power': chargePower, 'charge time': chargeTime },
+  figures: chargingFigures,
 } satisfies Subject

@@ -21,6 +21,19 @@ export interface Bars {
   readonly unsteady: boolean
 }
 
+/** Which bar should light, and the shares of the whole between which it should. */
+export interface ShouldLight {
+  readonly bars: number
+  readonly from: number
+  readonly to: number
+}
+
+/** Of a display whose bars are alike, the highest that should light at a share of the whole; of nothing none (docs/method/evidence.md). */
+export function shouldLight(share: number, inAll: number): ShouldLight {
+  const bars = Math.min(inAll, Math.max(0, Math.ceil(share * inAll - 1e-9)))
+  return { bars, from: Math.max(0, bars - 1) / inAll, to: bars / inAll }
+}
+
 const middle = ({ from, to }: BarLights): number => (from + to) / 2
 
 /**

@@ -12,7 +12,7 @@ import {
   uncertain,
   type Uncertain,
 } from '../meters'
-import { displayError, type DisplayChecks } from './displayCheck'
+import { shownBy, type DisplayChecks } from './displayCheck'
 import type { Ground } from './ground'
 import { rangeOf } from './rangeOf'
 import { append, spreadKey, type ReadingValues, type Spreads } from './readingValues'
@@ -99,11 +99,11 @@ function shownValue(
   where: string,
 ): Uncertain {
   const mean = meanOf(values)
-  const off = displayError(checks.get(quantity), mean)
+  const shown = shownBy(checks.get(quantity), mean)
   const scope = where.slice(where.indexOf('|') + 1)
-  return off === undefined
+  return shown === undefined
     ? exact(mean)
-    : uncertain(mean, methodSource(`display of ${quantity}`, scope), rectangular(off))
+    : uncertain(shown.value, methodSource(`display of ${quantity}`, scope), rectangular(shown.half))
 }
 
 function valueOf(

@@ -11,9 +11,9 @@ export const displayed = [
 ] as const satisfies readonly (readonly [keyof Shown, string, string, Quantity])[]
 
 const bars = [
-  ['loadBars', 'of load'],
-  ['chargeBars', 'of charge'],
-] as const satisfies readonly (readonly [keyof Shown, string])[]
+  ['loadBars', 'loadBarsOf', 'of load'],
+  ['chargeBars', 'chargeBarsOf', 'of charge'],
+] as const satisfies readonly (readonly [keyof Shown, keyof Shown, string])[]
 
 /** What stands in the way of a display: where these were read, it would only contradict them. */
 const readInstead: Readonly<Partial<Record<Quantity, readonly Quantity[]>>> = {
@@ -49,12 +49,20 @@ export function shownReadings(entries: readonly WithDisplay[]): ReadingValues[] 
 
 /** "its display: input 26.5 V, output 231 V"; nothing where nothing was noted. */
 export const sayDisplay = (display: Shown = {}): string => {
-  const said = displayed.flatMap(([key, words, unit]) =>
-    display[key] === undefined ? [] : [`${words} ${plain(display[key])} ${unit}`],
-  )
-  for (const [key, words] of bars)
+  const said = displayed.flatMap(([key, words, unit]) => {
+    const [value, half = 0] = [display[key], display.jumps?.[key]]
+    if (value === undefined) return []
+    const shown = half ? `${plain(value - half)} to ${plain(value + half)}` : plain(value)
+    return [`${words} ${shown} ${unit}`]
+  })
+  if (display.charge !== undefined) said.push(`charge ${plain(100 * display.charge)} %`)
+  for (const [key, of, words] of bars) {
+    const inAll = display[of]
     if (display[key] !== undefined)
-      said.push(`${display[key]} ${display[key] === 1 ? 'bar' : 'bars'} ${words}`)
+      said.push(
+        `${display[key]} ${inAll === undefined ? '' : `of ${inAll} `}${(inAll ?? display[key]) === 1 ? 'bar' : 'bars'} ${words}`,
+      )
+  }
   return said.length ? `its display: ${said.join(', ')}` : ''
 }
 
@@ -62,7 +70,14 @@ export const sayDisplay = (display: Shown = {}): string => {
 export const displayCells = (display: Shown = {}): Readonly<Record<string, number>> =>
   Object.fromEntries(
     [
-      ...displayed.map(([key, words, unit]) => [`display ${words} [${unit}]`, display[key]] as const),
-      ...bars.map(([key, words]) => [`display bars ${words}`, display[key]] as const),
+      ...displayed.flatMap(([key, words, unit]) => [
+        [`display ${words} [${unit}]`, display[key]] as const,
+        [`display ${words} jumps by ± [${unit}]`, display.jumps?.[key]] as const,
+      ]),
+      ['display charge [%]', display.charge === undefined ? undefined : 100 * display.charge] as const,
+      ...bars.flatMap(([key, of, words]) => [
+        [`display bars ${words}`, display[key]] as const,
+        [`display bars ${words} in all`, display[of]] as const,
+      ]),
     ].flatMap(([head, shown]) => (shown === undefined ? [] : [[head, shown] as const])),
   )

@@ -1,7 +1,7 @@
-import type { EntryOf, Quantity } from '@even-watt/contract'
-import type { Figure } from '../figures'
-import { isFigure, sayFigure, plain } from '../figures'
-import { expanded } from '../meters'
+import type { EntryOf, Quantity, Value } from '@even-watt/contract'
+import type { Derived, Figure } from '../figures'
+import { decides, derive, isFigure, sayFigure, plain } from '../figures'
+import { contradict, expanded, scale, sumOf } from '../meters'
 import type { Notice } from '../oddities'
 import { readingsOf, type RevisionRecord } from '../trials'
 import { displayed } from './display'
@@ -18,7 +18,9 @@ export interface DisplayAgainst {
   readonly meter: Figure
   /** Shown less read. */
   readonly deviation: number
-  /** Expanded uncertainty of it: the meter’s, and half a digit of the display. */
+  /** Expanded: half a digit of the display, or half of what it jumps over. */
+  readonly ownU: number
+  /** Expanded uncertainty of the deviation: the meter’s, and the display’s own. */
   readonly U: number
   /** Apart beyond both. */
   readonly apart: boolean
@@ -65,20 +67,50 @@ export function displayAgainst(record: RevisionRecord, gate: Gate, spreads: Spre
   return [...readingsOf(record, 'no load'), ...readingsOf(record, 'ladder')].flatMap((entry) => {
     const { display, values } = entry.reading
     if (!display) return []
-    const figures = readFigures(
-      [{ entry: entry.id, values }],
-      { revision, gate, checks: new Map() },
-      spreads,
-      `display|${entry.id}`,
-    )
+    const read = (some: typeof values) =>
+      readFigures(
+        [{ entry: entry.id, values: some }],
+        { revision, gate, checks: new Map() },
+        spreads,
+        `display|${entry.id}`,
+      )
+    const figures = read(values)
     return displayed.flatMap(([key, , , quantity]): DisplayAgainst[] => {
-      const [shown, meter] = [display[key], figures[quantity]]
+      const [shown, meter] = [display[key], meanOfMeters(quantity, values, read) ?? figures[quantity]]
       if (shown === undefined || !isFigure(meter) || meter.grade !== 'measured' || meter.refused) return []
-      const U = Math.hypot(expanded(meter.x), halfDigit(shown))
+      // Where it jumps nobody knows which of its figures it meant.
+      const half = display.jumps?.[key] ?? 0
+      const ownU = half ? (2 * half) / Math.sqrt(3) : halfDigit(shown)
+      const U = Math.hypot(expanded(meter.x), ownU)
       const deviation = shown - meter.x.value
-      return [{ entry, quantity, shown, meter, deviation, U, apart: Math.abs(deviation) > U }]
+      return [{ entry, quantity, shown, meter, deviation, ownU, U, apart: Math.abs(deviation) > U }]
     })
   })
+}
+
+/** The mean of several meters that read one quantity at a moment and agree; undefined: one alone did, or they contradict. */
+function meanOfMeters(
+  quantity: Quantity,
+  values: readonly Value[],
+  read: (values: Value[]) => Readonly<Record<Quantity, Derived>>,
+): Derived | undefined {
+  const own = values.filter((value) => value.quantity === quantity && value.meter !== undefined)
+  const meters = [...new Set(own.map(({ meter }) => meter))]
+  if (meters.length < 2) return undefined
+  const figures = meters
+    .map((meter) => read(own.filter((value) => value.meter === meter))[quantity])
+    .filter(decides)
+  const n = figures.length
+  const [first, ...rest] = figures
+  if (!first || !rest.length) return undefined
+  if (figures.some((a, i) => figures.slice(i + 1).some((b) => contradict(a.x, b.x)))) return undefined
+  return derive(
+    first.symbol,
+    first.unit,
+    `mean of ${n} meters`,
+    figures,
+    scale(sumOf(figures.map(({ x }) => x)), 1 / n),
+  )
 }
 
 /** By how much a display is off on the mean of its checks. */

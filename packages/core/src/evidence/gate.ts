@@ -3,7 +3,7 @@ import { say, type Refusal } from '../figures'
 import { halfWidth } from '../meters'
 import type { Doubts } from '../trials'
 import { readsOtherCurrent } from './conductor'
-import { displayError, type DisplayChecks } from './displayCheck'
+import { shownBy, type DisplayChecks } from './displayCheck'
 import { unfitOnWave } from './fitness'
 import { quantityData } from './quantities'
 import { rangeOf } from './rangeOf'
@@ -61,7 +61,7 @@ export function gateOf(
     const unfitCapture = captures.get(entry)
     if (unfitCapture && !ofTime.has(value.quantity)) return unfitCapture
     if (value.grade === 'display' && checks.size)
-      return displayError(checks.get(value.quantity), value.value) === undefined ? beyondCheck : undefined
+      return shownBy(checks.get(value.quantity), value.value) === undefined ? beyondCheck : undefined
     if (value.grade !== 'measured') return notMeasured[value.grade]
     const { unit, words } = quantityData[value.quantity]
     const meter = meters.find(({ id }) => id === value.meter)

@@ -82,7 +82,10 @@ export function gatherEvidence({ record }: Analysis): Analysis['evidence'] {
   const wave = waveSeen(record)
   const unfit = unfitCaptures(record)
   const checks = record.displayStandsIn
-    ? checksOf(displayAgainst(record, gateOf(revision, wave, doubts, noChecks), spreads))
+    ? checksOf(
+        displayAgainst(record, gateOf(revision, wave, doubts, noChecks), spreads),
+        record.displayCorrected,
+      )
     : noChecks
   const checked = [...checks].flatMap(([quantity, check]) => [quantity, ...Object.values(check)])
   return {

@@ -1,4 +1,5 @@
 import type { Subject } from '../subject'
+import { displayFigures } from './catalogued'
 import {
   noticeCoarse,
   noticeDisplay,
@@ -13,6 +14,7 @@ import { gatherEvidence } from './spreads'
 /** Values as they were read: on which meter, how far apart, how they scatter. */
 export const evidence = {
   parts: { evidence: gatherEvidence },
+  figures: displayFigures,
   oddities: [
     noticeNotZeroed,
     noticeUnfitMeter,

@@ -10,13 +10,13 @@ export interface Series {
   readonly mean: Derived
   /** The highest less the lowest. */
   readonly spread: Derived
-  /** From the first to the last: beyond what they are unsure by against each other, or noise. */
+  /** From the first to the last: beyond what they are unsure by against each other, or always the same way; else noise. */
   readonly goes: 'up' | 'down' | 'nowhere'
 }
 
 /**
  * What several figures come to together: number, lowest, highest, mean, spread, and whether the last stands off the first by more
- * than the expanded uncertainty of their difference, what they share taken out (docs/method/catalogue.md). Those that are missing
+ * than the expanded uncertainty of their difference, what they share taken out, or all went one way (docs/method/catalogue.md). Those that are missing
  * are left out; undefined for fewer than two.
  */
 export function seriesOf(all: readonly Derived[]): Series | undefined {
@@ -46,6 +46,18 @@ export function seriesOf(all: readonly Derived[]): Series | undefined {
       [lowest, highest],
       lowest === highest ? exact(0) : subtract(highest.x, lowest.x),
     ),
-    goes: Math.abs(moved.value) <= expanded(moved) ? 'nowhere' : moved.value > 0 ? 'up' : 'down',
+    goes:
+      Math.abs(moved.value) <= expanded(moved) && !alwaysOneWay(figures.map(({ x }) => x.value))
+        ? 'nowhere'
+        : moved.value > 0
+          ? 'up'
+          : 'down',
   }
 }
+
+/** By chance so many in a row go one way in less than one of fifty cases: 2/n!. */
+const fewestInARow = 5
+
+const alwaysOneWay = (values: readonly number[]): boolean =>
+  values.length >= fewestInARow &&
+  [1, -1].some((sign) => values.slice(1).every((x, i) => sign * (x - (values[i] as number)) > 0))

@@ -1,13 +1,56 @@
 import type { EntryOf } from '@even-watt/contract'
-import { barsOf, type Bars, type Lit } from '../evidence'
-import { decides, isFigure } from '../figures'
+import { barsOf, shouldLight, type Bars, type Lit, type ShouldLight } from '../evidence'
+import { decides, isFigure, type Figure } from '../figures'
 import { readingsOf, type Analysis } from '../trials'
+import { ratedPower } from '../units'
 
 /** What the lamps or bars of a display are worth. */
 export interface ShownBars {
   readonly load: Bars | undefined
   /** In Wh drawn, turned: a bar goes out as energy is drawn. */
   readonly charge: Bars | undefined
+}
+
+/** Bars of load that were lit at a step, and that should be by its share of the rating. */
+export interface LitAtStep {
+  readonly load: string
+  readonly P_C: Figure
+  readonly share: number
+  readonly lit: number
+  readonly inAll: number
+  readonly should: ShouldLight
+  /** By no more than one bar nobody can tell: displays differ in where a bar begins. */
+  readonly off: boolean
+}
+
+/** At every step whose bars and watts were read, which bar should light; of a unit that states its rating, and a display of which it is known how many bars it has. */
+export function litAtSteps({ record, ladder }: Analysis): LitAtStep[] {
+  const rated = ratedPower(record.revision.unit)
+  const shown = [...readingsOf(record, 'ladder'), ...readingsOf(record, 'no load')].map(
+    ({ reading }) => reading.display,
+  )
+  const inAll = Math.max(0, ...shown.map((display) => display?.loadBarsOf ?? 0))
+  if (!rated || !inAll) return []
+  return ladder.steps.flatMap(({ step, load, P_C }) => {
+    if (!decides(P_C)) return []
+    const share = P_C.x.value / rated
+    const should = shouldLight(share, inAll)
+    return step.readings.flatMap(({ reading: { display } }) =>
+      display?.loadBars === undefined
+        ? []
+        : [
+            {
+              load,
+              P_C,
+              share,
+              lit: display.loadBars,
+              inAll,
+              should,
+              off: Math.abs(display.loadBars - should.bars) > 1,
+            },
+          ],
+    )
+  })
 }
 
 const secondsAnHour = 3600

@@ -1,21 +1,29 @@
-import type { RigFigured } from '../figured'
-import { derive, furthest, stated, type Derived } from '../figures'
+import { furthestOf, type RigFigured } from '../figured'
+import { derive, stated, type Derived, type Furthest } from '../figures'
 import { exact } from '../meters'
 import type { Analysis } from '../trials'
 import type { AttemptFigures } from './attempt'
 
 const here = {
   asTried: true,
-  per: 'rig',
   page: 'motors',
   method: 'motors',
   dependsOn: ['unit', 'bank', 'path', 'load'],
 } as const
 const none = 'No machine was started with it read.'
 
-const over = (which: 'highest' | 'lowest', of: (attempt: AttemptFigures) => Derived) => {
-  return ({ motors }: Analysis): Derived => furthest(which, motors.attempts.map(of), none)
-}
+/** A figure of every attempt, by the machine that was started. */
+const over = (
+  which: Furthest,
+  of: (attempt: AttemptFigures) => Derived,
+  named: Omit<RigFigured, 'per' | 'of' | 'each' | keyof typeof here>,
+) =>
+  furthestOf(
+    which,
+    ({ motors }) => motors.attempts.map((one) => ({ of: of(one), what: one.entry.reading.load })),
+    none,
+    { ...here, ...named },
+  )
 
 const nominal = ({ noLoad }: Analysis): Derived => stated('V_nom', 'V', noLoad.on.nominal, '')
 
@@ -29,54 +37,45 @@ function succeeded({ motors }: Analysis): Derived {
 
 /** What the starts of machines come to, over all attempts. */
 export const motorFigures: readonly RigFigured[] = [
-  {
-    ...here,
+  over('lowest', ({ lowest }) => lowest, {
     id: 'lowest volts in a start',
     words: 'lowest output volts in a start',
-    head: 'V in a start',
+    head: 'lowest volts',
     unit: 'V',
     looked: ['dip', 'sag', 'inrush', 'compressor', 'fridge', 'saw'],
     stated: { of: nominal },
-    of: over('lowest', ({ lowest }) => lowest),
-  },
-  {
-    ...here,
+  }),
+  over('lowest', ({ lowestInput }) => lowestInput, {
     id: 'lowest input in a start',
     words: 'lowest input volts in a start',
-    head: 'V_B in a start',
+    head: 'lowest input volts',
     unit: 'V',
     looked: ['dip', 'sag', 'battery voltage'],
-    of: over('lowest', ({ lowestInput }) => lowestInput),
-  },
-  {
-    ...here,
+  }),
+  over('highest', ({ current }) => current, {
     id: 'inrush amps',
     words: 'most amps of a start',
-    head: 'inrush',
+    head: 'most amps',
     unit: 'A',
     looked: ['inrush', 'surge', 'locked rotor', 'peak'],
-    of: over('highest', ({ current }) => current),
-  },
-  {
-    ...here,
+  }),
+  over('highest', ({ multiple }) => multiple, {
     id: 'inrush multiple',
     words: 'amps of a start over running amps',
-    head: 'inrush',
+    head: 'times running',
     unit: '×',
     looked: ['inrush', 'surge', 'multiple'],
-    of: over('highest', ({ multiple }) => multiple),
-  },
-  {
-    ...here,
+  }),
+  over('highest', ({ watts }) => watts, {
     id: 'start watts',
     words: 'most watts of a start',
-    head: 'start',
+    head: 'most watts',
     unit: 'W',
     looked: ['inrush', 'surge', 'peak'],
-    of: over('highest', ({ watts }) => watts),
-  },
+  }),
   {
     ...here,
+    per: 'rig',
     id: 'starts that ran',
     words: 'starts that succeeded',
     head: 'started',

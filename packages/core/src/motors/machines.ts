@@ -1,22 +1,12 @@
-import { formatNumber, seriesOf, type Series } from '../figures'
+import { formatNumber } from '../figures'
 import type { Analysis } from '../trials'
-import type { AttemptFigures } from './attempt'
 
 /** All attempts at one machine, together. */
 export interface MachineSeries {
   readonly load: string
   readonly started: number
   readonly tried: number
-  /** Figures that at least two attempts have. */
-  readonly series: readonly (readonly [words: string, of: Series])[]
 }
-
-const figures = [
-  ['lowest volts', ({ lowest }) => lowest],
-  ['most amps', ({ current }) => current],
-  ['most watts', ({ watts }) => watts],
-  ['lowest input volts', ({ lowestInput }) => lowestInput],
-] as const satisfies readonly (readonly [string, (attempt: AttemptFigures) => AttemptFigures['lowest']])[]
 
 /** Machines in the order in which they were first tried. */
 export function machinesOf({ motors: { attempts } }: Pick<Analysis, 'motors'>): MachineSeries[] {
@@ -26,10 +16,6 @@ export function machinesOf({ motors: { attempts } }: Pick<Analysis, 'motors'>): 
       load,
       started: own.filter(({ outcome }) => outcome === 'started').length,
       tried: own.length,
-      series: figures.flatMap(([words, of]) => {
-        const series = seriesOf(own.map(of))
-        return series ? [[words, series] as const] : []
-      }),
     }
   })
 }

@@ -197,12 +197,6 @@ describe('the attempts at one machine together', () => {
     expect(pump && sayStarted(pump)).toBe('pump, in 2 of 4 attempts (50 %): marginal')
     expect(winch && sayStarted(winch)).toBe('winch')
   })
-
-  it('have lowest, highest and spread of what at least two of them have', () => {
-    const volts = pump?.series.find(([words]) => words === 'lowest volts')?.[1]
-    expect(volts).toMatchObject({ number: 3, lowest: { x: { value: 171 } }, highest: { x: { value: 212 } } })
-    expect(winch?.series).toEqual([])
-  })
 })
 
 describe('what is odd about starts', () => {

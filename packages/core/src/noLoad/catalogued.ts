@@ -1,8 +1,9 @@
-import type { RigFigured } from '../figured'
+import type { OneOfMany, RigFigured } from '../figured'
 import { derive, stated, whenKnown, type Derived } from '../figures'
 import { divide } from '../meters'
 import type { Analysis } from '../trials'
 import { ratedFigure } from '../units'
+import { looksOf, type NoLoadFigures } from './figures'
 
 const here = { per: 'rig', page: 'no-load', method: 'no-load', dependsOn: ['unit'], better: 'less' } as const
 const standby = ['standby', 'phantom load', 'no load', 'quiescent', 'self-consumption', 'tare']
@@ -14,28 +15,36 @@ const idleShare = (analysis: Analysis): Derived =>
     derive('P_idle of P_rated', '%', 'P_idle / P_rated', [idle, whole], divide(idle.x, whole.x)),
   )
 
+/** A figure of every look with nothing connected. */
+const looks =
+  (of: (look: NoLoadFigures) => Derived) =>
+  (analysis: Analysis): OneOfMany[] =>
+    looksOf(analysis).map((look) => ({ of: of(look), what: 'looks with nothing connected' }))
+
 /** What is read with nothing connected, and what it costs. */
 export const noLoadFigures: readonly RigFigured[] = [
   {
     ...here,
     id: 'idle watts',
     words: 'idle watts',
-    head: 'idle',
+    head: 'idle watts',
     unit: 'W',
     looked: [...standby, 'idle draw', 'per cent of rating'],
     promise: 'idle draw',
     stated: { of: rated, asShare: 'alone' },
     quietly: ['nominal or rated', 'the promise'],
+    each: looks(({ P_idle }) => P_idle),
     of: ({ noLoad }) => noLoad.on.P_idle,
   },
   {
     ...here,
     id: 'idle amps',
     words: 'idle amps',
-    head: 'idle',
+    head: 'idle amps',
     unit: 'A',
     looked: [...standby, 'idle draw'],
     promise: 'idle draw',
+    each: looks(({ I_idle }) => I_idle),
     of: ({ noLoad }) => noLoad.on.I_idle,
   },
   {
@@ -114,6 +123,7 @@ export const noLoadFigures: readonly RigFigured[] = [
     },
     ofMains: quantity === 'V_C' ? 'volts' : 'hertz',
     quietly: ['nominal or rated'],
+    each: looks(({ read }) => read[quantity]),
     of: ({ noLoad }) => noLoad.on.read[quantity],
   })),
 ]

@@ -83,6 +83,12 @@ export const analyseNoLoad = ({ record, evidence }: Analysis): NoLoadAnalysis =>
     },
   )
 
+/** Every look with the output on by itself, in the order in which they were read. */
+export const looksOf = ({ record, evidence }: Analysis): NoLoadFigures[] =>
+  inMode(record, 'on').map((one) =>
+    deriveNoLoad(record, 'on', [one], evidence, evidence.spreads, `look ${one.id}`),
+  )
+
 type Reading = EntryOf<'no load'>
 
 const inMode = (record: RevisionRecord, mode: 'on' | 'search'): Reading[] =>
@@ -118,9 +124,11 @@ function deriveNoLoad(
   readings: readonly Reading[],
   { gate, checks }: Analysis['evidence'],
   spreads: Spreads,
+  name = `no load ${mode}`,
 ): NoLoadFigures {
   const { revision } = record
-  const where = `no load ${mode}|${scopeOf(record)}`
+  // What scatters from look to look is each look’s own.
+  const where = `${name}|${scopeOf(record)}`
   const captured = capturedReadings(capturesOf(record, readings), readings, record)
   const read = readFigures(
     [...shownReadings(readings), ...captured],

@@ -1,5 +1,6 @@
-import { sayFigure } from '../figures'
+import { say, sayFigure } from '../figures'
 import type { Notice, Oddity } from '../oddities'
+import { bankChargeAtRest, isTooLowToBegin } from '../supply'
 import { readingsOf } from '../trials'
 import { outletLoads } from './figures'
 
@@ -28,4 +29,26 @@ export const noticeIdleLoad: Notice = ({ analysis }) => {
     })
   }
   return found
+}
+
+/** 15: a bank that stands too low, barely loaded, for a fair test of what it feeds. */
+export const noticeLowToBegin: Notice = ({ analysis: { record } }) => {
+  const { rig, number: revision } = record.revision
+  const looks = readingsOf(record, 'no load').flatMap(({ id, reading: { values } }) => {
+    const volts = values.find(({ quantity }) => quantity === 'V_A' || quantity === 'V_B')?.value
+    return volts === undefined ? [] : [{ id, volts }]
+  })
+  // Read again after a recharge, it stands as it was read last.
+  const last = looks.at(-1)
+  const charge = last && bankChargeAtRest(rig.bank, last.volts)
+  if (!last || !charge || !isTooLowToBegin(charge)) return []
+  return [
+    {
+      number: 15,
+      odd: `The bank stood at ${say(last.volts, 'V', 4)} with nothing connected: it holds ${say(100 * charge.high, '%', 2)} at most.`,
+      why: 'A low bank sags more and warns sooner: what it feeds is blamed for it.',
+      todo: 'Recharge it, let it rest, and read no load again before the ladder.',
+      at: { revision, entry: last.id },
+    },
+  ]
 }

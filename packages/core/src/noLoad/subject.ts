@@ -4,7 +4,7 @@ import type { Subject } from '../subject'
 import { noLoadFigures } from './catalogued'
 import { analyseNoLoad } from './figures'
 import { idleDraw, searchDraw } from './promises/idle'
-import { noticeIdleLoad } from './oddities'
+import { noticeIdleLoad, noticeLowToBegin } from './oddities'
 
 /** Output on, nothing connected. */
 export const noLoad = {
@@ -24,5 +24,5 @@ export const noLoad = {
     'search-mode draw': searchDraw,
   },
   figures: noLoadFigures,
-  oddities: [noticeIdleLoad],
+  oddities: [noticeIdleLoad, noticeLowToBegin],
 } satisfies Subject

@@ -23,6 +23,8 @@ export interface RevisionRecord {
   readonly doubts: Doubts
   /** Whether a display that was checked may stand in for a meter. */
   readonly displayStandsIn: boolean
+  /** Whether it is then corrected by what its checks found. */
+  readonly displayCorrected: boolean
   /** Taken back or corrected, kept for the record. */
   readonly struck: readonly Entry[]
 }

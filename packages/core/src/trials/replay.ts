@@ -38,7 +38,7 @@ function withInstruments(revision: Revision, captures: readonly EntryOf<'capture
 
 /** The same record as before while nothing of it has changed, so that what follows from it need not be worked again. */
 function recordOf(
-  { id: trial, displayStandsIn = false }: Trial,
+  { id: trial, displayStandsIn = false, displayCorrected = false }: Trial,
   revision: Revision,
   { standing, struck }: Gathered,
   earlier: readonly RevisionRecord[],
@@ -49,6 +49,7 @@ function recordOf(
   const parts = [
     trial,
     displayStandsIn,
+    displayCorrected,
     ...earlier,
     ...[...standing].flat(2),
     'struck',
@@ -64,6 +65,7 @@ function recordOf(
     standing,
     doubts,
     displayStandsIn,
+    displayCorrected,
     struck,
   }))
 }

@@ -1,0 +1,2 @@
+export { equipment } from './equipment'
+export { whoMinds, type Minds } from './minds'
