@@ -30,6 +30,8 @@ if (!ottrel || !unit || !rig) throw new Error('no demo')
 const document = { ...ottrel, entries: ottrel.entries.slice(0, 12) }
 const trial = document.trial
 const sha = 'ab'.repeat(32)
+/** A trial that a drawn request may begin. */
+const begun = '019ce113-0000-7000-8000-000000000001'
 
 interface Drawn {
   readonly method: string
@@ -87,7 +89,18 @@ const param = fc.oneof(
 const query = fc.dictionary(
   fc.constantFrom(
     ...['search', 'by', 'way', 'limit', 'offset', 'away', 'newest', 'ids', 'after', 'q', 'kind', 'of'],
-    ...['name', 'instrument', 'rate', 'type', 'about', 'reference', 'editedFrom', 'a[b]', '__proto__'],
+    ...[
+      'figures',
+      'name',
+      'instrument',
+      'rate',
+      'type',
+      'about',
+      'reference',
+      'editedFrom',
+      'a[b]',
+      '__proto__',
+    ],
   ),
   fc.oneof(
     word,
@@ -106,8 +119,8 @@ const bases: readonly unknown[] = [
   document,
   ...document.entries.map((entry) => [entry]),
   { editedFrom: 1, settings: trial },
-  { id: trial.id, unit: unit.id, rig: rig.id, title: 'Drawn', by: 'R.O.' },
-  { after: 1, why: 'drawn', rig },
+  { id: begun, unit: unit.id, rig: rig.id, title: 'Drawn', by: 'R.O.' },
+  { after: trial.revisions.length, why: 'drawn', rig: trial.revisions[0]?.rig },
   { away: true },
   { title: trial.title },
   { on: false, passphrase: 'reed-otter-lamp' },
@@ -233,6 +246,16 @@ describe('whatever is asked under /api', () => {
     const server = await listen(createApp({ ...options, lan }), '127.0.0.1', 0)
     const agent = new Agent({ keepAlive: true, maxSockets: atATime })
     const port = portOf(server)
+    // A trial can be begun only of what is there.
+    for (const [path, content] of [
+      [`units/${unit.id}`, unit],
+      [`rigs/${rig.id}`, rig],
+    ] as const)
+      await fetch(`http://127.0.0.1:${port}/api/${path}`, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ editedFrom: 0, content }),
+      })
 
     const drawn: fc.Arbitrary<Drawn> = fc
       .record({
