@@ -16,6 +16,8 @@ export interface Line {
   readonly observations: readonly Observation[]
   readonly inputs: readonly Figure[]
   readonly fit: Regression
+  /** 1/u² of each observation across the line. */
+  readonly weights: readonly number[]
   readonly drifts: boolean
   /** Means of currents, times and volts, on which sums are centred. */
   readonly middle: { readonly I: number; readonly hours: number; readonly V: number }
@@ -62,7 +64,7 @@ export function lineOf(
   const chosen = drifting && isClear(drifting, fit) ? drifting : fit
   const mean = (values: readonly number[]) => values.reduce((sum, x) => sum + x, 0) / values.length
   const middle = { I: mean(I), hours: mean(observations.map(({ hours }) => hours)), V: mean(V) }
-  return { observations, inputs, fit: chosen, drifts: chosen === drifting, middle }
+  return { observations, inputs, weights, fit: chosen, drifts: chosen === drifting, middle }
 }
 
 /** Scatter beyond what the meters explain, as a factor on u² (Birge), never under 1. */
@@ -78,14 +80,6 @@ export function isClear(drifting: Fitted, plain: Pick<Fitted, 'chiSquared' | 'fr
   const u = Math.sqrt((drifting.covariance[2]?.[2] ?? 0) * excess(drifting))
   return left(drifting) < left(plain) / 2 && Math.abs(drifting.coefficients[2] ?? 0) > 3 * u
 }
-
-/** 1/u² of each observation across the line that they make. */
-export const weightsOf = (observations: readonly Observation[]): number[] =>
-  settledWeights(
-    observations.map((one) => one.I.x.value),
-    observations.map((one) => one.volts.reduce((sum, [figure, sign]) => sum + sign * figure.x.value, 0)),
-    observations,
-  )
 
 /** 1/u² of each point across the line; u needs the slope, which settles after a round or two. */
 function settledWeights(

@@ -1,4 +1,4 @@
-import { weightsOf, type Line, type Observation } from './line'
+import type { Line, Observation } from './line'
 import { LineSums, type SummedLine, type Weighed } from './lineSums'
 
 /** A step stands off the line from this share of the volts at no current on, and from so many scatters of the others. */
@@ -55,8 +55,7 @@ export function offLine(whole: Line): ReadonlyMap<Observation, number> {
 }
 
 /** Rows about the middle of their currents and times, so that the sums lose no digits. */
-function candidatesOf({ observations, middle }: Line): Candidate[] {
-  const weights = weightsOf(observations)
+function candidatesOf({ observations, middle, weights }: Line): Candidate[] {
   return observations.map((of, i) => ({
     of,
     row: [1, -(of.I.x.value - middle.I), of.hours - middle.hours],
