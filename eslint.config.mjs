@@ -16,6 +16,18 @@ const forbid = (files, names, why, options = {}) => ({
 
 const tests = ['**/*.test.ts', '**/*.test.tsx']
 
+/** A figure is written by core/figures alone: what else turns numbers into words has digits of its own. */
+const written = {
+  selector:
+    'MemberExpression[property.name=/^(toFixed|toPrecision|toExponential|toLocaleString)$/], MemberExpression[object.name="Intl"][property.name="NumberFormat"]',
+  message: 'Figures are written by core/figures: say, plain, formatNumber, shortened.',
+}
+
+const clockless = {
+  selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+  message: 'core has no clock.',
+}
+
 export default tseslint.config(
   { ignores: ['.mutants', '**/dist', '**/node_modules', 'test-results', 'playwright-report'] },
   ...tseslint.configs.strict,
@@ -85,11 +97,21 @@ export default tseslint.config(
         { object: 'Math', property: 'random' },
         { object: 'Date', property: 'now' },
       ],
-      'no-restricted-syntax': [
-        'error',
-        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'core has no clock.' },
-      ],
+      'no-restricted-syntax': ['error', clockless],
     },
+  },
+  {
+    // What lies below the figures works in numbers only.
+    files: ['packages/core/src/**/*.ts'],
+    ignores: [...tests, 'packages/core/src/{entry,meters,conductors,figures,waveform}/**'],
+    rules: {
+      'no-restricted-syntax': ['error', written, clockless],
+    },
+  },
+  {
+    files: ['apps/web/src/**/*.{ts,tsx}'],
+    ignores: [...tests, 'apps/web/src/ui/coordinate.ts'],
+    rules: { 'no-restricted-syntax': ['error', written] },
   },
   {
     ...forbid(

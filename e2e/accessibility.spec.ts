@@ -44,8 +44,20 @@ const minds = async (page: Page, first: boolean, rules?: readonly string[]) => {
   return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
 }
 
+/** What no screen may say: more digits than anybody reads, what is no number, and names of ours. */
+const raw =
+  /\d[.,]\d{6,}|\d{9,}|\d(?:\.\d+)?e[+-]?\d|\b(?:NaN|Infinity|undefined|null)\b|\[object |[0-9a-f]{8}-[0-9a-f]{4}-/
+
+const rawFigures = (page: Page) =>
+  page.evaluate((raw) => {
+    const lines = document.body.innerText.split('\n')
+    return lines.filter((line) => new RegExp(raw).test(line)).map((line) => line.slice(0, 120))
+  }, raw.source)
+
 for (const [group, paths] of Object.entries(groups)) {
-  test(`axe finds nothing serious on the screens ${group}, by day and by night`, async ({ page }) => {
+  test(`axe finds nothing serious on the screens ${group}, by day and by night, and no figure is raw`, async ({
+    page,
+  }) => {
     const trial = await trialNamed(page, 'Ottrel 1400-24 for')
     const messages: string[] = []
     page.on('console', (message) => {
@@ -59,6 +71,7 @@ for (const [group, paths] of Object.entries(groups)) {
       // As for paper: charts that are far below are drawn too.
       await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')))
       await expect(page.getByText(/^Drawing .*…$/)).toHaveCount(0)
+      expect((await rawFigures(page)).map((line) => `${path}: ${line}`)).toEqual([])
       const byDay = await minds(page, path === paths[0])
       await page.getByRole('button', { name: 'Night', exact: true }).click()
       const byNight = await minds(page, path === paths[0], ['color-contrast'])

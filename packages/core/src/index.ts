@@ -148,6 +148,7 @@ export {
   saySize,
   sayTemperature,
   sayTorque,
+  shortened,
   showBare,
   showFigure,
   shownFactor,
@@ -160,8 +161,8 @@ export {
   type Derived,
   type Figure,
   type FigureUnit,
-  type Writing,
   type Series,
+  type Writing,
 } from './figures'
 export type { Finding } from './court'
 export { alarmVoltage } from './facts'

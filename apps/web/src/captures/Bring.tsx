@@ -1,5 +1,5 @@
 import { rawKinds, type Instrument, type Recipe } from '@even-watt/contract'
-import { legVolts, farFrom, plain, say } from '@even-watt/core'
+import { farFrom, legVolts, plain, say, shortened } from '@even-watt/core'
 import { recipeFits } from '@even-watt/core/waveform/index'
 import { useEffect, useMemo, useState } from 'react'
 import { api } from '../api/api'
@@ -334,7 +334,7 @@ function Factor({ worked, nominal, form, onChange }: FactorProps) {
         <button
           type="button"
           className="plain-link"
-          onClick={() => onChange(column, { factor: typed(Number((old * tens).toPrecision(12))) })}
+          onClick={() => onChange(column, { factor: typed(shortened(old * tens, 12)) })}
         >
           Take it times {plain(tens)}
         </button>

@@ -1,5 +1,5 @@
 import type { Repeating } from '@even-watt/contract'
-import { plain, say } from '@even-watt/core'
+import { plain, say, shortened } from '@even-watt/core'
 import { paper, tickStep } from './drawing'
 import { Drawn } from './Drawn'
 
@@ -52,7 +52,7 @@ export function HarmonicBars({ wave, fileName, claimed }: Props) {
             strokeWidth={0.7}
           />
           <text x={paper.left - 6} y={y(tick / 100) + 4} textAnchor="end" fill="var(--quiet)">
-            {plain(Number(tick.toPrecision(3)))}
+            {plain(shortened(tick, 3))}
           </text>
         </g>
       ))}

@@ -1,4 +1,5 @@
 import { memo } from 'react'
+import { coordinate } from '../ui/coordinate'
 
 const width = 44
 const height = 18
@@ -16,7 +17,7 @@ export const MiniWave = memo(function MiniWave({
     .map((v, i) => {
       const x = (i / (cycle.length - 1)) * width
       const y = height / 2 - (v / most) * (height / 2 - 1.5)
-      return `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`
+      return `${i ? 'L' : 'M'}${coordinate(x)} ${coordinate(y)}`
     })
     .join('')
   return (

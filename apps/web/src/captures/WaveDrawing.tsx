@@ -1,4 +1,4 @@
-import { plain, say } from '@even-watt/core'
+import { plain, say, shortened } from '@even-watt/core'
 import { useId } from 'react'
 import { bandOf, lineOf, paper, scaleFor, sineOf } from './drawing'
 import { Drawn } from './Drawn'
@@ -96,7 +96,7 @@ export function WaveDrawing({ title, fileName, unit, period, waves }: Props) {
         >
           {period === undefined
             ? `${360 * share}°`
-            : `${plain(Number((1000 * period * share).toPrecision(3)))}${share === 1 ? ' ms' : ''}`}
+            : `${plain(shortened(1000 * period * share, 3))}${share === 1 ? ' ms' : ''}`}
         </text>
       ))}
       {alone && (

@@ -1,3 +1,4 @@
+import { coordinate } from '../ui/coordinate'
 /** The paper a wave is drawn on, in units of its own. */
 export const paper = { width: 640, height: 300, left: 52, right: 12, top: 12, bottom: 30 } as const
 
@@ -35,14 +36,14 @@ export function scaleFor(low: number, high: number): Scale {
 export const lineOf = (values: ArrayLike<number>, { x, y }: Scale): string =>
   Array.from({ length: values.length + 1 }, (_, i) => {
     const value = values[i % values.length] as number
-    return `${i ? 'L' : 'M'}${x(i / values.length).toFixed(1)} ${y(value).toFixed(1)}`
+    return `${i ? 'L' : 'M'}${coordinate(x(i / values.length))} ${coordinate(y(value))}`
   }).join('')
 
 /** What lies between two such lines. */
 export const bandOf = (above: ArrayLike<number>, below: ArrayLike<number>, scale: Scale): string => {
   const back = Array.from({ length: below.length + 1 }, (_, i) => {
     const at = below.length - i
-    return `L${scale.x(at / below.length).toFixed(1)} ${scale.y(below[at % below.length] as number).toFixed(1)}`
+    return `L${coordinate(scale.x(at / below.length))} ${coordinate(scale.y(below[at % below.length] as number))}`
   }).join('')
   return `${lineOf(above, scale)}${back}Z`
 }

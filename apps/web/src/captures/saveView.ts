@@ -1,5 +1,6 @@
 import { saveFile } from '../ui/saveFile'
 import type { Slices } from './samples/pyramid'
+import { coordinate } from '../ui/coordinate'
 
 /** A view of a record: what it shows from one time to another, s, and how large it stands on the page. */
 export interface RecordView extends Slices {
@@ -13,9 +14,9 @@ export interface RecordView extends Slices {
 }
 
 function asSvg({ low, high, top, width, height, colour, ground }: RecordView): string {
-  const y = (value: number) => (height / 2 - (value / top) * (height / 2)).toFixed(1)
+  const y = (value: number) => coordinate(height / 2 - (value / top) * (height / 2))
   const lines = Array.from(low, (least, i) => {
-    const x = (((i + 0.5) / low.length) * width).toFixed(1)
+    const x = coordinate(((i + 0.5) / low.length) * width)
     return `M${x} ${y(least)}V${y(high[i] ?? least)}`
   })
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}"><rect width="100%" height="100%" fill="${ground}"/><path d="${lines.join('')}" fill="none" stroke="${colour}" stroke-width="1.2" stroke-linecap="round"/></svg>`

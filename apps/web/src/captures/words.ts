@@ -1,5 +1,5 @@
 import type { CaptureFigures, ChannelFigures, ChannelQuantity, EntryOf, Repeating } from '@even-watt/contract'
-import { channelOf, plain, saidClass, say } from '@even-watt/core'
+import { channelOf, plain, saidClass, say, shortened } from '@even-watt/core'
 
 /** What each channel holds, as it is chosen. */
 export const channelWords: Readonly<Record<ChannelQuantity, string>> = {
@@ -41,4 +41,4 @@ export const nameOf = ({ what, reference, name }: EntryOf<'capture'>['reading'])
 export const outletOf = (capture: EntryOf<'capture'>['reading']): ChannelFigures | undefined =>
   channelOf(capture, 'V_C') ?? capture.figures.channels[0]
 
-export const sayShare = (share: number): string => `${plain(Number((100 * share).toPrecision(3)))} %`
+export const sayShare = (share: number): string => `${plain(shortened(100 * share, 3))} %`

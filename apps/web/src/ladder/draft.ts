@@ -17,6 +17,7 @@ import {
   quantities,
   quantityData,
   readDisplay,
+  shortened,
   shownFields,
   typeShown,
   type ShownField,
@@ -126,7 +127,7 @@ export function readDraft(draft: Draft, fields: readonly EntryField[]): ReadDraf
       const range = draft.ranges[key]
       values.push({
         quantity,
-        value: Number((parsed.value * storedFactor(quantity)).toPrecision(15)),
+        value: shortened(parsed.value * storedFactor(quantity), 15),
         grade: meter ? 'measured' : draft.otherGrade,
         ...(meter ? { meter } : {}),
         ...(meter && range ? { range } : {}),

@@ -1,5 +1,5 @@
 import type { Load } from '@even-watt/contract'
-import { parseMeasure, wattsInHorsepower } from '@even-watt/core'
+import { parseMeasure, shortened, wattsInHorsepower } from '@even-watt/core'
 import { readNumber, typed } from '../ui/form'
 import { readShaftPower, typedShaftPower } from '../ui/units'
 import type { Report } from '../ui/resolver'
@@ -74,7 +74,7 @@ export function formToLoad(form: LoadForm, report: Report): unknown {
   }
   const code = form.nameplate.code.trim().toUpperCase() || undefined
   const shaft = plate('shaft', readShaftPower)
-  const horsepower = shaft && Number((shaft / wattsInHorsepower).toPrecision(12))
+  const horsepower = shaft && shortened(shaft / wattsInHorsepower, 12)
   const nameplate = { current: plate('current'), horsepower, code }
   if (code && nameplate.horsepower === undefined)
     report('nameplate.shaft', 'A code letter tells kVA for each horsepower: enter the shaft power too.')

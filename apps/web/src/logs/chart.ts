@@ -3,6 +3,7 @@ import {
   describeQuantity,
   plain,
   say,
+  shortened,
   type Log,
   type LoggedSeries,
   type Point,
@@ -174,7 +175,7 @@ export const logChart =
           ...(line.dots ? {} : { silent: true }),
           data: line.points.map(({ at, value }) => ({
             value: [x(at), y(value)],
-            said: `${escapeText(line.words)}<br>${plain(Number(x(at).toPrecision(4)))} ${time.unit}: ${say(value, line.unit, 4)}`,
+            said: `${escapeText(line.words)}<br>${plain(shortened(x(at), 4))} ${time.unit}: ${say(value, line.unit, 4)}`,
           })),
           itemStyle: { color: colour },
           lineStyle: { color: colour, width: 1.5, type },
@@ -190,7 +191,7 @@ export const logChart =
         data: [
           {
             value: [x(at), most],
-            said: `${plain(Number(x(at).toPrecision(4)))} ${time.unit}: ${escapeText([what, note].filter(Boolean).join('. '))}`,
+            said: `${plain(shortened(x(at), 4))} ${time.unit}: ${escapeText([what, note].filter(Boolean).join('. '))}`,
           },
         ],
         itemStyle: { color: theme.ground, borderColor: theme.madder, borderWidth: 1.5 },
@@ -219,7 +220,7 @@ export const logChart =
         axisLabel: {
           color: theme.ink,
           fontFamily: theme.figures,
-          formatter: (value: number) => plain(Number(value.toPrecision(4))),
+          formatter: (value: number) => plain(shortened(value, 4)),
           hideOverlap: true,
           showMaxLabel: false,
           showMinLabel: from === 0,
@@ -233,7 +234,7 @@ export const logChart =
         axisLabel: {
           color: theme.ink,
           fontFamily: theme.figures,
-          formatter: (value: number) => plain(Number(value.toPrecision(4))),
+          formatter: (value: number) => plain(shortened(value, 4)),
         },
       }),
       series: [...shade, ...series, ...marks],

@@ -1,5 +1,5 @@
 import { ModeReading, testsOfModes, type ModeTest } from '@even-watt/contract'
-import { askedOf, wakeOf } from '@even-watt/core'
+import { askedOf, shortened, wakeOf } from '@even-watt/core'
 import { MeterFields, readByMeters } from '../trials/metersRead'
 import { TestForm } from '../benchTests/TestForm'
 import { useTrial } from '../trials/useTrial'
@@ -25,7 +25,7 @@ export function ModeForm({ test }: { readonly test: ModeTest }) {
       what="test of a mode"
       schema={ModeReading}
       entry={(reading) => ({ kind: 'mode', reading })}
-      start={next === undefined ? {} : { watts: String(Number(next.toPrecision(2))) }}
+      start={next === undefined ? {} : { watts: String(shortened(next, 2)) }}
       apart={(from) => {
         if (test !== 'draw') return {}
         const values = readByMeters(asked, from)

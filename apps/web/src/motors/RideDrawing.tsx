@@ -1,6 +1,7 @@
 import type { Course } from '@even-watt/contract'
 import { longestUnder, lowBounds } from '@even-watt/core'
 import { Drawn } from '../captures/Drawn'
+import { coordinate } from '../ui/coordinate'
 
 const width = 640
 const height = 210
@@ -71,7 +72,7 @@ export function RideDrawing({ course, nominal, title }: { course: Course; nomina
       </text>
       <path
         d={seen
-          .map(({ share, lasted }, i) => `${i ? 'L' : 'M'}${x(lasted).toFixed(1)} ${y(share).toFixed(1)}`)
+          .map(({ share, lasted }, i) => `${i ? 'L' : 'M'}${coordinate(x(lasted))} ${coordinate(y(share))}`)
           .join('')}
         fill="none"
         stroke="var(--petrol)"

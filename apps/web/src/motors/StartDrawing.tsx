@@ -1,7 +1,8 @@
 import type { Course } from '@even-watt/contract'
-import { plain, say } from '@even-watt/core'
+import { plain, say, shortened } from '@even-watt/core'
 import { tickStep } from '../captures/drawing'
 import { Drawn } from '../captures/Drawn'
+import { coordinate } from '../ui/coordinate'
 
 interface Strip {
   readonly key: 'V_C' | 'I_C' | 'P' | 'V_B'
@@ -54,7 +55,7 @@ export function StartDrawing({ course, title, fileName, nominal, begins }: Props
     [
       ['t [s]', ...drawn.map(({ key, unit }) => `${key} [${unit}]`)].join(','),
       ...Array.from({ length: count }, (_, i) =>
-        [(first + i * course.step).toFixed(4), ...drawn.map(({ values }) => values[i] ?? '')].join(','),
+        [shortened(first + i * course.step, 6), ...drawn.map(({ values }) => values[i] ?? '')].join(','),
       ),
     ].join('\r\n')
   return (
@@ -101,7 +102,7 @@ export function StartDrawing({ course, title, fileName, nominal, begins }: Props
               d={values
                 .map(
                   (value, i) =>
-                    `${i ? 'L' : 'M'}${x(first + i * course.step).toFixed(1)} ${y(value).toFixed(1)}`,
+                    `${i ? 'L' : 'M'}${coordinate(x(first + i * course.step))} ${coordinate(y(value))}`,
                 )
                 .join('')}
               fill="none"
@@ -115,7 +116,7 @@ export function StartDrawing({ course, title, fileName, nominal, begins }: Props
       <line x1={x(0)} x2={x(0)} y1={4} y2={height - foot} stroke="var(--ink)" strokeWidth={0.7} />
       {times.map((t) => (
         <text key={t} x={x(t)} y={height - 8} textAnchor="middle" fill="var(--quiet)">
-          {plain(Number(t.toPrecision(3)))}
+          {plain(shortened(t, 3))}
           {t === times.at(-1) ? ' s' : ''}
         </text>
       ))}

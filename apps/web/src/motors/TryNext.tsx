@@ -1,4 +1,4 @@
-import { plain } from '@even-watt/core'
+import { plain, shortened } from '@even-watt/core'
 import type { Untried } from './tryNext'
 
 const words = {
@@ -27,7 +27,7 @@ export function TryNext({
           </button>
           <span className="text-quiet">
             {' '}
-            {plain(Number(asks.toPrecision(2)))} VA{words[expected.answer] && `, ${words[expected.answer]}`}
+            {plain(shortened(asks, 2))} VA{words[expected.answer] && `, ${words[expected.answer]}`}
           </span>
         </span>
       ))}

@@ -3,6 +3,7 @@ import {
   plain,
   predictedInrush,
   ratedPower,
+  shortened,
   startGround,
   willItStart,
   type StartAnswer,
@@ -17,7 +18,7 @@ import { outletVolts } from './tryNext'
 import { useOthers, type UnitColumn } from './useOthers'
 
 /** As precise as a prediction is. */
-const about = (VA: number) => plain(Number(VA.toPrecision(2)))
+const about = (VA: number) => plain(shortened(VA, 2))
 
 const colour = {
   yes: 'text-moss',

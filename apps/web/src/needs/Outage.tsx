@@ -5,6 +5,7 @@ import {
   runDownsOf,
   runsFor,
   say,
+  shortened,
   type Compared,
   type OwnNeed,
 } from '@even-watt/core'
@@ -46,7 +47,7 @@ export function Outage({ list, need, read }: Props) {
         {rows.map(([words, watts]) => (
           <tr key={words}>
             <th scope="row">
-              {words}, {plain(Number(watts.toPrecision(3)))} W
+              {words}, {plain(shortened(watts, 3))} W
             </th>
             {stores.map(({ one, curve }) => {
               const runs = runsFor(curve, watts)

@@ -1,5 +1,5 @@
 import { NoLoadReading } from '@even-watt/contract'
-import { quantityData, readDisplay, writing } from '@even-watt/core'
+import { quantityData, readDisplay, shortened, writing } from '@even-watt/core'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { readTemperatures } from '../evidence/temperatures'
 import { CaptureForm } from '../trials/CaptureForm'
@@ -28,7 +28,7 @@ export function NoLoadForm() {
         return [
           {
             quantity,
-            value: Number((value * storedFactor(quantity)).toPrecision(15)),
+            value: shortened(value * storedFactor(quantity), 15),
             grade: meter ? 'measured' : 'display',
             at,
             ...typedDecimals(text(key) ?? ''),

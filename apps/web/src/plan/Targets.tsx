@@ -1,5 +1,5 @@
 import type { LadderPlanned } from '@even-watt/contract'
-import { parseTargets, targetSets, tolerance } from '@even-watt/core'
+import { formatNumber, parseTargets, targetSets, tolerance } from '@even-watt/core'
 import { useState } from 'react'
 import { SelectField, TextField, typed } from '../ui/form'
 
@@ -16,7 +16,7 @@ export function Targets({ plan, rated, busy, onChoose }: TargetsProps) {
     plan.steps.length
       ? plan.steps
           .map(({ target }) =>
-            rated ? `${typed(Number(((100 * target) / rated).toFixed(1)))} %` : `${typed(target)} W`,
+            rated ? `${formatNumber((100 * target) / rated, 1)} %` : `${typed(target)} W`,
           )
           .join('; ')
       : targetSets[0].shares.map((share) => `${share} %`).join('; '),

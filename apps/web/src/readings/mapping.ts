@@ -17,6 +17,7 @@ import {
   readDisplay,
   saysCelsius,
   saysFahrenheit,
+  shortened,
   writing,
   type ShownField,
 } from '@even-watt/core'
@@ -103,7 +104,7 @@ export function mapRows(rows: readonly (readonly string[])[], mapping: Mapping, 
       return [
         {
           quantity,
-          value: inPercent ? Number((parsed.value / 100).toPrecision(15)) : parsed.value,
+          value: inPercent ? shortened(parsed.value / 100, 15) : parsed.value,
           grade: meter ? 'measured' : 'observed',
           ...(meter ? { meter } : {}),
           ...(meter && range ? { range } : {}),

@@ -1,4 +1,12 @@
-import { authority, bankNominal, estimatedCapacitance, precharge, ratedPower, say } from '@even-watt/core'
+import {
+  authority,
+  bankNominal,
+  estimatedCapacitance,
+  precharge,
+  ratedPower,
+  say,
+  shortened,
+} from '@even-watt/core'
 import { useState } from 'react'
 import { capture } from '../outbox/capture'
 import { StageHead } from '../trials/StageHead'
@@ -102,9 +110,9 @@ function PrechargeHelper() {
   const rated = ratedPower(unit)
   const guess = rated && estimatedCapacitance(rated, bankNominal(rig.bank))
   const [form, setForm] = useState({
-    volts: typed(Number((bankNominal(rig.bank) * 1.03).toFixed(1))),
+    volts: typed(shortened(bankNominal(rig.bank) * 1.03, 3)),
     ohms: '22',
-    millifarads: guess === undefined ? '' : typed(Number((guess * 1000).toPrecision(2))),
+    millifarads: guess === undefined ? '' : typed(shortened(guess * 1000, 2)),
     within: typed(0.5),
   })
   const field = (key: keyof typeof form) => {

@@ -1,4 +1,5 @@
 import type { Stretch, TimedPiece } from '@even-watt/core'
+import { coordinate } from '../ui/coordinate'
 
 /** Heights of the picture, px, from its top. */
 export const rows = {
@@ -91,7 +92,7 @@ export function pictureOf(placed: readonly Stretch[], available: number): Pictur
     Math.max(1, ...placed.flatMap(({ pieces }) => pieces.map(({ watts }) => watts ?? 0))),
   )
   const point = (moment: number, charge: number) =>
-    `${x(moment).toFixed(1)},${(rows.charge.top + (1 - charge) * rows.charge.height).toFixed(1)}`
+    `${coordinate(x(moment))},${coordinate(rows.charge.top + (1 - charge) * rows.charge.height)}`
   const pieces = placed.flatMap((stretch) => stretch.pieces)
   return {
     width,
@@ -112,8 +113,8 @@ export function pictureOf(placed: readonly Stretch[], available: number): Pictur
       if (piece.watts === undefined) return []
       const floor = rows.watts.top + rows.watts.height
       const top = floor - Math.max(1.5, (piece.watts / mostWatts) * rows.watts.height)
-      const [a, b] = [x(piece.from).toFixed(1), x(piece.to).toFixed(1)]
-      return [{ piece, path: `M${a},${floor}V${top.toFixed(1)}H${b}V${floor}Z` }]
+      const [a, b] = [coordinate(x(piece.from)), coordinate(x(piece.to))]
+      return [{ piece, path: `M${a},${floor}V${coordinate(top)}H${b}V${floor}Z` }]
     }),
   }
 }

@@ -1,4 +1,5 @@
 import type { Face, Tests } from '@even-watt/contract'
+import { shortened } from '@even-watt/core'
 import type { Parsed } from '@even-watt/core'
 import { readLength, readTemperature } from '../ui/units'
 
@@ -71,8 +72,6 @@ export const readFields = (fields: readonly Field[], { number, text }: From): Re
       }
       if (field.is !== 'number') return [[field.name, text(field.name)]]
       const value = number(field.name, readAs[field.unit])
-      return [
-        [field.name, value === undefined ? undefined : Number((value * (field.factor ?? 1)).toPrecision(15))],
-      ]
+      return [[field.name, value === undefined ? undefined : shortened(value * (field.factor ?? 1), 15)]]
     }),
   )

@@ -1,12 +1,13 @@
 import {
   budget,
   coverage,
-  plain,
   decides,
   expanded,
   formatNumber,
+  plain,
   readSource,
   sayFigure,
+  shortened,
   shownFactor,
   standard,
   type Figure,
@@ -94,7 +95,7 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
       <p className="text-quiet">
         {sayGrade(figure)}{' '}
         {figure.refused && `Decides nothing: ${figure.refused.why} ${figure.refused.todo} `}Expanded
-        uncertainty, k = {plain(Number(coverage(figure.x).toPrecision(3)))}.
+        uncertainty, k = {plain(shortened(coverage(figure.x), 3))}.
       </p>
 
       <h2 className="mt-4 flex gap-4">
@@ -152,7 +153,7 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
             {lines.slice(0, shownSources).map((line) => (
               <tr key={line.source}>
                 <td>{nameSource(readSource(line.source))}</td>
-                <td className="figures right">{(line.u * factor).toPrecision(2)}</td>
+                <td className="figures right">{plain(shortened(line.u * factor, 2))}</td>
                 <td className="figures right whitespace-nowrap">{formatNumber(line.share * 100, 1)} %</td>
               </tr>
             ))}
@@ -170,11 +171,9 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
               </tr>
             )}
             <tr>
-              <td className="font-semibold">
-                u, and U = {plain(Number(coverage(figure.x).toPrecision(3)))}·u
-              </td>
-              <td className="figures right">{(standard(figure.x) * factor).toPrecision(2)}</td>
-              <td className="figures right">± {(expanded(figure.x) * factor).toPrecision(2)}</td>
+              <td className="font-semibold">u, and U = {plain(shortened(coverage(figure.x), 3))}·u</td>
+              <td className="figures right">{plain(shortened(standard(figure.x) * factor, 2))}</td>
+              <td className="figures right">± {plain(shortened(expanded(figure.x) * factor, 2))}</td>
             </tr>
           </tbody>
         </table>

@@ -1,5 +1,5 @@
 import type { Quantity } from '@even-watt/contract'
-import { formatNumber, quantityData, typedNumber } from '@even-watt/core'
+import { formatNumber, quantityData, shortened, typedNumber } from '@even-watt/core'
 import { typedTemperature } from './units'
 
 /** Typed in the unit shown, stored in SI: THD is typed in per cent. */
@@ -8,7 +8,7 @@ export const storedFactor = (quantity: Quantity) => (quantityData[quantity].unit
 /** A value in the unit shown; with the decimals it was typed to, where they are known. */
 export function showValue(quantity: Quantity, value: number, decimals?: number): string {
   if (quantity === 'T') return typedTemperature(value)
-  const shown = Number((value / storedFactor(quantity)).toPrecision(10))
+  const shown = shortened(value / storedFactor(quantity), 10)
   return decimals === undefined ? typedNumber(shown) : formatNumber(shown, decimals)
 }
 

@@ -5,6 +5,7 @@ import {
   parseMeasure,
   parseShaftPower,
   parseTemperature,
+  shortened,
   typedNumber,
   usualWriting,
   writeIn,
@@ -73,7 +74,7 @@ export const readShaftPower = (text: string): Parsed => parseShaftPower(text, wr
 function typedIn(value: number | undefined, dimension: Dimension, unit: string, stored: string): string {
   if (value === undefined) return ''
   const there = inUnit(value, dimension, unit)
-  const short = Number(there.toPrecision(5))
+  const short = shortened(there, 5)
   return unit === stored || Math.abs(short - there) < 1e-9 * there
     ? typedNumber(there)
     : `${typedNumber(value)} ${stored}`

@@ -1,6 +1,6 @@
 import type { Said } from '../court'
 import { thresholdOf, type Threshold } from '../facts'
-import { formatNumber, isFigure, plain, say, sayDuration, sayFigure } from '../figures'
+import { formatNumber, isFigure, plain, say, sayDuration, sayFigure, shortened } from '../figures'
 import type { LinkRating } from '../rigs'
 import type { Analysis } from '../trials'
 import type { SupplyEvidence } from '../attribution'
@@ -191,4 +191,4 @@ export function cannotTell({ V_B, V_C }: Moment): Said {
 }
 
 /** Amps as a sentence has them: "with 45 A flowing". */
-export const flowing = (amps: number): string => `with ${plain(Number(amps.toPrecision(4)))} A flowing`
+export const flowing = (amps: number): string => `with ${plain(shortened(amps, 4))} A flowing`

@@ -1,4 +1,4 @@
-import { isFigure, plain, sayTemperature } from '../figures'
+import { isFigure, plain, sayTemperature, shortened } from '../figures'
 import type { Log } from '../logs'
 import { bankCapacity } from '../supply'
 import type { Analysis } from '../trials'
@@ -41,7 +41,7 @@ export function sayCircumstances(
   const [low, high] = store ? [store.from, store.to].map((celsius) => sayTemperature(celsius)) : []
   const warm =
     low === undefined ? '' : low === high ? `its store at ${low}` : `its store from ${low} to ${high ?? ''}`
-  const at = rate === undefined ? '' : `at ${plain(Number(rate.toPrecision(2)))} C`
+  const at = rate === undefined ? '' : `at ${plain(shortened(rate, 2))} C`
   const said = [at, warm].filter(Boolean).join(', ')
   return said ? `${said.charAt(0).toUpperCase()}${said.slice(1)}.` : ''
 }

@@ -1,6 +1,6 @@
 import type { Display } from '@even-watt/contract'
 import { parseNumber } from '../entry'
-import { typedNumber } from '../figures'
+import { shortened, typedNumber } from '../figures'
 
 /** What a form has of a display, by field. */
 export const shownFields = [
@@ -42,7 +42,7 @@ function parseShown(typed: string): Shown {
   return { ok: true, value: tidy((low + high) / 2), ...(high > low ? { half: tidy((high - low) / 2) } : {}) }
 }
 
-const tidy = (x: number): number => Number(x.toPrecision(12))
+const tidy = (x: number): number => shortened(x, 12)
 
 const orBelow = (read: Shown): Shown =>
   read.ok && read.value < 0 ? { ok: false, why: 'a number from 0 up.' } : read

@@ -1,4 +1,5 @@
 import type { Entry, EntryOf, Revision, Unit } from '@even-watt/contract'
+import { shortened } from '../figures'
 import { pooledSpread, scatterOf, type Pooled, type Scatter } from '../meters'
 import { remembering } from '../remember'
 import { readingsOf, type Analysis } from '../trials'
@@ -56,8 +57,8 @@ const fewDegrees = 10
  * one repeat more on a long ladder seldom changes them, and the steps that rest on them stay as they are.
  */
 const rounded = ({ spread, freedom }: Pooled): Pooled => ({
-  spread: Number(spread.toPrecision(2)),
-  freedom: freedom > fewDegrees ? Number(freedom.toPrecision(1)) : freedom,
+  spread: shortened(spread, 2),
+  freedom: freedom > fewDegrees ? shortened(freedom, 1) : freedom,
 })
 
 const sameSpreads = remembering<Revision, Spreads>()

@@ -7,17 +7,20 @@ import { writing } from './written'
 export const shownFactor = (unit: string): number =>
   unit === '%' ? 100 : unit === 'mΩ' || unit === 'mV' ? 1000 : 1
 
-/** Decimals that show the given number of significant figures of x; never negative. */
+/** More decimals nobody reads off a bench, in the units that figures are shown in. */
+const mostDecimals = 6
+
+/** Decimals that show the given number of significant figures of x; never negative. What is too small to be shown is 0. */
 export function decimals(x: number, significant: number): number {
-  if (x === 0 || !Number.isFinite(x)) return 0
-  return Math.min(12, Math.max(0, significant - 1 - Math.floor(Math.log10(Math.abs(x)))))
+  if (Math.abs(x) < 10 ** -mostDecimals || !Number.isFinite(x)) return 0
+  return Math.min(mostDecimals, Math.max(0, significant - 1 - Math.floor(Math.log10(Math.abs(x)))))
 }
 
 /** What is shown of a figure: a value, and a unit, which need not be the one it is stored in. */
 type Showable = Pick<Figure, 'x'> & { readonly unit: string }
 
 /** A number as a label prints it: what was typed, without the tail that binary fractions leave; six figures at most. */
-export const plain = (value: number): string => marked(String(Number(value.toPrecision(6))).replace('-', '−'))
+export const plain = (value: number): string => marked(String(shortened(value, 6)).replace('-', '−'))
 
 /** Plain number to so many decimals, with a true minus sign. */
 export function formatNumber(x: number, places: number): string {
@@ -26,7 +29,7 @@ export function formatNumber(x: number, places: number): string {
 }
 
 /** A number as a person would type it, for a field: with the decimal mark of the bench, and nothing of it lost. */
-export const typedNumber = (x: number): string => marked(String(Number(x.toPrecision(12))))
+export const typedNumber = (x: number): string => marked(String(shortened(x, 12)))
 
 /** A sentence or a name with its first letter large. */
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
@@ -85,3 +88,6 @@ export function say(x: number, unit: string, significant = 3): string {
   if (unit === '°C' && writing().temperature === '°F') return say(fahrenheit(x), '°F', significant)
   return `${formatNumber(x, decimals(x, significant))}${unit ? ` ${unit}` : ''}`
 }
+
+/** A number to so many digits: to be worked with or typed again, not yet to be shown. */
+export const shortened = (x: number, digits: number): number => Number(x.toPrecision(digits))

@@ -2,7 +2,7 @@ import type { Load } from '@even-watt/contract'
 import { sayThreshold } from '../blame'
 import { isMet, isNotMet, type Evidence } from '../court'
 import { thresholdOf } from '../facts'
-import { decides, isFigure, plain, say, sayDuration, type Figure } from '../figures'
+import { decides, isFigure, plain, say, sayDuration, shortened, type Figure } from '../figures'
 import { scale } from '../meters'
 import { predictedInrush } from '../motors'
 import { underPower } from '../supply'
@@ -129,7 +129,7 @@ const inVoltAmperes = (point: SurgePoint): Figure => ({
 })
 
 /** As precise as a prediction is. */
-const about = (VA: number) => plain(Number(VA.toPrecision(2)))
+const about = (VA: number) => plain(shortened(VA, 2))
 
 const range = (low: number, high: number) =>
   high === Infinity

@@ -1,4 +1,4 @@
-import { isFigure } from '../figures'
+import { isFigure, shortened } from '../figures'
 import { expanded } from '../meters'
 import { energyNames, energyUnit } from './energy'
 import { ranFor, type Log } from './log'
@@ -21,8 +21,8 @@ export const logCells = (log: Log): Readonly<Record<string, string | number | un
       if (!isFigure(figure)) return []
       const [head, U, why] = headsOf(name)
       return [
-        [head, Number(figure.x.value.toPrecision(6))],
-        [U, Number(expanded(figure.x).toPrecision(2))],
+        [head, shortened(figure.x.value, 6)],
+        [U, shortened(expanded(figure.x), 2)],
         [
           why,
           figure.refused?.why ?? (figure.grade === 'measured' ? undefined : `it is only ${figure.grade}.`),

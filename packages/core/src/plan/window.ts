@@ -1,3 +1,4 @@
+import { shortened } from '../figures'
 import {
   coefficientsOf,
   itemsOf,
@@ -107,7 +108,7 @@ function nearest(question: Question, target: number): { set: Settings; distance:
     if (at >= order.length || items >= outlets) return false
     // Nothing below can come nearer: too little even with all the rest on, or too much already.
     if (high + (suffix[at] ?? 0) < target - best.distance || low > target + best.distance) return false
-    const key = `${at}|${items}|${low.toFixed(6)}|${high.toFixed(6)}`
+    const key = `${at}|${items}|${shortened(low, 9)}|${shortened(high, 9)}`
     if (seen.has(key)) return false
     seen.add(key)
     const load = order[at] ?? 0

@@ -1,5 +1,5 @@
 import type { EntryOf, PortOf, PortTest } from '@even-watt/contract'
-import { plain, say } from '../figures'
+import { plain, say, shortened } from '../figures'
 import { readingsOf, type RevisionRecord } from '../trials'
 
 /** A test of ports of one kind, with its entry. */
@@ -139,7 +139,7 @@ function foundOf(
 ): string {
   const at = charge === undefined ? '' : ` at ${say(100 * charge, '%', 2)} charge`
   const with_ = beside ? ` beside ${beside}` : ''
-  const volts = asked ? `${plain(Number(asked.toPrecision(3)))} V` : ''
+  const volts = asked ? `${plain(shortened(asked, 3))} V` : ''
   const most = carried
     ? `${say(carried.amps, 'A', 2)} at ${say(carried.atPort, 'V')} (${say(carried.watts, 'W')})`
     : 'nothing'

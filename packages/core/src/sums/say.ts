@@ -9,6 +9,7 @@ import {
   sayFigure,
   sayLength,
   sayTemperature,
+  shortened,
   shownFactor,
   writing,
 } from '../figures'
@@ -36,9 +37,9 @@ function sayOne(id: QuantityId, x: Uncertain): string {
   // Nobody waits for seconds of a run, nor for less than one.
   if (kind === 'h' && !known)
     return x.value < 1 / 60 ? say(x.value * 3600, 's') : sayDuration(Math.round(x.value * 60) * 60)
-  if (kind === 'm' && !known) return sayLength(Number(x.value.toPrecision(4)))
+  if (kind === 'm' && !known) return sayLength(shortened(x.value, 4))
   if (kind === 'mm²' && !known && writing().gauge === 'AWG')
-    return sayCableSize({ unit: 'mm²', area: Number(x.value.toPrecision(3)) })
+    return sayCableSize({ unit: 'mm²', area: shortened(x.value, 3) })
   if (kind === '×' && !known) return plain(x.value)
   if (kind === '°C' && !known) return sayTemperature(x.value, 1)
   return sayFigure(

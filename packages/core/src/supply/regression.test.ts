@@ -97,7 +97,10 @@ describe('weighted regression', () => {
     const y = [5, 4, 2.5, 2]
     const fit = regress(X, y, [1, 2, 1, 4])
     fit?.response.forEach((row, k) => {
-      expect(y.reduce((sum, value, i) => sum + (row[i] ?? 0) * value, 0)).toBeCloseTo(fit.coefficients[k] ?? NaN, 12)
+      expect(y.reduce((sum, value, i) => sum + (row[i] ?? 0) * value, 0)).toBeCloseTo(
+        fit.coefficients[k] ?? NaN,
+        12,
+      )
     })
   })
 })

@@ -1,3 +1,4 @@
+import { say } from '@even-watt/core'
 import { faultOfCorners, liftTrace, type Lifted } from '@even-watt/core/waveform/index'
 import { analyseCapture } from '@even-watt/core/waveform/index'
 import { useEffect, useMemo, useRef, useState } from 'react'
@@ -13,6 +14,7 @@ import { WaveDrawing } from '../WaveDrawing'
 import { sayCapture } from '../words'
 import { Handle } from './Handle'
 import { pixelsOf, type Pixels } from './pixels'
+import { coordinate } from '../../ui/coordinate'
 
 interface Props {
   readonly file: File
@@ -149,7 +151,7 @@ function Marking({ file, pixels, belongsTo, onDone }: Props & { pixels: Pixels }
           <polyline points={grid} fill="none" stroke="var(--copper)" strokeWidth={width / 400} />
           {trace && (
             <polyline
-              points={trace.trace.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ')}
+              points={trace.trace.map(({ x, y }) => `${coordinate(x)},${coordinate(y)}`).join(' ')}
               fill="none"
               stroke="var(--madder)"
               strokeWidth={width / 350}
@@ -220,8 +222,8 @@ function Marking({ file, pixels, belongsTo, onDone }: Props & { pixels: Pixels }
             )}
             {trace && (
               <p className="text-quiet">
-                Half the trace’s thickness is {trace.half.toPrecision(2)} V: nearer than that nothing is
-                known. It shows the class and decides no promise.
+                Half the trace’s thickness is {say(trace.half, 'V', 2)}: nearer than that nothing is known. It
+                shows the class and decides no promise.
               </p>
             )}
           </>

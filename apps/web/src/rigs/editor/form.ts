@@ -1,5 +1,5 @@
 import type { Battery, Conductor, PathElement, Rig } from '@even-watt/contract'
-import { flexibleStranding, formatGauge, parseGauge, type Parsed } from '@even-watt/core'
+import { flexibleStranding, formatGauge, parseGauge, shortened, type Parsed } from '@even-watt/core'
 import { readNumber, typed } from '../../ui/form'
 import { readLength, readTemperature, typedLength, typedTemperature } from '../../ui/units'
 import type { Report } from '../../ui/resolver'
@@ -177,7 +177,7 @@ export function formToRig(form: RigForm, report: Report): unknown {
   const number: ReadNumber = (path, text, factor = 1, parse) => {
     const { value, why } = readNumber(text, parse)
     report(path, why)
-    return value === undefined ? undefined : Number((value * factor).toPrecision(15))
+    return value === undefined ? undefined : shortened(value * factor, 15)
   }
   const { bank, support } = form
   const typical = Object.entries(form.typical)

@@ -1,4 +1,4 @@
-import { plain } from '@even-watt/core'
+import { plain, shortened } from '@even-watt/core'
 import { axis, roundEnd } from './axis'
 import type { ChartOption, LineSeriesOption } from './engine'
 import { saidOnHover } from './hover'
@@ -14,7 +14,7 @@ export function against(theme: ChartTheme, { x, y }: Against) {
   const figures = {
     color: theme.ink,
     fontFamily: theme.figures,
-    formatter: (value: number) => plain(Number(value.toPrecision(4))),
+    formatter: (value: number) => plain(shortened(value, 4)),
   }
   const right = roundEnd(x.most, x.span ?? x.most, 'up')
   const frame: ChartOption = {

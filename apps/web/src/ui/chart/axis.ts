@@ -1,4 +1,4 @@
-import { plain } from '@even-watt/core'
+import { plain, shortened } from '@even-watt/core'
 import type { ChartTheme } from './theme'
 
 /** An axis of figures, with its quantity and unit. */
@@ -19,5 +19,5 @@ export function roundEnd(value: number, span: number, way: 'up' | 'down'): numbe
   const step = 10 ** Math.floor(Math.log10(span || Math.abs(value) || 1)) / 2
   const steps = value / step
   const whole = way === 'up' ? Math.ceil(steps - 1e-9) : Math.floor(steps + 1e-9)
-  return Number((whole * step).toPrecision(12))
+  return shortened(whole * step, 12)
 }

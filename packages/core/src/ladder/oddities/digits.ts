@@ -1,5 +1,6 @@
 import type { Quantity } from '@even-watt/contract'
-import { isFigure } from '../../figures'
+import { quantityData } from '../../evidence'
+import { capital, isFigure, plain, say } from '../../figures'
 import type { Notice, Oddity } from '../../oddities'
 import { oncePer } from '../../oncePer'
 import type { StepFigures } from '../step'
@@ -96,7 +97,7 @@ const slip = (
   return [
     {
       number: 18,
-      odd: `${quantity} is ${read}; ${leads} to about ${expected.toPrecision(3)}. Was it ${Number(meant.toPrecision(6))}?`,
+      odd: `${capital(quantityData[quantity].words)}: ${plain(read)} ${quantityData[quantity].unit} was read; ${leads} to about ${say(expected, quantityData[quantity].unit)}. Was it ${plain(meant)}?`,
       why: 'A slipped digit bends the whole curve.',
       todo: 'Look at the meter again; correct it, or keep it with a reason.',
       at: { revision, step: step.step.id, quantity },

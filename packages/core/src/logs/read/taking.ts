@@ -1,4 +1,5 @@
 import type { Grade, LogColumn, LogFile, LogQuantity, Quantity } from '@even-watt/contract'
+import { shortened } from '../../figures'
 import { SeriesWriter } from '../kept'
 import { Digest, type ColumnDigest, type Product } from './digest'
 import { UnreadableLog, type TableHead } from './manner'
@@ -34,7 +35,7 @@ const products: readonly (readonly [volts: Quantity, amps: Quantity, watts: Quan
 const counters: ReadonlySet<string> = new Set(['E_B', 'Q_B', 'E_C', 'E_wall', 'E_in'])
 const mostSaid = 30
 
-const short = (x: number) => Number(x.toPrecision(7))
+const short = (x: number) => shortened(x, 7)
 
 /** Takes a table in, a part of its bytes at a time: rows are read, digested and packed in one go. */
 export class LogTaking {
