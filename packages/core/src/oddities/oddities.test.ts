@@ -449,7 +449,9 @@ describe('what is noticed by itself', () => {
       const [oddity] = (viewTrial(trialOf(), [slipped]).oddities[0] ?? []).filter(
         ({ number }) => number === 18,
       )
-      expect(oddity?.odd).toBe('Watts at the outlet: 6450 W was read; the plan leads to about 645 W. Was it 645?')
+      expect(oddity?.odd).toBe(
+        'Watts at the outlet: 6450 W was read; the plan leads to about 645 W. Was it 645?',
+      )
       expect(odd([ladderEntry({ ...good }, { expected: 960 })])).not.toContain(18)
       expect(odd([ladderEntry({ ...good, P_C: 700 }, { expected: 960 })])).not.toContain(18)
     })
