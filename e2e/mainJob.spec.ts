@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { Installation } from './support/installation'
-import { demoUrl, trialNamed, typeStep } from './support/pages'
+import { demoUrl, trialNamed, typeStep, stage } from './support/pages'
 
 test.describe.configure({ mode: 'serial' })
 let place: Installation
@@ -127,7 +127,7 @@ test('from nothing to a curve and a verdict, in the browser alone', async ({ pag
   await page.getByRole('button', { name: 'Capture' }).click()
   await expect(page.getByRole('cell', { name: /transfer pump/ })).toBeVisible()
 
-  await page.getByRole('navigation', { name: 'Work order' }).getByRole('link', { name: /Rig/ }).click()
+  await stage(page, /Rig/).click()
   await page.getByRole('button', { name: 'Change the rig' }).click()
   await page.getByRole('button', { name: 'Make the revision' }).click()
   await expect(page.getByText('Say in a few words what changed.')).toBeVisible()

@@ -1,7 +1,7 @@
 import type { Schedule, Trial } from '@even-watt/contract'
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { captureStep, demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+import { captureStep, demoUrl, freshTrial, trialNamed, typeStep, stage } from './support/pages'
 
 const hoursFromNow = (hours: number) => new Date(Date.now() + hours * 3_600_000).toISOString()
 
@@ -205,10 +205,7 @@ test('a schedule is run: started, paused, skipped, a check-in rings from any pag
   await now.getByRole('button', { name: 'Finished' }).click()
   await page.getByRole('button', { name: 'Start rated hold' }).click()
 
-  await page
-    .getByRole('navigation', { name: 'Work order' })
-    .getByRole('link', { name: /Motors/ })
-    .click()
+  await stage(page, /Motors/).click()
   const strip = page.getByTestId('run-strip')
   await expect(strip).toContainText('Rated hold, check-in 1')
   await expect(page.locator('html[data-rang-sound="yes"][data-rang-notification="yes"]')).toHaveCount(1)

@@ -2,7 +2,7 @@ import type { ComponentType } from 'react'
 import { createBrowserRouter, Link, Navigate, useRouteError, type Params } from 'react-router'
 import { api } from './api/api'
 import { BenchPage } from './bench/BenchPage'
-import { stages } from './stages'
+import { groups, stages } from './stages'
 import { store } from './store'
 import { StageContext } from './trials/stageContext'
 import { drafts } from './ui/browserStore'
@@ -134,10 +134,10 @@ export const router = createBrowserRouter([
             shouldRevalidate: ({ currentParams, nextParams }) => currentParams['id'] !== nextParams['id'],
             lazy: async () => {
               const { TrialLayout } = await import('./trials/TrialLayout')
-              return { element: <TrialLayout stages={stages} /> }
+              return { element: <TrialLayout groups={groups} /> }
             },
             children: [
-              { index: true, element: <Navigate to="ladder" replace /> },
+              { index: true, element: <Navigate to="answers" replace /> },
               ...stages.flatMap((stage) =>
                 stage.pages.map(({ path, load, gathers }) => ({
                   path,

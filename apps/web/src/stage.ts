@@ -64,6 +64,14 @@ export interface Stage {
   readonly names?: { readonly [K in ReadingKind]?: (reading: EntryOf<K>['reading']) => string }
 }
 
+/** Stages that are worked together: one place of the work order. */
+export interface StageGroup {
+  readonly words: string
+  readonly stages: readonly [Stage, ...Stage[]]
+  /** Where it leads to, and whose state tells of it; absent: its first. */
+  readonly opens?: Stage
+}
+
 export const many = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`
 
 export const pathOf = (stage: Stage): string => stage.pages[0].path

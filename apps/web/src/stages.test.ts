@@ -1,6 +1,6 @@
 import { blockKinds } from '@even-watt/contract'
 import { pathOf } from './stage'
-import { stages } from './stages'
+import { groups, stages } from './stages'
 
 describe('the work order', () => {
   it('has addresses and words of its own for every stage and page', () => {
@@ -35,8 +35,19 @@ describe('the work order', () => {
     expect(blockKinds).toEqual(expect.arrayContaining(worked))
   })
 
-  it('begins with looking over and ends with the report', () => {
-    expect(stages[0]?.pages[0].path).toBe('look-over')
+  it('begins with the answers, has seven parts besides, and ends with the report', () => {
+    expect(stages[0]?.pages[0].path).toBe('answers')
+    expect(groups.map(({ words }) => words)).toEqual([
+      'Answers',
+      'Unit',
+      'Rig',
+      'Measure',
+      'Limits and starts',
+      'Endurance',
+      'Station',
+      'Result',
+    ])
     expect(stages.at(-1)?.words).toBe('Report')
+    for (const { stages: own, opens } of groups) expect(opens ? own : [undefined]).toContain(opens)
   })
 })

@@ -1,3 +1,4 @@
+export * from './answers'
 export * from './backup'
 export * from './catalogue'
 export * from './charging'

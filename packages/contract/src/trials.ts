@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { Questions } from './answers'
 import { Columns, OwnLimits, OwnRows } from './catalogue'
 import { DutyLine, LimiterSet, OwnAnswer } from './findings'
 import { StoredMeter } from './meters'
@@ -29,6 +30,8 @@ export const TrialSettings = z.object({
   displayStandsIn: z.optional(z.boolean()),
   /** It is then corrected by what its checks found on the mean. */
   displayCorrected: z.optional(z.boolean()),
+  /** What is asked of it, in a tester’s order; absent: all that its unit has. */
+  questions: z.optional(Questions),
   limiters: z.array(LimiterSet).check(z.maxLength(500)),
   /** Absent: as the evidence drafts it. */
   answer: z.optional(OwnAnswer),

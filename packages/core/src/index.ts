@@ -2,6 +2,18 @@
 export { answerOf } from './answer'
 export { draftAnswer, driftOf, tellingRig } from './draft'
 export { attributeStep, isFit, pathLosses, type LostPart, type SupplyEvidence } from './attribution'
+export {
+  answersOf,
+  askable,
+  questionsOf,
+  nextReadings,
+  wishes,
+  type Answered,
+  type AskedOfTrial,
+  type Mark,
+  type NextReading,
+  type Place,
+} from './answers'
 export { saidClass, wattsOf, type Sag, type SeenWave } from './captures'
 export {
   banksOf,

@@ -4,6 +4,7 @@ import { many, reportParts, type Stage } from '../stage'
 /** Sockets of direct current, of stations and of inverters that have them. */
 export const ports: Stage = {
   words: 'Ports',
+  suits: ({ kind, claims }) => kind !== 'inverter' || claims.some(({ quantity }) => quantity === 'port'),
   pages: [{ path: 'ports', load: async () => ({ default: (await import('./PortsPage')).PortsPage }) }],
   state: ({ analysis }) => {
     const count = readingsOf(analysis.record, 'port').length

@@ -3,7 +3,7 @@ import { Suspense, useMemo } from 'react'
 import { Outlet, useLocation, useParams, useSearchParams } from 'react-router'
 import { api } from '../api/api'
 import { pageFor } from '../method/pageFor'
-import { type Stage } from '../stage'
+import type { StageGroup } from '../stage'
 import { fetched } from '../ui/fetched'
 import { useKey } from '../ui/keys'
 import { Loaded } from '../ui/Loaded'
@@ -20,21 +20,22 @@ const FoundFigure = fetched(async () => (await import('./FoundFigure')).FoundFig
 const PageFigures = fetched(async () => (await import('../catalogue/PageFigures')).PageFigures)
 
 /** Everything inside a trial: its record, the work order beside it, and the working of any figure. */
-export function TrialLayout({ stages }: { stages: readonly Stage[] }) {
+export function TrialLayout({ groups }: { groups: readonly StageGroup[] }) {
+  const stages = useMemo(() => groups.flatMap((group) => group.stages), [groups])
   const { id = '' } = useParams()
   const query = api.useTrialQuery(id)
   return (
     <StagesContext value={stages}>
       <div className="flex flex-1 flex-col md:flex-row">
         <Loaded query={query} what="the trial">
-          {(trial) => <Inside key={trial.id} trial={trial} />}
+          {(trial) => <Inside key={trial.id} trial={trial} groups={groups} />}
         </Loaded>
       </div>
     </StagesContext>
   )
 }
 
-function Inside({ trial }: { trial: Trial }) {
+function Inside({ trial, groups }: { trial: Trial; groups: readonly StageGroup[] }) {
   const all = useStages()
   const { query, entries, view, unsent } = useTrialView(trial)
   const worked = useWorked(trial, view)
@@ -63,7 +64,7 @@ function Inside({ trial }: { trial: Trial }) {
     <ShowWorking methodFor={pageFor} nameSource={names.nameSource} nameEntry={names.nameEntry}>
       <StagesContext value={stages}>
         <TrialContext value={state}>
-          <WorkOrder state={state} />
+          <WorkOrder state={state} groups={groups} />
           <div className="min-w-0 flex-1 px-5 py-4">
             {stages.map(({ words, strip }) =>
               strip?.when(state) ? (

@@ -1,0 +1,74 @@
+import type { Answered, Place } from '@even-watt/core'
+import { Link } from 'react-router'
+import { Fig } from '../ui/Fig'
+import { MarkOf } from './MarkOf'
+import { sayCost } from './words'
+
+const hues: Readonly<Record<Place, string>> = {
+  DC: 'border-copper',
+  AC: 'border-petrol',
+  heat: 'border-plum',
+  whole: 'border-ink',
+}
+
+interface Props {
+  readonly answer: Answered
+  readonly trial: string
+}
+
+/** A question, its answer with its figures, what settles it, and where its readings stand. */
+export function AnswerLine({ answer: { id, asks, place, page, said, why, mark, open }, trial }: Props) {
+  return (
+    <li className="break-inside-avoid border-b border-rule py-3">
+      <div
+        className={`grid gap-x-4 gap-y-1 border-l-[6px] pl-3 sm:grid-cols-[minmax(0,15rem)_minmax(0,1fr)_auto] ${hues[place]}`}
+      >
+        <h2 className="mb-0">
+          <Link to={`/trials/${trial}/${page}`} className="hover:underline">
+            {asks}
+          </Link>
+        </h2>
+        <div>
+          <p>
+            {said.length
+              ? said.map((part, i) =>
+                  typeof part === 'string' ? (
+                    part
+                  ) : (
+                    <strong key={i}>
+                      <Fig of={part} withUnit />
+                    </strong>
+                  ),
+                )
+              : open?.todo}
+          </p>
+          {why.map((sentence) => (
+            <p key={sentence} className="text-quiet text-[0.9rem]">
+              {sentence}
+            </p>
+          ))}
+          {open && (
+            <p className="text-quiet text-[0.9rem]">
+              {said.length > 0 && said[0] !== open.todo && `${open.todo} `}
+              {sayCost(open)}
+            </p>
+          )}
+        </div>
+        <div className="flex items-start gap-3 sm:flex-col sm:items-end sm:gap-1">
+          {id === 'keep' ? (
+            <Link className="plain-link" to={`/trials/${trial}/findings`}>
+              Your own word
+            </Link>
+          ) : (
+            <MarkOf mark={mark} />
+          )}
+          {open && (
+            <Link className="action no-print" to={`/trials/${trial}/${open.page}`}>
+              {open.button}
+            </Link>
+          )}
+        </div>
+      </div>
+    </li>
+  )
+}

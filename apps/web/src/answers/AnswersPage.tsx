@@ -1,0 +1,25 @@
+import { useTrial } from '../trials/useTrial'
+import { AnswerLine } from './AnswerLine'
+import { ChooseQuestions } from './ChooseQuestions'
+import { ReadNext } from './ReadNext'
+import { useAnswers, useAsked } from './useAnswers'
+
+/** A trial opens on its questions: each answered in a sentence, or with what is still to be read. */
+export function AnswersPage() {
+  const state = useTrial()
+  const { trial } = state
+  const asked = useAsked(state)
+  const answers = useAnswers(asked)
+  return (
+    <>
+      <h1 className="mb-3 max-w-4xl">{trial.purpose ?? trial.title}</h1>
+      <ReadNext answers={answers} trial={trial.id} />
+      <ol aria-label="Questions">
+        {answers.map((answer) => (
+          <AnswerLine key={answer.id} answer={answer} trial={trial.id} />
+        ))}
+      </ol>
+      <ChooseQuestions asked={asked} />
+    </>
+  )
+}

@@ -1,0 +1,72 @@
+import type { Question } from '@even-watt/contract'
+import { isStation } from '../units'
+import type { Answered, Asked, Asking } from './answer'
+import { judgedBy } from './claims'
+import { battery } from './questions/battery'
+import { gives } from './questions/gives'
+import { keepOf } from './questions/keep'
+import { lasts } from './questions/lasts'
+import { leads } from './questions/leads'
+import { nothing } from './questions/nothing'
+import { reaches } from './questions/reaches'
+import { starts } from './questions/starts'
+import { charges, ports } from './questions/station'
+import { wave } from './questions/wave'
+
+/** All questions but the last, which gathers them, in a tester’s order. */
+const askings: readonly Asking[] = [
+  gives,
+  nothing,
+  reaches,
+  leads,
+  battery,
+  wave,
+  starts,
+  lasts,
+  ports,
+  charges,
+]
+
+/** What one wants of a trial, and which questions that asks. */
+export const wishes = {
+  'an afternoon': ['gives', 'nothing', 'reaches', 'leads', 'battery', 'keep'],
+  'a full review': [...askings.map(({ id }) => id), 'keep'],
+  acceptance: ['gives', 'nothing', 'starts', 'lasts', 'keep'],
+} as const satisfies Readonly<Record<string, readonly Question[]>>
+
+/** Questions that a trial asks: its own choice, else all that its unit has. */
+export const questionsOf = (asked: Asked): readonly Question[] => {
+  const chosen = asked.trial.questions ?? wishes['a full review']
+  return chosen.filter((id) => {
+    const asking = askings.find((one) => one.id === id)
+    return !asking || (asking.suits?.(asked) ?? true)
+  })
+}
+
+/** Every question that could be asked of a unit, as it would be asked. */
+export const askable = (asked: Asked): readonly { readonly id: Question; readonly asks: string }[] => [
+  ...askings.filter(({ suits }) => suits?.(asked) ?? true).map(({ id, asks }) => ({ id, asks: asks(asked) })),
+  { id: 'keep', asks: 'Do I keep it?' },
+]
+
+/** The questions of a trial with their answers, in a tester’s order; what was not asked is not there (docs/method/answers.md). */
+export function answersOf(asked: Asked): Answered[] {
+  const wanted = new Set(questionsOf(asked))
+  const answered = askings
+    .filter(({ id }) => wanted.has(id))
+    .map(({ id, asks, place, page, know, judgedBy: quantities }): Answered => {
+      const known = know(asked)
+      return {
+        id,
+        asks: asks(asked),
+        place,
+        page,
+        ...(quantities ? judgedBy(quantities, known, asked) : known),
+      }
+    })
+  return wanted.has('keep') ? [...answered, keepOf(answered, asked)] : answered
+}
+
+/** Units of a kind are asked for different things first. */
+export const usualWish = ({ on: { analysis } }: Asked): keyof typeof wishes =>
+  isStation(analysis.record.revision.unit) ? 'a full review' : 'an afternoon'

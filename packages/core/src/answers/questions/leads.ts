@@ -1,0 +1,72 @@
+import { answerOf } from '../../answer'
+import { catalogue } from '../../catalogue'
+import { outcomeOf, rule } from '../../court'
+import { isFigure, type Figure } from '../../figures'
+import { isStation } from '../../units'
+import { notRead, type Asking, type Mark } from '../answer'
+import { aStep, heaviestWatts } from '../cost'
+import { atLoad, heaviestWith } from '../heaviest'
+
+/** Share of the volts at the posts that leads may take (docs/method/conductors.md), and from which they are too thin. */
+const good = 0.03
+const tooThin = 0.05
+
+const within = (share: Figure, limit: number) => {
+  const ruling = rule(share.x, 'exact', 'at most', limit)
+  return ruling && outcomeOf(ruling)
+}
+
+function markFor(share: Figure): Mark {
+  if (within(share, good) === 'met') return 'yes'
+  if (within(share, tooThin) === 'not met') return 'no'
+  return share.x.value <= good ? 'roughly' : 'hardly'
+}
+
+const means: Readonly<Partial<Record<Mark, string>>> = {
+  yes: 'Leads may take 3 %.',
+  roughly: 'Leads may take 3 %: these are at that.',
+  hardly: 'Leads may take 3 %, and 5 % is too much.',
+  no: 'Over 5 % is too much: shorter or thicker leads, or a better joint.',
+}
+
+/** Are the leads good enough? */
+export const leads: Asking = {
+  id: 'leads',
+  place: 'DC',
+  page: 'rig/survey',
+  asks: () => 'Are the leads good enough?',
+  suits: ({ on: { analysis } }) => !isStation(analysis.record.revision.unit),
+  know: ({ on: { analysis }, view: { findings, analyses } }) => {
+    const read = heaviestWith(analysis, (step) => of('drop share', step, analysis))
+    if (!read) {
+      const ends = analysis.ladder.steps.some((one) => isFigure(one.read.V_A) || isFigure(one.read.V_B))
+      return notRead(
+        {
+          todo: 'Read the volts at the posts and at the terminals, and the amps, at your heaviest load.',
+          button: 'Read both ends',
+          page: 'ladder',
+          ...aStep(heaviestWatts(analysis)),
+        },
+        ends ? ['Volts were taken at one end only, or no amps beside them.'] : [],
+      )
+    }
+    const { step, figure, P } = read
+    const mark = markFor(figure)
+    const drop = of('drop', step, analysis)
+    return {
+      said: [
+        'They take ',
+        ...(isFigure(drop) ? [drop, ', '] : []),
+        figure,
+        ...atLoad(P, step.load),
+        ...(isFigure(step.P_path) ? [': ', step.P_path, ' of heat.'] : ['.']),
+      ],
+      why: [means[mark] ?? '', ...answerOf(findings, analyses).bench].filter(Boolean),
+      mark,
+    }
+  },
+}
+
+function of(id: string, ...at: Parameters<NonNullable<ReturnType<typeof catalogue.step>>['of']>) {
+  return catalogue.step(id)?.of(...at) ?? { missing: `There is no figure ${id}.` }
+}
