@@ -162,10 +162,9 @@ test('figures are typed and read as the bench chose: comma, feet, AWG; what is k
   await page.goto(`${place.url}/cable`)
   await expect(page.getByLabel('Length, one way')).toHaveValue('1,2 m')
   await page.goto(place.url)
-  await page
-    .getByRole('link', { name: /Harrow 600-12/ })
-    .first()
-    .click()
+  const onBench = page.getByText('On the bench:').getByRole('link', { name: /Harrow 600-12/ })
+  await onBench.click()
+  await expect(page.getByRole('list', { name: 'Questions' })).toBeVisible()
   await stage(page, /Findings/).click()
   await expect(page.getByText(/\d,\d+ ± \d/).first()).toBeVisible()
   await expect(page.getByText(/\d\.\d+ ± \d/)).toHaveCount(0)

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+import { demoUrl, freshTrial, trialNamed, typeStep, stage } from './support/pages'
 
 test('day and night are chosen by hand and kept', async ({ page }) => {
   await page.goto(demoUrl())
@@ -127,7 +127,7 @@ test('findings open with the answer, and list what was read but decides nothing'
   await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
   await typeStep(page, 'two ovens', ['26.07', '25.98', '60', '230.1', '', '3600'])
   await expect(page.getByRole('row', { name: /two ovens/ })).toContainText('▲')
-  await page.getByRole('link', { name: /Findings/ }).click()
+  await stage(page, /Findings/).click()
   await expect(page.getByText(/^Of 8 claims .* not tested\./)).toBeVisible()
   const aside = page.getByRole('region', { name: 'Read, but decides nothing' })
   await expect(aside).toContainText(

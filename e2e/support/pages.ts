@@ -51,17 +51,15 @@ const parts: readonly (readonly [part: string, stages: RegExp])[] = [
   ['Result', /Findings|Report/],
 ]
 
-/** A stage of the work order, by its words: its part is opened first, where it is not. */
+/** A stage of the work order, by its words: its part is opened first, where it is not, and its page is there afterwards. */
 export const stage = (page: Page, name: RegExp) => ({
   async click(): Promise<void> {
     const order = page.getByRole('navigation', { name: 'Work order' })
     const [part = ''] = parts.find(([, stages]) => stages.test(name.source)) ?? []
-    const own = order.getByRole('link', { name }).last()
-    if (part)
-      await order
-        .getByRole('link', { name: new RegExp(`(^|done |begun |out )${part}`) })
-        .first()
-        .click()
-    await own.click()
+    const whole = order.getByRole('link', { name: new RegExp(`(^|done |begun |out )${part}`) }).first()
+    const own = part === 'Unit' ? whole : order.getByRole('link', { name }).last()
+    if (part) await whole.click()
+    if (own !== whole) await own.click()
+    await expect(own).toHaveAttribute('aria-current', 'page')
   },
 })

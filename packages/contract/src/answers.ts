@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { oneOf } from './shared'
 
 /** What a tester wants to know of a unit, in his order (docs/method/answers.md). */
-export const questions = [
+const questions = [
   'gives',
   'nothing',
   'reaches',

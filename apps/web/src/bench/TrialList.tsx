@@ -19,7 +19,7 @@ const columnsFor = (verdicts: TrialVerdicts | undefined): readonly ListColumn<Tr
     head: 'trial',
     value: ({ title }) => title,
     cell: ({ id, title }) => (
-      <Link className="plain-link font-semibold" to={`/trials/${id}/ladder`}>
+      <Link className="plain-link font-semibold" to={`/trials/${id}/answers`}>
         {title}
       </Link>
     ),

@@ -93,7 +93,7 @@ export function WorkOrder({ state, groups }: Props) {
             <Step
               to={to(opens)}
               words={group.words}
-              place={gathered(group, states)}
+              place={isOpen && !alone ? { ...gathered(group, states), said: '' } : gathered(group, states)}
               current={isOpen && alone}
               open={isOpen}
             />
@@ -150,7 +150,7 @@ function Step({ to, words, place: { said, done }, current, open, inner = false }
       </svg>
       <span>
         {words}
-        <span className="text-quiet block text-[0.85rem] font-normal">{said}</span>
+        {said && <span className="text-quiet block text-[0.85rem] font-normal">{said}</span>}
       </span>
     </Link>
   )

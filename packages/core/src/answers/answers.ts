@@ -1,5 +1,4 @@
 import type { Question } from '@even-watt/contract'
-import { isStation } from '../units'
 import type { Answered, Asked, Asking } from './answer'
 import { judgedBy } from './claims'
 import { battery } from './questions/battery'
@@ -66,7 +65,3 @@ export function answersOf(asked: Asked): Answered[] {
     })
   return wanted.has('keep') ? [...answered, keepOf(answered, asked)] : answered
 }
-
-/** Units of a kind are asked for different things first. */
-export const usualWish = ({ on: { analysis } }: Asked): keyof typeof wishes =>
-  isStation(analysis.record.revision.unit) ? 'a full review' : 'an afternoon'

@@ -1,3 +1,3 @@
 export { askable, answersOf, questionsOf, wishes } from './answers'
-export type { Answered, Asked as AskedOfTrial, Mark, Open, Place } from './answer'
+export type { Answered, Asked as AskedOfTrial, Mark, Place } from './answer'
 export { nextReadings, type NextReading } from './next'

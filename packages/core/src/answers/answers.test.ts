@@ -1,0 +1,197 @@
+import type { Claim, Entry, Trial } from '@even-watt/contract'
+import fc from 'fast-check'
+import {
+  ladderEntry,
+  motorEntry,
+  noLoadEntry,
+  revisionOf,
+  stationOf,
+  trialOf,
+  unitOf,
+} from '../../test/makers'
+import { claimOf } from '../../test/verdicts'
+import { isFigure, sayFigure } from '../figures'
+import { tellingRig } from '../draft'
+import { viewTrial } from '../view'
+import { answersOf, askable, nextReadings, questionsOf, wishes, type Answered } from '.'
+
+const rated = claimOf({ quantity: 'continuous power', comparator: 'at least', value: 1000, unit: 'W' })
+
+function ask(
+  entries: readonly Entry[],
+  claims: readonly Claim[] = [rated],
+  patch: Partial<Trial> = {},
+  unit = unitOf({ claims: [...claims] }),
+) {
+  const trial = trialOf([revisionOf({ unit })], patch)
+  const view = viewTrial(trial, entries)
+  const analysis = tellingRig(view.analyses)
+  if (!analysis) throw new Error('No rig.')
+  const asked = { on: { analysis }, view, trial }
+  const answers = answersOf(asked)
+  const of = (id: Answered['id']) => {
+    const found = answers.find((one) => one.id === id)
+    if (!found) throw new Error(`It is not asked: ${id}.`)
+    return found
+  }
+  return { asked, answers, of }
+}
+
+const told = ({ said }: Answered) =>
+  said.map((part) => (typeof part === 'string' ? part : sayFigure(part))).join('')
+
+/** 26.4 V at rest, 25 V and 24.5 V under 1000 W: 2 % on the way. */
+const whole = [
+  noLoadEntry({ V_A: 26.4, V_B: 26.4, I: 2, V_C: 230, f: 50, THD: 0.01 }),
+  ladderEntry({ V_A: 26, V_B: 25.9, I: 9, V_C: 229, f: 50, P_C: 200, THD: 0.012 }),
+  ladderEntry(
+    { V_A: 25, V_B: 24.5, I: 46, V_C: 227, f: 50, P_C: 1005, THD: 0.015 },
+    { held: 700, end: 'carried' },
+  ),
+]
+
+describe('the questions of a trial', () => {
+  it('are all of its unit where none were chosen: no leads and battery of a station, no ports of an inverter', () => {
+    const inverter = ask([]).answers.map(({ id }) => id)
+    expect(inverter).toEqual([
+      'gives',
+      'nothing',
+      'reaches',
+      'leads',
+      'battery',
+      'wave',
+      'starts',
+      'lasts',
+      'keep',
+    ])
+    const station = ask([], [], {}, stationOf()).answers.map(({ id }) => id)
+    expect(station).toEqual([
+      'gives',
+      'nothing',
+      'reaches',
+      'wave',
+      'starts',
+      'lasts',
+      'ports',
+      'charges',
+      'keep',
+    ])
+  })
+
+  it('are those that were chosen; what was not asked is not there, and nobody keeps it open', () => {
+    const { answers, asked } = ask([], [rated], { questions: [...wishes['an afternoon']] })
+    expect(answers.map(({ id }) => id)).toEqual([...wishes['an afternoon']])
+    expect(answers.at(-1)?.why.join(' ')).toContain('5 questions are open')
+    expect(questionsOf(asked)).not.toContain('starts')
+    expect(askable(asked).map(({ id }) => id)).toContain('starts')
+  })
+
+  it('are asked of this unit', () => {
+    expect(ask([]).of('gives').asks).toBe('Does it give its 1000 W?')
+    expect(ask([], []).of('gives').asks).toBe('Does it give what it says?')
+  })
+
+  it('say each what to read while nothing is known, and never that it is bad', () => {
+    for (const { id, mark, open, said } of ask([]).answers) {
+      expect([id, mark]).toEqual([id, 'not read'])
+      if (id === 'keep') expect(said).toEqual(['Nothing speaks for it or against it yet.'])
+      else expect(open?.todo).toMatch(/\.$/)
+    }
+  })
+})
+
+describe('an answer', () => {
+  const { of } = ask(whole)
+
+  it('gives its figures in a sentence', () => {
+    expect(told(of('nothing'))).toMatch(/^53 ± [\d.]+ W\. A night left on takes .* % of the battery\.$/)
+    expect(told(of('reaches'))).toMatch(
+      /^Of what leaves the battery, 85\.\d .* at 200\.0.* and 87\.\d.* at 1005/,
+    )
+    expect(told(of('leads'))).toMatch(/^They take 0\.50.* V, 2\.0.* % at 1005.* W: 23\.0.* W of heat\.$/)
+    expect(told(of('battery'))).toMatch(/^24\.5.* V at 1005.* above its alarm\./)
+    expect(told(of('wave'))).toMatch(/^A sine, distorted by 1\.5/)
+  })
+
+  it('stands as the court says where something is promised of it', () => {
+    expect(of('gives').mark).toMatch(/^(yes|roughly)$/)
+    expect(of('nothing').mark).toBe('answered')
+    const idle = (value: number) =>
+      ask(whole, [rated, claimOf({ quantity: 'idle draw', comparator: 'at most', value, unit: 'W' })]).of(
+        'nothing',
+      )
+    expect(idle(90).mark).toBe('yes')
+    expect(idle(25).mark).toBe('no')
+    expect(idle(25).why[0]).toBe('Not met: idle draw (≤ 25 W).')
+  })
+
+  it('calls leads too thin from 5 % on, and says what that is held against', () => {
+    const thin = ask([ladderEntry({ V_A: 25, V_B: 23, I: 46, V_C: 227, P_C: 950 })]).of('leads')
+    expect(thin.mark).toBe('no')
+    expect(thin.why[0]).toMatch(/^Over 5 % is too much/)
+  })
+
+  it('says what a battery has left over the alarm, and that it has none', () => {
+    const at = (V_B: number) =>
+      ask([ladderEntry({ V_A: V_B + 0.2, V_B, I: 46, V_C: 227, P_C: 950 })]).of('battery')
+    expect(at(20).mark).toBe('no')
+    expect(told(at(20))).toContain('below its alarm')
+    expect(at(26).mark).toBe('yes')
+  })
+
+  it('names what it starts, sometimes starts, and does not', () => {
+    const starts = ask([
+      motorEntry({ number: 1 }),
+      motorEntry({ number: 2, load: 'saw', outcome: 'stalled' }),
+      motorEntry({ number: 3, load: 'winch' }),
+      motorEntry({ number: 4, load: 'winch', outcome: 'tripped' }),
+    ]).of('starts')
+    expect(told(starts)).toBe('It starts pump; sometimes winch; not saw.')
+  })
+
+  it('has nothing to show but figures that are told', () => {
+    for (const { said } of ask(whole).answers)
+      for (const part of said) if (typeof part !== 'string') expect(isFigure(part)).toBe(true)
+  })
+})
+
+describe('what to read next', () => {
+  it('is the load that settles most at once, before a long hold or a single look', () => {
+    const { answers } = ask([])
+    const [first] = nextReadings(answers)
+    expect(first?.settles).toEqual(['reaches', 'leads', 'battery'])
+    expect(first?.open).toMatchObject({ page: 'ladder', readings: 1, minutes: 2 })
+  })
+
+  it('is nothing where all is answered', () => {
+    const { answers } = ask(whole, [rated], { questions: ['nothing', 'reaches', 'leads', 'battery'] })
+    expect(nextReadings(answers)).toEqual([])
+  })
+
+  it('settles every open question once, cheapest for what it settles first, whatever the costs', () => {
+    const { answers } = ask([])
+    const costs = fc.array(
+      fc.record({ minutes: fc.integer({ min: 1, max: 200 }), wattHours: fc.integer({ min: 0, max: 500 }) }),
+      {
+        minLength: answers.length,
+        maxLength: answers.length,
+      },
+    )
+    fc.assert(
+      fc.property(costs, (drawn) => {
+        const open = answers.map((one, i) =>
+          one.open ? { ...one, open: { ...one.open, ...drawn[i] } } : one,
+        )
+        const order = nextReadings(open)
+        const settled = order.flatMap(({ settles }) => settles)
+        expect(new Set(settled).size).toBe(settled.length)
+        expect(new Set(settled)).toEqual(new Set(open.flatMap(({ id, open }) => (open ? [id] : []))))
+        const [first] = order
+        for (const { settles, cost } of order)
+          expect((first?.settles.length ?? 0) / (first?.cost ?? 1)).toBeGreaterThanOrEqual(
+            settles.length / cost - 1e-9,
+          )
+      }),
+    )
+  })
+})
