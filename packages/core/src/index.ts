@@ -39,6 +39,8 @@ export {
   type Worth,
 } from './comparisons'
 export {
+  allOfStep,
+  allOnPage,
   catalogue,
   chosenAtNoLoad,
   chosenAtStep,

@@ -1,16 +1,20 @@
-import { togetherOnPage, type Analysis } from '@even-watt/core'
+import { allOnPage, catalogue, togetherOnPage, type Analysis } from '@even-watt/core'
 import { useMemo } from 'react'
+import { AllHeld } from './AllHeld'
 import { BesideTrials } from './BesideTrials'
 import { SeriesTable } from './SeriesTable'
+import { useOnRig } from './useOnRig'
 
 interface Props {
   /** Its path below the trial. */
   readonly page: string
   readonly analysis: Analysis
+  readonly analyses: readonly Analysis[]
 }
 
 /** At the foot of a page: what its figures come to together, and where they stand among other trials. */
-export function PageFigures({ page, analysis }: Props) {
+export function PageFigures({ page, analysis, analyses }: Props) {
+  const on = useOnRig(analyses, analysis)
   const together = useMemo(() => togetherOnPage(page, analysis), [page, analysis])
   return (
     <>
@@ -21,6 +25,13 @@ export function PageFigures({ page, analysis }: Props) {
             <SeriesTable key={of} of={of} series={series} />
           ))}
         </section>
+      )}
+      {catalogue.rigs.some((one) => one.page === page) && (
+        <AllHeld
+          key={`held ${page}`}
+          words="The figures of this page, held against anything"
+          of={() => allOnPage(page, on)}
+        />
       )}
       <BesideTrials key={page} page={page} analysis={analysis} />
     </>

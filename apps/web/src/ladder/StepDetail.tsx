@@ -1,5 +1,6 @@
 import type { EntryOf, Rig } from '@even-watt/contract'
 import {
+  allOfStep,
   givenBy,
   keptWhy,
   quantityData,
@@ -7,13 +8,14 @@ import {
   sayWarmth,
   warmthOf,
   type Analysis,
-  type OnRig,
   type Oddity,
+  type OnRig,
   type StepFigures,
 } from '@even-watt/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { AttributionBar } from '../attribution/AttributionBar'
+import { AllHeld } from '../catalogue/AllHeld'
 import { HeldAgainst } from '../catalogue/HeldAgainst'
 import type { ColumnsState } from '../catalogue/useColumns'
 import { capture } from '../outbox/capture'
@@ -94,6 +96,11 @@ export function StepDetail({ figures, settled, on, columns, oddities, place, onC
       })}
       <AttributionBar step={figures} analysis={settled} />
       <HeldAgainst of={quietOfStep(figures, on)} columns={columns} />
+      <AllHeld
+        words="Every figure of this step, held against anything"
+        of={() => allOfStep(figures, on)}
+        columns={columns}
+      />
       <Further figures={figures} />
       <LegTable figures={figures} />
       <Warm figures={figures} rig={revision.rig} />

@@ -83,7 +83,7 @@ function Inside({ trial, groups }: { trial: Trial; groups: readonly StageGroup[]
                   )}
                   <Outlet />
                   <Suspense>
-                    <PageFigures.Part page={page} analysis={analysis} />
+                    <PageFigures.Part page={page} analysis={analysis} analyses={view.analyses} />
                   </Suspense>
                 </>
               )}

@@ -9,6 +9,8 @@ import { expanded } from '../meters'
 import { subjects } from '../subjects'
 import { viewTrial } from '../view'
 import {
+  allOfStep,
+  allOnPage,
   catalogue,
   catalogueOf,
   chosenAtStep,
@@ -60,6 +62,18 @@ describe('beside a step, without being asked', () => {
     if (!second) throw new Error('No step.')
     expect(tellable(quietOfStep(second, { analysis })).map(({ words }) => words)).not.toContain('distortion')
     expect(tellable(quietOnPage('no-load', { analysis: view([]) }))).toEqual([])
+  })
+
+  it('stands with all else behind one tap: each figure of a page, against all that it can be held against', () => {
+    const all = allOnPage('no-load', { analysis })
+    expect(all.map(({ id }) => id)).toEqual(
+      catalogue.rigs.flatMap(({ page, id }) => (page === 'no-load' ? [id] : [])),
+    )
+    expect(all.find(({ id }) => id === 'idle watts')?.held.map(({ against }) => against)).toEqual([
+      'nominal or rated',
+      'the promise',
+      'the rig before',
+    ])
   })
 
   it('has its like with nothing connected', () => {
@@ -296,6 +310,7 @@ describe('a made-up figure of a subject', () => {
   it('is found, held, a column, a limit, a row of a comparison and in the CSV with no further code', () => {
     expect(findFigures('puddle', from).map(({ id }) => id)).toEqual(['wetness'])
     expect(quietOfStep(stepAt(2), on, from).find(({ id }) => id === 'wetness')?.held).toHaveLength(1)
+    expect(allOfStep(stepAt(2), on, from).find(({ id }) => id === 'wetness')?.held.length).toBeGreaterThan(1)
     expect(columnCells([chosen], stepAt(2), on, from).map(value)).toEqual([25.1 - 231])
     expect(judgeLimit(limitOf({ figure: 'wetness' }, 'at least', 25.5), on, from).broken).toHaveLength(1)
     expect(value(chosenOnRig({ figure: 'wetness' }, on, 'lowest', from))).toBe(25.1)

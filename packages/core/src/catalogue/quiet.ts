@@ -1,5 +1,5 @@
 import type { HeldFigure, OnRig } from '../held'
-import { heldOfRig, heldOfStep } from '../held'
+import { canBeHeldAgainst, heldOfRig, heldOfStep } from '../held'
 import type { StepFigures } from '../ladder'
 import { catalogue, type Catalogue } from './catalogue'
 
@@ -18,4 +18,14 @@ export const quietOfStep = (step: StepFigures, on: OnRig, from: Catalogue = cata
 export const quietOnPage = (page: string, on: OnRig, from: Catalogue = catalogue): HeldById[] =>
   from.rigs.flatMap((one) =>
     one.page === page && one.quietly ? [{ id: one.id, ...heldOfRig(one, on, one.quietly) }] : [],
+  )
+
+/** Every figure of a step, held against all that it can be: shown when it is asked for. */
+export const allOfStep = (step: StepFigures, on: OnRig, from: Catalogue = catalogue): HeldById[] =>
+  from.steps.map((one) => ({ id: one.id, ...heldOfStep(one, step, on, canBeHeldAgainst(one)) }))
+
+/** The same of the figures of a rig on one page. */
+export const allOnPage = (page: string, on: OnRig, from: Catalogue = catalogue): HeldById[] =>
+  from.rigs.flatMap((one) =>
+    one.page === page ? [{ id: one.id, ...heldOfRig(one, on, canBeHeldAgainst(one)) }] : [],
   )
