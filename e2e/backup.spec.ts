@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { Installation } from './support/installation'
-import { freshTrial, typeStep } from './support/pages'
+import { freshTrial, typeStep, stage } from './support/pages'
 
 let from: Installation
 let into: Installation
@@ -36,6 +36,7 @@ test('a backup saved on the page comes back on the page of a new installation, a
   await expect(page.getByText('Restored and compared: 8 trials')).toBeVisible()
   await page.getByRole('link', { name: 'To the bench' }).click()
   await page.getByRole('link', { name: 'Worth keeping' }).first().click()
+  await stage(page, /Ladder/).click()
   await expect(page.getByRole('row', { name: /kettle/ })).toBeVisible()
 
   // It holds work now, so the same file is refused and all stays.

@@ -1,9 +1,10 @@
 import { expect, test } from '@playwright/test'
-import { demoUrl, freshTrial, trialNamed, typeStep } from './support/pages'
+import { demoUrl, freshTrial, trialNamed, typeStep, stage } from './support/pages'
 
 test('the remade lug brought B and the system up, but not the unit', async ({ page }) => {
   await page.goto(demoUrl())
   await page.getByRole('link', { name: 'Ottrel 1400-24 for launch 2' }).first().click()
+  await stage(page, /Ladder/).click()
   const sentence = page.getByTestId('against-before')
   await expect(sentence).toContainText(/voltage at B up by 0\.6\d+/)
   await expect(sentence).toContainText(/efficiency of the system, A to C up by 2\.\d+/)
