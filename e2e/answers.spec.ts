@@ -23,8 +23,9 @@ test('a trial opens on its questions: what to read next, and an answer as soon a
   await captureStep(page, 'plate high', ['25.2', '24.8', '41', '226', '4.0', '904'])
   await stage(page, /Answers/).click()
   const leads = questions.getByRole('listitem').filter({ hasText: 'Are the leads good enough?' })
-  await expect(leads).toContainText(/They take 0\.40.* V, 1\.6.* % at 904/)
-  await expect(leads).toContainText('● yes')
+  await expect(leads).toContainText(/They take 0\.40.* V, 1\.5.* % at 904/)
+  await expect(leads).toContainText('◐ roughly')
+  await expect(leads).toContainText('the joints took 9.51 W more than they should')
   // A figure of an answer is worked as any other.
   await leads.getByRole('button', { name: /W$/ }).last().click()
   await expect(page.getByRole('dialog')).toContainText('P_path')
