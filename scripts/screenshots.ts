@@ -90,19 +90,7 @@ const shotsOf = (ottrel: string, pellam: string, varnock: string, corrick: strin
       }
     },
   },
-  {
-    name: 'needs',
-    path: '/needs',
-    whole: true,
-    before: async (page) => {
-      const load = page.getByRole('group', { name: 'Load 1' })
-      await load.getByLabel('What runs').fill('sample freezer')
-      await load.getByLabel(/It takes/).fill('120')
-      await load.getByLabel(/^For/).fill('10')
-      await load.getByLabel(/Starts with/).fill('6')
-      await page.getByRole('row', { name: /^main fuse/ }).waitFor()
-    },
-  },
+  { name: 'answers', path: `/trials/${corrick}/answers` },
   { name: 'findings', path: `/trials/${ottrel}/findings` },
   {
     name: 'report',
