@@ -132,11 +132,15 @@ describe('an answer', () => {
   })
 
   it('says what a battery has left over the alarm, and that it has none', () => {
-    const at = (V_B: number) =>
-      ask([ladderEntry({ V_A: V_B + 0.2, V_B, I: 46, V_C: 227, P_C: 950 })]).of('battery')
-    expect(at(20).mark).toBe('no')
-    expect(told(at(20))).toContain('below its alarm')
-    expect(at(26).mark).toBe('yes')
+    const alarm = claimOf({ quantity: 'alarm voltage', comparator: 'at least', value: 22, unit: 'V' })
+    const at = (volts: object, claims = [rated, alarm]) =>
+      ask([ladderEntry({ I: 46, V_C: 227, P_C: 950, ...volts })], claims).of('battery')
+    expect(at({ V_B: 20 }).mark).toBe('no')
+    expect(told(at({ V_B: 20 }))).toContain('below its alarm')
+    expect(at({ V_B: 26 }).mark).toBe('yes')
+    // What is assumed, or read before the leads, decides nothing.
+    expect([at({ V_B: 26 }, [rated]).mark, at({ V_B: 20 }, [rated]).mark]).toEqual(['roughly', 'hardly'])
+    expect(at({ V_A: 26 })).toMatchObject({ mark: 'roughly', open: { button: 'Read them' } })
   })
 
   it('names what it starts, sometimes starts, and does not', () => {

@@ -54,6 +54,15 @@ describe('which equipment minds', () => {
     expect(of('heaters').says).toBe('does not mind')
   })
 
+  it('is not known by a label that says sine', () => {
+    const of = look([noLoadEntry({ V_C: 230, f: 50 })], { wave: 'sine' })
+    expect(of('microwave')).toMatchObject({
+      says: 'not known',
+      why: ['Only its label says sine. Capture it, or read its THD.'],
+    })
+    expect(of('heaters').says).toBe('does not mind')
+  })
+
   it('is not known while nothing was read, and says what to read', () => {
     const of = look([], { wave: 'unstated' })
     expect(of('heaters')).toMatchObject({ says: 'not known', why: ['Its output volts were not read.'] })

@@ -90,9 +90,13 @@ function waveLook(why: string, { wave, waveSeen, distortion }: Supplied): Look {
       says: 'minds',
       why: `${waveSeen ? 'Its wave' : 'By its label its wave'} is stepped: ${why}.`,
     }
-  if (wave === 'unstated' && !isFigure(distortion))
-    return { says: 'not known', why: 'Its wave was not seen. Capture it, or read its THD.' }
-  return { says: 'does not mind', why: waveSeen ? '' : 'By its label its wave is a sine; it was not seen.' }
+  // A label is no evidence that all is well.
+  if (!waveSeen || (wave === 'unstated' && !isFigure(distortion)))
+    return {
+      says: 'not known',
+      why: `${wave === 'sine' ? 'Only its label says sine' : 'Its wave was not seen'}. Capture it, or read its THD.`,
+    }
+  return { says: 'does not mind', why: '' }
 }
 
 /**

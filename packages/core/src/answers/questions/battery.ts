@@ -31,7 +31,11 @@ export const battery: Asking = {
     if (!read || !threshold) return notRead(open)
     const { step, figure, P } = read
     const over = figure.x.value - threshold.volts
-    const mark = markFor(over, expanded(figure.x), threshold.volts)
+    const atPosts = figure.symbol === 'V_A'
+    const known = threshold.by !== 'assumed' && !atPosts
+    const told = markFor(over, expanded(figure.x), threshold.volts)
+    // What is assumed, or read before the leads, decides nothing.
+    const mark = known ? told : unsure(told)
     const sag = sagOf(analysis.supply.known.E, figure)
     const R = analysis.supply.known.R_bank
     return {
@@ -42,13 +46,17 @@ export const battery: Asking = {
         ...(isFigure(sag) ? [' It sags ', sag, '.'] : []),
       ],
       why: [
+        ...(atPosts ? ['Read at the posts: the unit gets less, by what the leads take.'] : []),
         `It ${threshold.which === 'alarm' ? 'warns' : 'stops'} at ${say(threshold.volts, 'V', 3)}, ${said[threshold.by]}.`,
         ...(decides(R) ? [`Battery alone: ${say(1000 * R.x.value, 'mΩ', 2)}.`] : []),
       ],
       mark,
+      ...(atPosts ? { open } : {}),
     }
   },
 }
+
+const unsure = (mark: Mark): Mark => (mark === 'yes' ? 'roughly' : mark === 'no' ? 'hardly' : mark)
 
 function markFor(over: number, U: number, alarm: number): Mark {
   if (over - U > room * alarm) return 'yes'

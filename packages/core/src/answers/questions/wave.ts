@@ -35,15 +35,18 @@ export const wave: Asking = {
         .filter((one) => one.says === says)
         .map(({ kind }) => kind.split(',')[0])
         .join(', ')
-    const [minds, mayMind] = [kinds('minds'), kinds('may mind')]
+    const [minds, mayMind, notKnown] = [kinds('minds'), kinds('may mind'), kinds('not known')]
     return {
       said: [
         named[evidence.wave],
         ...(isFigure(THD) ? [', distorted by ', THD] : []),
-        minds ? `. Minded by ${minds}.` : '. Nothing minds it.',
+        minds ? `. Minded by ${minds}.` : notKnown ? '.' : '. Nothing minds it.',
       ],
-      why: mayMind ? [`Too near to tell: ${mayMind}.`] : [],
-      mark: minds ? 'hardly' : 'yes',
+      why: [
+        ...(mayMind ? [`Too near to tell: ${mayMind}.`] : []),
+        ...(notKnown ? [`Not known yet: ${notKnown}.`] : []),
+      ],
+      mark: minds ? 'hardly' : mayMind || notKnown ? 'roughly' : 'yes',
     }
   },
 }
