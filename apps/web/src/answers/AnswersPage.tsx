@@ -6,9 +6,8 @@ import { useAnswers, useAsked } from './useAnswers'
 
 /** A trial opens on its questions: each answered in a sentence, or with what is still to be read. */
 export function AnswersPage() {
-  const state = useTrial()
-  const { trial } = state
-  const asked = useAsked(state)
+  const { trial } = useTrial()
+  const asked = useAsked()
   const answers = useAnswers(asked)
   return (
     <>

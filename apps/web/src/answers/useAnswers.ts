@@ -1,11 +1,11 @@
 import { answersOf, tellingRig, type Answered, type AskedOfTrial } from '@even-watt/core'
 import { useMemo } from 'react'
 import { useOnRig } from '../catalogue/useOnRig'
-import { useTrial, type TrialState } from '../trials/useTrial'
+import { useTrial } from '../trials/useTrial'
 
 /** What the questions of a trial are answered from: the rig that tells most, and how its claims stand. */
-export function useAsked({ trial, view }: Pick<TrialState, 'trial' | 'view'>): AskedOfTrial {
-  const { analysis } = useTrial()
+export function useAsked(): AskedOfTrial {
+  const { trial, view, analysis } = useTrial()
   const on = useOnRig(view.analyses, tellingRig(view.analyses) ?? analysis)
   return useMemo(() => ({ on, view, trial }), [on, view, trial])
 }

@@ -1,22 +1,16 @@
 import { whoMinds, type Minds, type OnRig } from '@even-watt/core'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
+import { ShapedWord, type Look } from '../ui/ShapedWord'
 
-const looks: Readonly<Record<Minds, { shape: string; colour: string }>> = {
+const looks: Readonly<Record<Minds, Look>> = {
   minds: { shape: '■', colour: 'text-madder' },
   'may mind': { shape: '▲', colour: 'text-ochre' },
   'not known': { shape: '○', colour: 'text-quiet' },
   'does not mind': { shape: '●', colour: 'text-moss' },
 }
 
-function Mark({ says }: { readonly says: Minds }) {
-  const { shape, colour } = looks[says]
-  return (
-    <span className={`${colour} font-bold whitespace-nowrap`}>
-      {shape} {says}
-    </span>
-  )
-}
+const Mark = ({ says }: { readonly says: Minds }) => <ShapedWord look={looks[says]} word={says} />
 
 interface Props {
   readonly on: OnRig
