@@ -127,7 +127,7 @@ export const router = createBrowserRouter([
           { path: '/phone', ...page(async () => (await import('./bench/PhonePage')).PhonePage) },
           { path: '/set-aside', ...page(async () => (await import('./setAside/SetAsidePage')).SetAsidePage) },
           { path: '/begin', ...page(async () => (await import('./begin/BeginPage')).BeginPage) },
-          { path: '/trials/new', ...page(async () => (await import('./trials/NewTrialPage')).NewTrialPage) },
+          { path: '/trials/new', ...page(async () => (await import('./begin/NewTrialPage')).NewTrialPage) },
           {
             path: '/trials/:id',
             loader: fetchTrial,

@@ -58,6 +58,8 @@ const entryBase = {
   id: Id,
   revision: whole('Revision', 1, 1000),
   at: instant('Taken at'),
+  /** Initials of who read it; absent: who tests. */
+  by: z.optional(words('Who read it', 20)),
   /** The page that captured it and the seconds since that page was opened: a clock that nobody sets. */
   clock: z.optional(z.object({ page: Id, seconds: number('Seconds since the page was opened', 0, 1e9) })),
   /** The entry this one corrects, with why. */

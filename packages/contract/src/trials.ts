@@ -77,8 +77,10 @@ export const NewTrial = z.object({
   rig: Id,
   title: words('Title'),
   by: words('Initials', 20),
-  /** A trial that this one is like: its purpose, hold, hours and plan are taken over, nothing that was read. */
+  /** A trial that this one is like: its purpose, questions, hold, hours and plan are taken over, nothing that was read. */
   like: z.optional(Id),
+  /** What is wanted of it; absent: all that its unit has, or what the trial that it is like asks. */
+  questions: z.optional(Questions),
 })
 export type NewTrial = z.infer<typeof NewTrial>
 

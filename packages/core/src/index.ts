@@ -5,6 +5,7 @@ export { attributeStep, isFit, pathLosses, type LostPart, type SupplyEvidence } 
 export {
   answersOf,
   askable,
+  inWords,
   questionsOf,
   nextReadings,
   wishes,

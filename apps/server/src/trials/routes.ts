@@ -61,9 +61,18 @@ const ListQuery = z.object({
   newest: yesOrNo('Newest'),
 })
 /** What a trial hands on to one that is like it: what is asked and planned, nothing that was found. */
-const alikeTo = ({ purpose, hold, duty, plan, displayStandsIn, displayCorrected }: TrialSettings) => ({
+const alikeTo = ({
+  purpose,
   hold,
   duty,
+  plan,
+  questions,
+  displayStandsIn,
+  displayCorrected,
+}: TrialSettings) => ({
+  hold,
+  duty,
+  ...(questions ? { questions } : {}),
   ...(purpose ? { purpose } : {}),
   ...(plan ? { plan } : {}),
   ...(displayStandsIn === undefined ? {} : { displayStandsIn }),
@@ -132,6 +141,7 @@ export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
       hold: defaultHold,
       duty: [],
       ...(wanted.like ? alikeTo(await requireTrial(pool, wanted.like)) : {}),
+      ...(wanted.questions ? { questions: wanted.questions } : {}),
       title: wanted.title,
       by: wanted.by,
       limiters: [],

@@ -5,7 +5,8 @@ import { useId, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { api, problemOf } from '../api/api'
-import { remembered } from '../ui/browserStore'
+import { ChooseWish } from '../answers/ChooseWish'
+import { readerNow } from '../ui/reader'
 import { SelectField, TextField, same } from '../ui/form'
 import { Loaded } from '../ui/Loaded'
 import { ProblemNotice } from '../ui/Notice'
@@ -41,7 +42,7 @@ function Begin({ known }: { readonly known: Settings | null }) {
   const { data: here = [] } = api.useMetersQuery()
   const { typed: form, ...kept } = useKept<BeginForm>(
     'begin',
-    { ...blankBegin, mains: known?.mains ?? '', by: remembered.read('initials') ?? '' },
+    { ...blankBegin, mains: known?.mains ?? '', by: readerNow() ?? '' },
     { ...blankBegin, meters: [''] },
   )
   const [insisted, setInsisted] = useState(false)
@@ -65,7 +66,7 @@ function Begin({ known }: { readonly known: Settings | null }) {
     try {
       const trial = await begin(form, beginning, ids, known)
       kept.saved(form, form)
-      await navigate(`/trials/${trial}/${station ? 'endurance' : 'no-load'}`)
+      await navigate(`/trials/${trial}/answers`)
     } catch (error) {
       setProblem(problemOf(error))
     }
@@ -204,7 +205,12 @@ function Begin({ known }: { readonly known: Settings | null }) {
           )}
         </div>
       </section>
-      <section className="flex items-end gap-3">
+      <section className="flex flex-wrap items-end gap-3">
+        <ChooseWish
+          value={form.wanted}
+          otherwise="all that such a unit is asked"
+          onChange={(wanted) => change({ wanted })}
+        />
         <TextField label="Your initials" {...text('by')} maxLength={20} className="w-32" />
         <button type="submit" className="action action-main" disabled={busy}>
           {busy ? 'Setting up …' : 'Begin'}

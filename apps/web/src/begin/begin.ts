@@ -27,6 +27,8 @@ export interface BeginForm {
   /** A line a meter: the name of one that is there, or a new one in a few words. */
   readonly meters: readonly string[]
   readonly voltsAt: (typeof voltsAt)[number]
+  /** A wish or a question; empty: all that such a unit is asked. */
+  readonly wanted: string
   readonly by: string
 }
 
@@ -43,6 +45,7 @@ export const blankBegin: BeginForm = {
   rig: '',
   meters: ['', ''],
   voltsAt: 'the posts',
+  wanted: 'an afternoon',
   by: '',
 }
 

@@ -1,7 +1,8 @@
 import type { Settings } from '@even-watt/contract'
 import { useState } from 'react'
 import { api } from '../api/api'
-import { remembered } from '../ui/browserStore'
+import { questionsWanted } from '../answers/ChooseWish'
+import { handTo } from '../ui/reader'
 import type { Beginning, BeginForm, BeginIds } from './begin'
 
 /** Saves meters, unit and rig, and starts the trial; again after a failure it goes on where it stopped. */
@@ -27,8 +28,11 @@ export function useBegin() {
       const trial = { id: ids.part('trial'), unit: ids.part('unit'), rig: ids.part('rig') }
       await saveUnit({ id: trial.unit, editedFrom: 0, content: unit }).unwrap()
       if (rig) await saveRig({ id: trial.rig, editedFrom: 0, content: rig }).unwrap()
-      await start({ ...trial, title: unit.name, by: form.by.trim() }).unwrap()
-      remembered.keep('initials', form.by.trim())
+      const questions = questionsWanted(form.wanted)
+      const title = unit.name
+      const by = form.by.trim()
+      await start({ ...trial, title, by, ...(questions ? { questions } : {}) }).unwrap()
+      handTo(by)
       return trial.id
     } finally {
       setBusy(false)

@@ -16,7 +16,7 @@ export function BackupPage() {
       <p className="max-w-prose">
         The same, read through again after it is written, so that it can be trusted; for a nightly job too:
       </p>
-      <pre className="figures bg-raised my-2 overflow-x-auto p-2">
+      <pre className="figures bg-raised my-2 p-2 break-words whitespace-pre-wrap">
         npm run backup -- /media/stick/even-watt.backup.zip
       </pre>
       <RestoreBackup />

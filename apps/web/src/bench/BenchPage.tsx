@@ -18,21 +18,6 @@ export function BenchPage() {
       title="Bench"
       actions={
         <>
-          <Link className="action" to="/search">
-            Search
-          </Link>
-          <Link className="action" to="/settings">
-            Settings
-          </Link>
-          <Link className="action" to="/phone">
-            Phone
-          </Link>
-          <Link className="action" to="/backup">
-            Back up
-          </Link>
-          <Link className="action" to="/import">
-            Import a trial
-          </Link>
           <Link className="action" to="/begin">
             Begin in a minute
           </Link>
@@ -53,12 +38,38 @@ export function BenchPage() {
                 <LatestTrial line={latest} />
               </Suspense>
               <TrialList all={total} />
+              <Besides />
             </>
           ) : (
-            <FirstSteps />
+            <>
+              <FirstSteps />
+              <Besides />
+            </>
           )
         }
       </Loaded>
     </Page>
   )
 }
+
+const besides = [
+  ['/search', 'Search everything'],
+  ['/import', 'Import a trial'],
+  ['/settings', 'Settings'],
+  ['/phone', 'Phone'],
+  ['/backup', 'Back up'],
+] as const
+
+/** What is wanted of a bench now and then. */
+const Besides = () => (
+  <nav
+    className="no-print mt-6 flex flex-wrap gap-x-5 border-t border-rule pt-2"
+    aria-label="What is wanted now and then"
+  >
+    {besides.map(([to, words]) => (
+      <Link key={to} className="plain-link" to={to}>
+        {words}
+      </Link>
+    ))}
+  </nav>
+)

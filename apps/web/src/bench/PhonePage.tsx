@@ -12,6 +12,7 @@ import { TextField } from '../ui/form'
 import { Loaded } from '../ui/Loaded'
 import { Notice, ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
+import { FitTable } from '../ui/FitTable'
 
 /** A phone at the bench: the local network’s door, and who was let in. */
 export function PhonePage() {
@@ -143,7 +144,7 @@ function Devices({ state: { devices } }: { readonly state: LanState }) {
   return (
     <section>
       <h2>Devices</h2>
-      <table className="list-table">
+      <FitTable>
         <thead>
           <tr>
             <th>device</th>
@@ -170,7 +171,7 @@ function Devices({ state: { devices } }: { readonly state: LanState }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </FitTable>
     </section>
   )
 }

@@ -66,7 +66,7 @@ export function RestoreBackup() {
         </div>
       )}
       <p className="mt-4 max-w-prose">Or from the terminal, into a folder of its own:</p>
-      <pre className="figures bg-raised my-2 overflow-x-auto p-2">
+      <pre className="figures bg-raised my-2 p-2 break-words whitespace-pre-wrap">
         EVEN_WATT_DATA=/var/lib/even-watt-2 npm run restore -- /media/stick/even-watt.backup.zip{'\n'}
         EVEN_WATT_DATA=/var/lib/even-watt-2 npm start
       </pre>

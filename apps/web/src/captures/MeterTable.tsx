@@ -2,6 +2,7 @@ import type { ChannelFigures, StoredMeter } from '@even-watt/contract'
 import { formatNumber, rangeFor, say } from '@even-watt/core'
 import { responseTo, type Manner } from '@even-watt/core/waveform/index'
 import { unitOfChannel } from './words'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   readonly channel: ChannelFigures
@@ -34,42 +35,40 @@ export function MeterTable({ channel, frequency, meters }: Props) {
   return (
     <section className="break-inside-avoid">
       <h2>What a meter would say</h2>
-      <div className="overflow-x-auto">
-        <table className="list-table max-w-4xl min-w-[34rem]">
-          <thead>
-            <tr>
-              <th>meter</th>
-              <th className="right">reads</th>
-              <th className="right">off by</th>
-              <th />
-              <th>why</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map(({ name, manner, stands, own: isOwn }) => {
-              const { reading, error, fit, why } = responseTo(channel, frequency, manner)
-              const refused = stepped && !stands
-              return (
-                <tr key={`${isOwn} ${name}`}>
-                  <td className={isOwn ? 'font-semibold' : 'text-quiet'}>{name}</td>
-                  <td className="figures right whitespace-nowrap">{say(reading, unit, 4)}</td>
-                  <td className="figures right whitespace-nowrap">{formatNumber(100 * error, 1)} %</td>
-                  <td className="whitespace-nowrap">
-                    {fit && !refused ? (
-                      <span className="text-moss">● fit</span>
-                    ) : (
-                      <span className="text-ochre">▲ not here</span>
-                    )}
-                  </td>
-                  <td className="text-quiet">
-                    {refused ? `${why} Its maker does not allow stepped waves.` : why}
-                  </td>
-                </tr>
-              )
-            })}
-          </tbody>
-        </table>
-      </div>
+      <FitTable className="max-w-4xl min-w-[34rem]">
+        <thead>
+          <tr>
+            <th>meter</th>
+            <th className="right">reads</th>
+            <th className="right">off by</th>
+            <th />
+            <th>why</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ name, manner, stands, own: isOwn }) => {
+            const { reading, error, fit, why } = responseTo(channel, frequency, manner)
+            const refused = stepped && !stands
+            return (
+              <tr key={`${isOwn} ${name}`}>
+                <td className={isOwn ? 'font-semibold' : 'text-quiet'}>{name}</td>
+                <td className="figures right whitespace-nowrap">{say(reading, unit, 4)}</td>
+                <td className="figures right whitespace-nowrap">{formatNumber(100 * error, 1)} %</td>
+                <td className="whitespace-nowrap">
+                  {fit && !refused ? (
+                    <span className="text-moss">● fit</span>
+                  ) : (
+                    <span className="text-ochre">▲ not here</span>
+                  )}
+                </td>
+                <td className="text-quiet">
+                  {refused ? `${why} Its maker does not allow stepped waves.` : why}
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </FitTable>
     </section>
   )
 }

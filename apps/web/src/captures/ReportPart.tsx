@@ -12,6 +12,7 @@ import { Section } from '../ui/Section'
 import { SagPart } from './SagPart'
 import { WaveDrawing } from './WaveDrawing'
 import { sayCapture } from './words'
+import { FitTable } from '../ui/FitTable'
 
 /** Harmonics that a printed table holds. */
 const printed = [2, 3, 4, 5, 7, 9, 11, 13, 15]
@@ -78,40 +79,38 @@ export function HarmonicsPart({ analysis }: ReportProps) {
   if (!drawn.length) return null
   return (
     <Section title="Harmonics">
-      <div className="overflow-x-auto">
-        <table className="list-table max-w-4xl">
-          <thead>
-            <tr>
-              <th>% of the fundamental</th>
-              <th className="right">THD</th>
-              <th className="right">floor</th>
-              {printed.map((h) => (
-                <th key={h} className="right">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody className="figures">
-            {drawn.map(({ entry, load, volts: { wave } }) =>
-              wave ? (
-                <tr key={entry.id}>
-                  <td className="font-sans">{load}</td>
-                  <td className="right">{say(100 * wave.thd, '')}</td>
-                  <td className="right">{say(100 * wave.floor, '', 2)}</td>
-                  {printed.map((h) => (
-                    <td key={h} className="right">
-                      {wave.harmonics[h - 1] === undefined
-                        ? '–'
-                        : formatNumber((100 * (wave.harmonics[h - 1] ?? 0)) / wave.fundamental, 2)}
-                    </td>
-                  ))}
-                </tr>
-              ) : null,
-            )}
-          </tbody>
-        </table>
-      </div>
+      <FitTable className="max-w-4xl">
+        <thead>
+          <tr>
+            <th>% of the fundamental</th>
+            <th className="right">THD</th>
+            <th className="right">floor</th>
+            {printed.map((h) => (
+              <th key={h} className="right">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody className="figures">
+          {drawn.map(({ entry, load, volts: { wave } }) =>
+            wave ? (
+              <tr key={entry.id}>
+                <td className="font-sans">{load}</td>
+                <td className="right">{say(100 * wave.thd, '')}</td>
+                <td className="right">{say(100 * wave.floor, '', 2)}</td>
+                {printed.map((h) => (
+                  <td key={h} className="right">
+                    {wave.harmonics[h - 1] === undefined
+                      ? '–'
+                      : formatNumber((100 * (wave.harmonics[h - 1] ?? 0)) / wave.fundamental, 2)}
+                  </td>
+                ))}
+              </tr>
+            ) : null,
+          )}
+        </tbody>
+      </FitTable>
     </Section>
   )
 }

@@ -17,6 +17,7 @@ import { MiniWave } from './MiniWave'
 import { SagPart } from './SagPart'
 import { WaveDrawing, WaveLegend } from './WaveDrawing'
 import { nameOf, outletOf, sayCapture, sayClass, unitOfChannel } from './words'
+import { FitTable } from '../ui/FitTable'
 
 /** What was connected when each capture of a rig was taken; of its input that is said. */
 const placesIn = ({ record, ladder }: Analysis): (readonly [string, string])[] => {
@@ -78,25 +79,25 @@ export function WavesPage() {
       <AddWave belongsTo={likely} />
       <OddityNotices oddities={oddities} />
       {recorded.length > 0 && (
-        <div className="overflow-x-auto">
-          <table className="list-table mt-2 min-w-[40rem]">
-            <thead>
-              <tr>
-                <th className="no-print">draw</th>
-                <th>at</th>
-                <th />
-                <th>what it is</th>
-                <th>instrument</th>
-                <th />
-              </tr>
-            </thead>
-            <tbody>
-              {recorded.map((entry) => {
-                const why = view.record.struckWhy.get(entry.id)
-                const channel = outletOf(entry.reading)
-                return (
-                  <tr key={entry.id}>
-                    <td className="no-print">
+        <FitTable className="mt-2 min-w-[40rem]">
+          <thead>
+            <tr>
+              <th className="no-print">draw</th>
+              <th>at</th>
+              <th />
+              <th>what it is</th>
+              <th>instrument</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {recorded.map((entry) => {
+              const why = view.record.struckWhy.get(entry.id)
+              const channel = outletOf(entry.reading)
+              return (
+                <tr key={entry.id}>
+                  <td className="no-print">
+                    <label className="flex">
                       <input
                         type="checkbox"
                         aria-label={`Draw ${title(entry)} over the others`}
@@ -104,43 +105,38 @@ export function WavesPage() {
                         disabled={why !== undefined || !channel?.wave}
                         onChange={() => toggle(entry.id)}
                       />
-                    </td>
-                    <td className={why === undefined ? '' : 'line-through'}>
-                      <Link
-                        className="plain-link font-semibold"
-                        to={`/trials/${trial.id}/wave?of=${entry.id}`}
-                      >
-                        {title(entry)}
-                      </Link>
-                    </td>
-                    <td>
-                      {channel?.wave && (
-                        <MiniWave cycle={channel.wave.cycle} label={sayClass(channel.wave)} />
-                      )}
-                    </td>
-                    <td className="md:whitespace-nowrap">
-                      {sayCapture(entry.reading.figures)}
-                      {entry.reading.picture && <span className="text-ochre"> estimated</span>}
-                    </td>
-                    <td className="text-quiet md:whitespace-nowrap">
-                      {entry.reading.instrument.name}, ±{plain(entry.reading.instrument.percent)} %
-                      {entry.reading.instrument.typical && ' typical'}
-                    </td>
-                    <td className="no-print text-right whitespace-nowrap">
-                      {why === undefined ? (
-                        <button type="button" className="plain-link" onClick={() => setTakingBack(entry.id)}>
-                          Take back
-                        </button>
-                      ) : (
-                        <Struck entry={entry.id} why={why} what={title(entry)} />
-                      )}
-                    </td>
-                  </tr>
-                )
-              })}
-            </tbody>
-          </table>
-        </div>
+                    </label>
+                  </td>
+                  <td className={why === undefined ? '' : 'line-through'}>
+                    <Link className="plain-link font-semibold" to={`/trials/${trial.id}/wave?of=${entry.id}`}>
+                      {title(entry)}
+                    </Link>
+                  </td>
+                  <td>
+                    {channel?.wave && <MiniWave cycle={channel.wave.cycle} label={sayClass(channel.wave)} />}
+                  </td>
+                  <td className="md:whitespace-nowrap">
+                    {sayCapture(entry.reading.figures)}
+                    {entry.reading.picture && <span className="text-ochre"> estimated</span>}
+                  </td>
+                  <td className="text-quiet md:whitespace-nowrap">
+                    {entry.reading.instrument.name}, ±{plain(entry.reading.instrument.percent)} %
+                    {entry.reading.instrument.typical && ' typical'}
+                  </td>
+                  <td className="no-print text-right whitespace-nowrap">
+                    {why === undefined ? (
+                      <button type="button" className="plain-link" onClick={() => setTakingBack(entry.id)}>
+                        Take back
+                      </button>
+                    ) : (
+                      <Struck entry={entry.id} why={why} what={title(entry)} />
+                    )}
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </FitTable>
       )}
       {others.length > 0 && (
         <p className="no-print mt-2 flex flex-wrap gap-x-4">

@@ -13,6 +13,7 @@ import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { api } from '../api/api'
 import { Fig } from '../ui/Fig'
+import { FitTable } from '../ui/FitTable'
 
 /** ms after which trials that were not read yet are asked for again. */
 const goesOn = 500
@@ -74,43 +75,41 @@ function Places({ figures, analysis }: PlacesProps) {
         </label>
       )}
       {placed.length ? (
-        <div className="overflow-x-auto">
-          <table
-            className="list-table max-w-4xl [&_td]:pl-4 [&_th]:pl-4 [&_th:first-child]:pl-0"
-            aria-label="Beside the other trials"
-          >
-            <thead>
-              <tr>
-                <th>figure</th>
-                <th className="right">here</th>
-                <th>place</th>
-                <th className="right">lowest of the others</th>
-                <th className="right">middle</th>
-                <th className="right">highest of the others</th>
+        <FitTable
+          className="max-w-4xl [&_td]:pl-4 [&_th]:pl-4 [&_th:first-child]:pl-0"
+          aria-label="Beside the other trials"
+        >
+          <thead>
+            <tr>
+              <th>figure</th>
+              <th className="right">here</th>
+              <th>place</th>
+              <th className="right">lowest of the others</th>
+              <th className="right">middle</th>
+              <th className="right">highest of the others</th>
+            </tr>
+          </thead>
+          <tbody>
+            {placed.map((one) => (
+              <tr key={one.figured.id}>
+                <th scope="row">{capital(one.figured.words)}</th>
+                <td className="right whitespace-nowrap">
+                  <Fig of={one.here} withUnit />
+                </td>
+                <td className="whitespace-nowrap">{sayPlace(one)}</td>
+                <td className="right">
+                  <Other of={one.lowest} />
+                </td>
+                <td className="right whitespace-nowrap">
+                  <span className="figures">{sayFigure(one.middle)}</span>
+                </td>
+                <td className="right">
+                  <Other of={one.highest} />
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {placed.map((one) => (
-                <tr key={one.figured.id}>
-                  <th scope="row">{capital(one.figured.words)}</th>
-                  <td className="right whitespace-nowrap">
-                    <Fig of={one.here} withUnit />
-                  </td>
-                  <td className="whitespace-nowrap">{sayPlace(one)}</td>
-                  <td className="right">
-                    <Other of={one.lowest} />
-                  </td>
-                  <td className="right whitespace-nowrap">
-                    <span className="figures">{sayFigure(one.middle)}</span>
-                  </td>
-                  <td className="right">
-                    <Other of={one.highest} />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+            ))}
+          </tbody>
+        </FitTable>
       ) : (
         left === 0 && (
           <p>

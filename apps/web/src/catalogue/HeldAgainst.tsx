@@ -2,6 +2,7 @@ import { heldReferences, type Chosen, type HeldWay } from '@even-watt/contract'
 import { decides, expanded, isFigure, sayChosen, tellable, type HeldById } from '@even-watt/core'
 import { Fig } from '../ui/Fig'
 import type { ColumnsState } from './useColumns'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   readonly of: readonly HeldById[]
@@ -17,36 +18,34 @@ export function HeldAgainst({ of, columns: pinned }: Props) {
   const told = new Set(tellable(figures).flatMap(({ held }) => held.map(({ against }) => against)))
   const columns = heldReferences.filter((against) => told.has(against))
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table" aria-label="Held against">
-        <thead>
-          <tr>
-            <th>held against</th>
-            <th className="right">read</th>
+    <FitTable aria-label="Held against">
+      <thead>
+        <tr>
+          <th>held against</th>
+          <th className="right">read</th>
+          {columns.map((column) => (
+            <th key={column} className="right">
+              {column}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {figures.map(({ id, words, figure, held }) => (
+          <tr key={words}>
+            <th scope="row">{words}</th>
+            <td className="right">
+              <Fig of={figure} withUnit bare={2} />
+            </td>
             {columns.map((column) => (
-              <th key={column} className="right">
-                {column}
-              </th>
+              <td key={column} className="right">
+                <Cell of={held.find(({ against }) => against === column)} figure={id} pinned={pinned} />
+              </td>
             ))}
           </tr>
-        </thead>
-        <tbody>
-          {figures.map(({ id, words, figure, held }) => (
-            <tr key={words}>
-              <th scope="row">{words}</th>
-              <td className="right">
-                <Fig of={figure} withUnit bare={2} />
-              </td>
-              {columns.map((column) => (
-                <td key={column} className="right">
-                  <Cell of={held.find(({ against }) => against === column)} figure={id} pinned={pinned} />
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+        ))}
+      </tbody>
+    </FitTable>
   )
 }
 

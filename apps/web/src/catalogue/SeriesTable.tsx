@@ -1,5 +1,6 @@
 import type { Series } from '@even-watt/core'
 import { Fig } from '../ui/Fig'
+import { FitTable } from '../ui/FitTable'
 
 const goes = { up: '↑ rises', down: '↓ falls', nowhere: '→ noise' } as const
 
@@ -13,34 +14,32 @@ interface Props {
 export function SeriesTable({ of, series }: Props) {
   if (!series.length) return null
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table max-w-3xl" aria-label={`${of}, taken together`}>
-        <thead>
-          <tr>
-            <th>{of}</th>
-            <th className="right">number</th>
-            <th className="right">lowest</th>
-            <th className="right">highest</th>
-            <th className="right">mean</th>
-            <th className="right">spread</th>
-            <th>first to last</th>
+    <FitTable className="max-w-3xl" aria-label={`${of}, taken together`}>
+      <thead>
+        <tr>
+          <th>{of}</th>
+          <th className="right">number</th>
+          <th className="right">lowest</th>
+          <th className="right">highest</th>
+          <th className="right">mean</th>
+          <th className="right">spread</th>
+          <th>first to last</th>
+        </tr>
+      </thead>
+      <tbody>
+        {series.map(([words, { number, lowest, highest, mean, spread, goes: way }]) => (
+          <tr key={words}>
+            <th scope="row">{words}</th>
+            <td className="figures right">{number}</td>
+            {[lowest, highest, mean, spread].map((figure, i) => (
+              <td key={i} className="right whitespace-nowrap">
+                <Fig of={figure} withUnit bare={2} />
+              </td>
+            ))}
+            <td className="whitespace-nowrap">{goes[way]}</td>
           </tr>
-        </thead>
-        <tbody>
-          {series.map(([words, { number, lowest, highest, mean, spread, goes: way }]) => (
-            <tr key={words}>
-              <th scope="row">{words}</th>
-              <td className="figures right">{number}</td>
-              {[lowest, highest, mean, spread].map((figure, i) => (
-                <td key={i} className="right whitespace-nowrap">
-                  <Fig of={figure} withUnit bare={2} />
-                </td>
-              ))}
-              <td className="whitespace-nowrap">{goes[way]}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+        ))}
+      </tbody>
+    </FitTable>
   )
 }

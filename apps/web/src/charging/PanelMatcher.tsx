@@ -16,6 +16,7 @@ import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { readNumber, TextField } from '../ui/form'
 import { typedTemperature } from '../ui/units'
+import { FitTable } from '../ui/FitTable'
 
 const fields = [
   words('name', 'Panel', 'roof panel'),
@@ -72,7 +73,7 @@ export function PanelMatcher() {
               />
             ))}
           </div>
-          <table className="list-table mt-2 max-w-4xl">
+          <FitTable className="mt-2 max-w-4xl">
             <thead>
               <tr>
                 <th>joined</th>
@@ -97,7 +98,7 @@ export function PanelMatcher() {
                 </tr>
               ))}
             </tbody>
-          </table>
+          </FitTable>
           {limits.volts === undefined && (
             <p className="text-ochre mt-1">
               ▲ Type how many volts the input stands before you join any in series.

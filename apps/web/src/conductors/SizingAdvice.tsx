@@ -16,6 +16,7 @@ import {
 import { memo, useState, type ReactNode } from 'react'
 import { readNumber, same, SelectField, TextField, typed } from '../ui/form'
 import { readLength, readTemperature, typedLength, typedTemperature } from '../ui/units'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   readonly power: number
@@ -173,51 +174,47 @@ export const SizingAdvice = memo(function SizingAdvice({
               </>
             )}
           </p>
-          <div className="overflow-x-auto">
-            <table className="list-table max-w-3xl">
-              <thead>
-                <tr>
-                  <th>conductor</th>
-                  <th className="right">carries</th>
-                  <th className="right">loop drop, warm</th>
-                  <th className="right">fuse</th>
-                  <th>verdict</th>
-                  {action && <th />}
-                </tr>
-              </thead>
-              <tbody>
-                {(brief ? around(sizing) : sizing.choices).map((choice) => {
-                  const gauge = formatGauge(choice.gauge)
-                  const smallest = choice === sizing.smallest.metric || choice === sizing.smallest.american
-                  return (
-                    <tr key={gauge} className={smallest ? 'font-semibold' : choice.fits ? '' : 'text-quiet'}>
-                      <td>{gauge}</td>
-                      <td className="figures right">{formatNumber(choice.ampacity, 0)} A</td>
-                      <td className="figures right">
-                        {formatNumber(choice.drop, 2)} V, {formatNumber(choice.dropShare * 100, 1)} %
+          <FitTable className="max-w-3xl">
+            <thead>
+              <tr>
+                <th>conductor</th>
+                <th className="right">carries</th>
+                <th className="right">loop drop, warm</th>
+                <th className="right">fuse</th>
+                <th>verdict</th>
+                {action && <th />}
+              </tr>
+            </thead>
+            <tbody>
+              {(brief ? around(sizing) : sizing.choices).map((choice) => {
+                const gauge = formatGauge(choice.gauge)
+                const smallest = choice === sizing.smallest.metric || choice === sizing.smallest.american
+                return (
+                  <tr key={gauge} className={smallest ? 'font-semibold' : choice.fits ? '' : 'text-quiet'}>
+                    <td>{gauge}</td>
+                    <td className="figures right">{formatNumber(choice.ampacity, 0)} A</td>
+                    <td className="figures right">
+                      {formatNumber(choice.drop, 2)} V, {formatNumber(choice.dropShare * 100, 1)} %
+                    </td>
+                    <td className="figures right">{choice.fuse === undefined ? '–' : `${choice.fuse} A`}</td>
+                    <td>{verdict(choice, sizing.design, values.drop.value / 100, smallest)}</td>
+                    {action && (
+                      <td>
+                        {choice.fits &&
+                          action(choice, {
+                            gauge: choice.gauge,
+                            length: values.length.value,
+                            runs: 1,
+                            material,
+                            strandingFactor: flexibleStranding,
+                          })}
                       </td>
-                      <td className="figures right">
-                        {choice.fuse === undefined ? '–' : `${choice.fuse} A`}
-                      </td>
-                      <td>{verdict(choice, sizing.design, values.drop.value / 100, smallest)}</td>
-                      {action && (
-                        <td>
-                          {choice.fits &&
-                            action(choice, {
-                              gauge: choice.gauge,
-                              length: values.length.value,
-                              runs: 1,
-                              material,
-                              strandingFactor: flexibleStranding,
-                            })}
-                        </td>
-                      )}
-                    </tr>
-                  )
-                })}
-              </tbody>
-            </table>
-          </div>
+                    )}
+                  </tr>
+                )
+              })}
+            </tbody>
+          </FitTable>
           <p className="text-quiet">
             A starting table for single conductors in free air, terminals at {sayTemperature(75)}. The local
             code and a licensed electrician decide.

@@ -10,6 +10,7 @@ import {
 } from '@even-watt/core'
 import { useMemo } from 'react'
 import { Fig } from '../ui/Fig'
+import { FitTable } from '../ui/FitTable'
 
 /** What the lamps or bars of a coarse display are worth. */
 export function BarsTable({ analysis }: { readonly analysis: Analysis }) {
@@ -31,7 +32,7 @@ export function BarsTable({ analysis }: { readonly analysis: Analysis }) {
 function Lit({ steps }: { readonly steps: readonly LitAtStep[] }) {
   const percent = (share: number) => formatNumber(100 * share, 0)
   return (
-    <table className="list-table mt-2 max-w-2xl" aria-label="Bars that should light">
+    <FitTable className="mt-2 max-w-2xl" aria-label="Bars that should light">
       <thead>
         <tr>
           <th>load</th>
@@ -62,7 +63,7 @@ function Lit({ steps }: { readonly steps: readonly LitAtStep[] }) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </FitTable>
   )
 }
 
@@ -87,7 +88,7 @@ function BarsOf({ bars: { lights, each, crooked, unsteady }, what, unit, verb, r
           ` The bars are uneven: bar ${crooked.bar} stands ${figure(crooked.by)} ${crooked.by > 0 === (unit === 'W') ? 'late' : 'early'}.`}
         {unsteady && ' More bars stood at less than fewer did: it lags or flickers.'}
       </p>
-      <table className="list-table max-w-md">
+      <FitTable className="max-w-md">
         <thead>
           <tr>
             <th>bar {what}</th>
@@ -110,7 +111,7 @@ function BarsOf({ bars: { lights, each, crooked, unsteady }, what, unit, verb, r
             </tr>
           ))}
         </tbody>
-      </table>
+      </FitTable>
     </>
   )
 }

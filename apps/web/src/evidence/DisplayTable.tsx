@@ -10,6 +10,7 @@ import {
 import { useMemo, type ReactNode } from 'react'
 import { shortTime } from '../ui/dates'
 import { Fig } from '../ui/Fig'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   readonly analysis: Analysis
@@ -44,48 +45,46 @@ export function DisplayTable({ analysis, children }: Props) {
           {off > 0 ? 'Take that off' : 'Add that to'} what it shows alone.
         </p>
       ))}
-      <div className="overflow-x-auto">
-        <table className="list-table">
-          <thead>
-            <tr>
-              <th>when</th>
-              <th>what</th>
-              <th className="right">display</th>
-              <th className="right">meter</th>
-              <th className="right">off by</th>
-              <th />
+      <FitTable>
+        <thead>
+          <tr>
+            <th>when</th>
+            <th>what</th>
+            <th className="right">display</th>
+            <th className="right">meter</th>
+            <th className="right">off by</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map(({ entry, quantity, shown, meter, deviation, U, apart: off }) => (
+            <tr key={`${entry.id} ${quantity}`}>
+              <td className="figures">{shortTime(entry.at)}</td>
+              <td>{quantityData[quantity].words}</td>
+              <td className="figures right whitespace-nowrap">
+                {plain(shown)} {quantityData[quantity].unit}
+              </td>
+              <td className="right">
+                <Fig of={meter} withUnit />
+              </td>
+              <td className="figures right whitespace-nowrap">
+                {formatNumber(deviation, places(U))}{' '}
+                <span className="text-quiet">
+                  ± {formatNumber(U, places(U))}
+                  {meter.x.value !== 0 && `, ${formatNumber((100 * deviation) / meter.x.value, 1)} %`}
+                </span>
+              </td>
+              <td className="whitespace-nowrap">
+                {off ? (
+                  <span className="text-ochre">▲ off</span>
+                ) : (
+                  <span className="text-moss">● agrees</span>
+                )}
+              </td>
             </tr>
-          </thead>
-          <tbody>
-            {lines.map(({ entry, quantity, shown, meter, deviation, U, apart: off }) => (
-              <tr key={`${entry.id} ${quantity}`}>
-                <td className="figures">{shortTime(entry.at)}</td>
-                <td>{quantityData[quantity].words}</td>
-                <td className="figures right whitespace-nowrap">
-                  {plain(shown)} {quantityData[quantity].unit}
-                </td>
-                <td className="right">
-                  <Fig of={meter} withUnit />
-                </td>
-                <td className="figures right whitespace-nowrap">
-                  {formatNumber(deviation, places(U))}{' '}
-                  <span className="text-quiet">
-                    ± {formatNumber(U, places(U))}
-                    {meter.x.value !== 0 && `, ${formatNumber((100 * deviation) / meter.x.value, 1)} %`}
-                  </span>
-                </td>
-                <td className="whitespace-nowrap">
-                  {off ? (
-                    <span className="text-ochre">▲ off</span>
-                  ) : (
-                    <span className="text-moss">● agrees</span>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+          ))}
+        </tbody>
+      </FitTable>
       {children}
     </section>
   )

@@ -1,6 +1,6 @@
 import type { EntryOf } from '@even-watt/contract'
 import type { StepFigures } from '@even-watt/core'
-import { useImperativeHandle, useRef, useState, type Ref } from 'react'
+import { useCallback, useImperativeHandle, useRef, useState, type Ref } from 'react'
 import type { TakenStep } from '../plan/usePlannedNext'
 import { LadderAtArmsLength } from './LadderAtArmsLength'
 import type { Layout } from './columns'
@@ -21,7 +21,8 @@ export interface EntryHandle {
 
 interface Props {
   readonly handle: Ref<EntryHandle>
-  readonly layout: Layout
+  /** Absent where the window has no room for columns: it is typed at arm’s length alone. */
+  readonly layout: Layout | undefined
   readonly own: OwnColumns
   readonly onCaptured: () => void
 }
@@ -33,7 +34,15 @@ export function Entry({ handle, layout, own, onCaptured }: Props) {
   const state = useDraft()
   const preview = useDraftPreview(state)
   const { change, fields } = state
+  const wide = layout !== undefined
 
+  const begin = useCallback(
+    (field: string) => {
+      if (wide) document.getElementById(field)?.focus()
+      else setLarge(true)
+    },
+    [wide],
+  )
   useImperativeHandle(
     handle,
     () => ({
@@ -50,43 +59,45 @@ export function Entry({ handle, layout, own, onCaptured }: Props) {
           position: last.position,
           fan: last.fan ?? '',
         })
-        document.getElementById(`entry ${fields[0]?.key ?? ''}`)?.focus()
+        begin(`entry ${fields[0]?.key ?? ''}`)
       },
       correct: (entry) => {
         change({
           ...draftOf(entry, fields),
           replaces: { entry: entry.id, why: 'Corrected after reading it again.' },
         })
-        firstField.current?.focus()
+        begin('entry load')
       },
       armsLength: () => setLarge(true),
       take: (planned) => {
         change({ ...emptyDraft, ...planned })
-        document.getElementById(`entry ${fields[0]?.key ?? ''}`)?.focus()
+        begin(`entry ${fields[0]?.key ?? ''}`)
       },
     }),
-    [change, fields],
+    [change, fields, begin],
   )
   return (
     <>
       {/* A table of its own, so that a key does not lay out and paint a ladder of hundreds of rows. */}
-      <table
-        className="no-print table-fixed border-collapse text-[0.97rem] contain-content"
-        style={{ width: layout.width }}
-        aria-label="Next step"
-      >
-        <ColumnWidths layout={layout} own={own.columns.length} />
-        <tbody>
-          <EntryRows
-            state={state}
-            preview={preview.figures}
-            own={own}
-            oddities={preview.oddities}
-            firstField={firstField}
-            onCaptured={onCaptured}
-          />
-        </tbody>
-      </table>
+      {layout && (
+        <table
+          className="no-print table-fixed border-collapse text-[0.97rem] contain-content"
+          style={{ width: layout.width }}
+          aria-label="Next step"
+        >
+          <ColumnWidths layout={layout} own={own.columns.length} />
+          <tbody>
+            <EntryRows
+              state={state}
+              preview={preview.figures}
+              own={own}
+              oddities={preview.oddities}
+              firstField={firstField}
+              onCaptured={onCaptured}
+            />
+          </tbody>
+        </table>
+      )}
       {large && <LadderAtArmsLength state={state} onClose={() => setLarge(false)} />}
     </>
   )

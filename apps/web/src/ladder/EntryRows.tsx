@@ -1,4 +1,3 @@
-import { alarms, ends, fanStates, loadKinds } from '@even-watt/contract'
 import type { Oddity, StepFigures } from '@even-watt/core'
 import { useRef, type RefObject } from 'react'
 import { OddityNotices } from '../oddities/OddityNotices'
@@ -6,7 +5,7 @@ import { Notice } from '../ui/Notice'
 import { BeyondRating } from './BeyondRating'
 import { columns } from './columns'
 import { EntryCells } from './EntryCells'
-import { Choice, Short } from './EntryField'
+import { EntryChoices } from './EntryChoices'
 import { EntryMore } from './EntryMore'
 import type { OwnColumns } from './ownColumns'
 import type { DraftState } from './useDraft'
@@ -30,7 +29,7 @@ const inSight = 'sticky left-12 max-w-[calc(100vw-6rem)] md:max-w-[calc(100vw-18
  * anywhere. What is odd or cannot be read is said below and never stops the hand.
  */
 export function EntryRows({ state, preview, own, oddities, firstField, onCaptured }: Props) {
-  const { draft, change } = state
+  const { draft } = state
   const start = useRef<HTMLButtonElement>(null)
   const hand = useEntryHand(state, () => {
     onCaptured()
@@ -44,31 +43,7 @@ export function EntryRows({ state, preview, own, oddities, firstField, onCapture
         <td />
         <td colSpan={columns.length + own.columns.length + 1} className="px-1 pb-2">
           <div className={`flex flex-wrap items-center gap-x-4 gap-y-2 ${inSight}`}>
-            <Choice
-              label="kind"
-              value={draft.kind}
-              options={loadKinds}
-              onChange={(kind) => change({ kind })}
-            />
-            <Choice
-              label="fan"
-              value={draft.fan}
-              options={['', ...fanStates]}
-              onChange={(fan) => change({ fan })}
-            />
-            <Choice
-              label="alarm"
-              value={draft.alarm}
-              options={alarms}
-              onChange={(alarm) => change({ alarm })}
-            />
-            <Choice label="ended" value={draft.end} options={ends} onChange={(end) => change({ end })} />
-            <Short
-              label="held, s"
-              value={draft.held}
-              onChange={(held) => change({ held })}
-              onKeyDown={hand.onKey('held')}
-            />
+            <EntryChoices state={state} onKey={hand.onKey('held')} />
             <button type="button" className="plain-link" aria-expanded={more} onClick={() => setMore(!more)}>
               {more ? 'Less' : 'More'}
             </button>

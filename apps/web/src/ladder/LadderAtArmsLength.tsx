@@ -5,8 +5,11 @@ import { RangeChoice } from '../evidence/RangeChoice'
 import { usePlannedNext, type TakenStep } from '../plan/usePlannedNext'
 import { useTrial } from '../trials/useTrial'
 import { CapturedResult } from './CapturedResult'
+import { EntryChoices } from './EntryChoices'
 import { typedValues } from './draft'
+import { EntryMore } from './EntryMore'
 import type { DraftState } from './useDraft'
+import { useEntryHand } from './useEntryHand'
 import { useDraftPreview } from './useDraftPreview'
 import { AtArmsLength, FootButton, LargeChoice } from '../ui/atArmsLength/AtArmsLength'
 import { LargeField, PromptNote } from '../ui/atArmsLength/LargeField'
@@ -34,6 +37,7 @@ export function LadderAtArmsLength({ state, onClose }: Props) {
   const [at, setAt] = useState(0)
   const [captured, setCaptured] = useState<string>()
   const planned = usePlannedNext()
+  const hand = useEntryHand(state, () => setAt(0))
   const prompts = fields.filter((field) => field.meter)
   // Prompt 0 asks for the load; the last one captures.
   const field = at === 0 ? undefined : prompts[at - 1]
@@ -99,6 +103,20 @@ export function LadderAtArmsLength({ state, onClose }: Props) {
           range={draft.ranges[field.key] ?? ''}
           onChange={(range) => change({ ranges: { ...draft.ranges, [field.key]: range } })}
         />
+      )}
+      {last && (
+        <div className="flex flex-wrap gap-x-4 gap-y-2 text-lg">
+          <EntryChoices state={state} onKey={(event) => event.key === 'Enter' && next()} />
+          <button
+            type="button"
+            className="plain-link"
+            aria-expanded={hand.more}
+            onClick={() => hand.setMore(!hand.more)}
+          >
+            {hand.more ? 'Less' : 'More'}
+          </button>
+          {hand.more && <EntryMore hand={hand} className="text-base" />}
+        </div>
       )}
       <PromptNote fault={fault}>
         {oddities

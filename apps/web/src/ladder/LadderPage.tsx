@@ -34,6 +34,7 @@ import { GradeLegend } from './GradeLegend'
 import { LadderCharts } from './LadderCharts'
 import { StationRibbon } from '../station/StationRibbon'
 import { Ribbon } from './Ribbon'
+import { StepCards } from './StepCards'
 import { StepDetail } from './StepDetail'
 import { StepGrid } from './StepGrid'
 import { useLadderKeys } from './useLadderKeys'
@@ -44,6 +45,9 @@ export function LadderPage() {
   // A draft belongs to one rig revision: another one starts its own.
   return <Ladder key={analysis.record.revision.number} />
 }
+
+/** Narrower than this, px, a ladder is a pile of cards. */
+const cardsBelow = 600
 
 function Ladder() {
   const { trial, entries, view, unsent, analysis } = useTrial()
@@ -100,6 +104,8 @@ function Ladder() {
   const repeat = () => {
     if (chosenFigures) entry.current?.repeat(chosenFigures)
   }
+  const wide = width !== undefined && width >= cardsBelow
+  const grid = { analysis, rated, chosen, oddSteps, unsentSteps, own, onChoose: setPicked }
   const lastCapture = entries
     .filter((entry) => entry.kind === 'ladder' && !view.record.struckWhy.has(entry.id))
     .reduce<string | undefined>((_, entry) => entry.id, undefined)
@@ -121,22 +127,13 @@ function Ladder() {
         <Link className="plain-link" to={`/trials/${trial.id}/readings`}>
           Import readings
         </Link>
-        <a className="plain-link" href={`/api/trials/${trial.id}/export.csv`} download>
-          Readings (CSV)
-        </a>
-        <a className="plain-link" href={`/api/trials/${trial.id}/figures.csv`} download>
-          Figures (CSV)
-        </a>
-        <a className="plain-link" href={`/api/trials/${trial.id}/export.json`} download>
-          JSON
-        </a>
       </StageHead>
       <div ref={holder} className="overflow-x-auto">
         {layout && (
           <>
             {isStation(revision.unit) ? (
               <StationRibbon analysis={analysis} />
-            ) : (
+            ) : wide ? (
               <Ribbon
                 layout={layout}
                 step={chosenFigures}
@@ -146,21 +143,16 @@ function Ladder() {
                 chosen={place}
                 onChoose={(next) => setPlace(place === next ? undefined : next)}
               />
-            )}
-            <StepGrid
-              layout={layout}
-              analysis={analysis}
-              rated={rated}
-              chosen={chosen}
-              place={place}
-              oddSteps={oddSteps}
-              unsentSteps={unsentSteps}
-              own={own}
-              onChoose={setPicked}
-            />
+            ) : null}
+            {wide ? <StepGrid layout={layout} place={place} {...grid} /> : <StepCards {...grid} />}
             <GradeLegend analysis={analysis} />
             <PlannedNext onTake={(planned) => entry.current?.take(planned)} />
-            <Entry handle={entry} layout={layout} own={own} onCaptured={() => setPicked(undefined)} />
+            <Entry
+              handle={entry}
+              layout={wide ? layout : undefined}
+              own={own}
+              onCaptured={() => setPicked(undefined)}
+            />
             <ColumnChoice state={choice} />
           </>
         )}

@@ -4,6 +4,7 @@ import { useOnRig } from '../catalogue/useOnRig'
 import type { ReportProps } from '../stage'
 import { Fig } from '../ui/Fig'
 import { stepLabel } from './stepLabel'
+import { FitTable } from '../ui/FitTable'
 
 /** The ladder narrow enough for paper, with uncertainties where they decide. */
 export function ReportTable({ state, analysis }: ReportProps) {
@@ -25,55 +26,53 @@ export function ReportTable({ state, analysis }: ReportProps) {
     'η system, %',
   ]
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table text-[0.9rem]">
-        <thead>
-          <tr>
-            {heads.map((head, i) => (
-              <th key={head} className={i > 1 ? 'right' : ''}>
-                {head}
-              </th>
-            ))}
-            {columns.map((chosen) => {
-              const [head, from] = headOf(chosen)
-              return (
-                <th key={sayChosen(chosen)} className="right" title={sayChosen(chosen)}>
-                  {[head, from].filter(Boolean).join(' ')}
-                  {unitOfChosen(chosen) && `, ${unitOfChosen(chosen)}`}
-                </th>
-              )
-            })}
-          </tr>
-        </thead>
-        <tbody>
-          {analysis.ladder.steps.map((step, i) => (
-            <tr key={step.step.id}>
-              <td className="figures">{stepLabel(step, rated, i)}</td>
-              <td>{step.load}</td>
-              {[
-                step.read.V_A,
-                step.read.V_B,
-                step.read.I,
-                step.P_path,
-                step.read.V_C,
-                step.P_C,
-                step.P_loss,
-                step.eta_unit,
-                step.eta_system,
-              ].map((figure, k) => (
-                <td key={k} className="figures right whitespace-nowrap">
-                  <Fig of={figure} bare={k <= 6} />
-                </td>
-              ))}
-              {columnCells(columns, step, on).map((figure, k) => (
-                <td key={k} className="figures right whitespace-nowrap">
-                  <Fig of={figure} bare={2} />
-                </td>
-              ))}
-            </tr>
+    <FitTable className="text-[0.9rem]">
+      <thead>
+        <tr>
+          {heads.map((head, i) => (
+            <th key={head} className={i > 1 ? 'right' : ''}>
+              {head}
+            </th>
           ))}
-        </tbody>
-      </table>
-    </div>
+          {columns.map((chosen) => {
+            const [head, from] = headOf(chosen)
+            return (
+              <th key={sayChosen(chosen)} className="right" title={sayChosen(chosen)}>
+                {[head, from].filter(Boolean).join(' ')}
+                {unitOfChosen(chosen) && `, ${unitOfChosen(chosen)}`}
+              </th>
+            )
+          })}
+        </tr>
+      </thead>
+      <tbody>
+        {analysis.ladder.steps.map((step, i) => (
+          <tr key={step.step.id}>
+            <td className="figures">{stepLabel(step, rated, i)}</td>
+            <td>{step.load}</td>
+            {[
+              step.read.V_A,
+              step.read.V_B,
+              step.read.I,
+              step.P_path,
+              step.read.V_C,
+              step.P_C,
+              step.P_loss,
+              step.eta_unit,
+              step.eta_system,
+            ].map((figure, k) => (
+              <td key={k} className="figures right whitespace-nowrap">
+                <Fig of={figure} bare={k <= 6} />
+              </td>
+            ))}
+            {columnCells(columns, step, on).map((figure, k) => (
+              <td key={k} className="figures right whitespace-nowrap">
+                <Fig of={figure} bare={2} />
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </FitTable>
   )
 }

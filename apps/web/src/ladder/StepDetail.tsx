@@ -127,6 +127,9 @@ export function StepDetail({ figures, settled, on, columns, oddities, place, onC
                 {!place && <span className="text-quiet">{circumstances(entry.reading)}</span>}
               </span>
               {struck !== undefined && <Struck entry={entry.id} why={struck} what="this reading" />}
+              {entry.by !== undefined && entry.by !== trial.by && (
+                <span className="text-quiet">read by {entry.by}</span>
+              )}
               {unsent.has(entry.id) && <span className="text-ochre">▲ unsent</span>}
               {struck === undefined && (
                 <span className="ml-auto flex gap-3 whitespace-nowrap">

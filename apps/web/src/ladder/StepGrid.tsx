@@ -3,7 +3,6 @@ import {
   capturesOf,
   channelOf,
   chosenAtNoLoad,
-  decides,
   headOf,
   readingsOf,
   sayChosen,
@@ -17,19 +16,14 @@ import { useWindow } from '../ui/useNear'
 import { columns, placeHue, places, placeWords, type Layout, type Place } from './columns'
 import type { OwnColumns } from './ownColumns'
 import { stepLabel } from './stepLabel'
+import { bestStep } from './bestStep'
+import type { GridProps } from './gridProps'
 import { StepRow } from './StepRow'
 import { StruckRow } from './StruckRow'
 
-interface Props {
+interface Props extends GridProps {
   readonly layout: Layout
-  readonly analysis: Analysis
-  readonly rated: number | undefined
-  readonly chosen: string | undefined
   readonly place: Place | undefined
-  readonly oddSteps: ReadonlySet<string>
-  readonly unsentSteps: ReadonlySet<string>
-  readonly own: OwnColumns
-  readonly onChoose: (step: string) => void
 }
 
 /** Rows that are drawn together; a long ladder draws those near the window only. */
@@ -111,15 +105,6 @@ function Run({
       />
     )
   })
-}
-
-/** The step of the highest efficiency among those that tell one; of a single step nobody says so. */
-function bestStep(steps: Analysis['ladder']['steps']): string | undefined {
-  const told = steps.flatMap(({ step, carried, eta_unit }) =>
-    carried && decides(eta_unit) ? [{ id: step.id, eta: eta_unit.x.value }] : [],
-  )
-  if (told.length < 2) return undefined
-  return told.reduce((most, one) => (one.eta > most.eta ? one : most)).id
 }
 
 function Heads({ hidden, own }: { readonly hidden: boolean; readonly own: readonly Chosen[] }) {

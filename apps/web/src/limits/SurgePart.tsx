@@ -5,6 +5,7 @@ import type { TrialState } from '../trials/useTrial'
 import { LazyChart } from '../ui/chart/LazyChart'
 import { Fig } from '../ui/Fig'
 import { surgeChart, surgeHeight, surgeLegend, type Machine } from './surgeChart'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   readonly title: string
@@ -66,35 +67,33 @@ export function SurgePart({ title, analysis, findings, machines = none }: Props)
             build={build}
             legend={legend}
           />
-          <div className="overflow-x-auto">
-            <table className="list-table mt-2 max-w-3xl">
-              <thead>
-                <tr>
-                  <th>for</th>
-                  <th className="right">carried, W</th>
-                  <th className="right">VA</th>
-                  <th>by</th>
-                  <th className="right">volts under 90 %, W</th>
-                </tr>
-              </thead>
-              <tbody>
-                {times.map((seconds) => {
-                  const [best, sagged] = [at(curve.points, seconds), at(curve.sagged, seconds)]
-                  return (
-                    <tr key={seconds}>
-                      <td className="figures whitespace-nowrap">
-                        {seconds < 0.05 ? 'one cycle' : sayDuration(seconds)}
-                      </td>
-                      <td className="right">{best ? <Fig of={best.W} hue="ac" /> : '–'}</td>
-                      <td className="figures right">{best?.VA === undefined ? '–' : say(best.VA, '')}</td>
-                      <td className="text-quiet">{(best ?? sagged)?.source.words}</td>
-                      <td className="right">{sagged ? <Fig of={sagged.W} hue="ac" /> : '–'}</td>
-                    </tr>
-                  )
-                })}
-              </tbody>
-            </table>
-          </div>
+          <FitTable className="mt-2 max-w-3xl">
+            <thead>
+              <tr>
+                <th>for</th>
+                <th className="right">carried, W</th>
+                <th className="right">VA</th>
+                <th>by</th>
+                <th className="right">volts under 90 %, W</th>
+              </tr>
+            </thead>
+            <tbody>
+              {times.map((seconds) => {
+                const [best, sagged] = [at(curve.points, seconds), at(curve.sagged, seconds)]
+                return (
+                  <tr key={seconds}>
+                    <td className="figures whitespace-nowrap">
+                      {seconds < 0.05 ? 'one cycle' : sayDuration(seconds)}
+                    </td>
+                    <td className="right">{best ? <Fig of={best.W} hue="ac" /> : '–'}</td>
+                    <td className="figures right">{best?.VA === undefined ? '–' : say(best.VA, '')}</td>
+                    <td className="text-quiet">{(best ?? sagged)?.source.words}</td>
+                    <td className="right">{sagged ? <Fig of={sagged.W} hue="ac" /> : '–'}</td>
+                  </tr>
+                )
+              })}
+            </tbody>
+          </FitTable>
           {promised.map((claim) => (
             <p key={claim.id} className="text-quiet mt-1">
               Promised: {sayClaim(claim)}

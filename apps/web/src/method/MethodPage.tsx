@@ -3,6 +3,7 @@ import Markdown, { type Components } from 'react-markdown'
 import { Link, useParams } from 'react-router'
 import remarkGfm from 'remark-gfm'
 import { contents, readMethod } from './pages'
+import { FitTable } from '../ui/FitTable'
 
 /** A page of the method, or the list of them. */
 export function MethodPage() {
@@ -49,9 +50,5 @@ const components: Components = {
       {children}
     </Link>
   ),
-  table: ({ children }) => (
-    <div className="overflow-x-auto">
-      <table className="list-table">{children}</table>
-    </div>
-  ),
+  table: ({ children }) => <FitTable>{children}</FitTable>,
 }

@@ -3,6 +3,7 @@ import { AddWave } from '../captures/AddWave'
 import { Fig } from '../ui/Fig'
 import { RideDrawing } from './RideDrawing'
 import { StartDrawing } from './StartDrawing'
+import { FitTable } from '../ui/FitTable'
 
 type Attempt = Analysis['motors']['attempts'][number]
 
@@ -42,7 +43,7 @@ export function AttemptDetail({ attempt }: { attempt: Attempt }) {
       <div>
         {fault && <p className="text-ochre mb-2">{fault}</p>}
         {seen && (
-          <table className="list-table">
+          <FitTable>
             <tbody>
               {(
                 [
@@ -73,7 +74,7 @@ export function AttemptDetail({ attempt }: { attempt: Attempt }) {
                 </tr>
               ))}
             </tbody>
-          </table>
+          </FitTable>
         )}
         {attempt.reference && (
           <p className="mt-2">

@@ -5,6 +5,7 @@ import { TakingBack } from '../trials/TakingBack'
 import { Fig } from '../ui/Fig'
 import { Strip } from '../photographs/Strip'
 import { AttemptDetail } from './AttemptDetail'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   readonly record: TrialRecord
@@ -29,8 +30,8 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
   const figures = new Map(analysis.motors.attempts.map((attempt) => [attempt.entry.id, attempt]))
   const columns = editable ? 10 : 9
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table md:min-w-[46rem]">
+    <div>
+      <FitTable className="md:min-w-[46rem]">
         <thead>
           <tr>
             <th>no.</th>
@@ -131,7 +132,7 @@ export function AttemptTable({ record, analysis, editable = false }: Props) {
             )
           })}
         </tbody>
-      </table>
+      </FitTable>
       <TakingBack entry={takingBack} what="this attempt" onDone={() => setTakingBack(undefined)} />
     </div>
   )

@@ -16,6 +16,7 @@ import { useTrial } from '../trials/useTrial'
 import { TextField } from '../ui/form'
 import { outletVolts } from './tryNext'
 import { useOthers, type UnitColumn } from './useOthers'
+import { FitTable } from '../ui/FitTable'
 
 /** As precise as a prediction is. */
 const about = (VA: number) => plain(shortened(VA, 2))
@@ -100,53 +101,51 @@ export function WillStartPage() {
         </p>
       )}
       {machines.length > 0 && (
-        <div className="overflow-x-auto">
-          <table className="list-table min-w-[44rem]">
-            <thead>
-              <tr>
-                <th>machine</th>
-                <th>it asks for, VA</th>
-                {columns.map(({ id, unit, rig }) => (
-                  <th key={id}>
-                    {unit}
-                    <span className="text-quiet block font-normal">on {rig}</span>
-                  </th>
-                ))}
-                <th>smallest shown to start it</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map(({ load, inrush, answers, smallest }) => (
-                <tr key={load.id}>
-                  <td>
-                    <Link className="plain-link" to={`/loads/${load.id}`}>
-                      {load.name}
-                    </Link>
-                  </td>
-                  <td title={inrush.by} className="figures">
-                    {about(inrush.from)}
-                    {inrush.to !== inrush.from &&
-                      (Number.isFinite(inrush.to) ? ` to ${about(inrush.to)}` : ' or more')}
-                  </td>
-                  {answers.map((answer, i) => (
-                    <Cell key={columns[i]?.id ?? i} answer={answer} />
-                  ))}
-                  <td>
-                    {smallest?.unit ?? (
-                      <span className="text-quiet">
-                        none; buy one shown to carry{' '}
-                        {Number.isFinite(inrush.to)
-                          ? `${about(inrush.to)} VA`
-                          : `over ${about(inrush.from)} VA`}{' '}
-                        for a second
-                      </span>
-                    )}
-                  </td>
-                </tr>
+        <FitTable className="min-w-[44rem]">
+          <thead>
+            <tr>
+              <th>machine</th>
+              <th>it asks for, VA</th>
+              {columns.map(({ id, unit, rig }) => (
+                <th key={id}>
+                  {unit}
+                  <span className="text-quiet block font-normal">on {rig}</span>
+                </th>
               ))}
-            </tbody>
-          </table>
-        </div>
+              <th>smallest shown to start it</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ load, inrush, answers, smallest }) => (
+              <tr key={load.id}>
+                <td>
+                  <Link className="plain-link" to={`/loads/${load.id}`}>
+                    {load.name}
+                  </Link>
+                </td>
+                <td title={inrush.by} className="figures">
+                  {about(inrush.from)}
+                  {inrush.to !== inrush.from &&
+                    (Number.isFinite(inrush.to) ? ` to ${about(inrush.to)}` : ' or more')}
+                </td>
+                {answers.map((answer, i) => (
+                  <Cell key={columns[i]?.id ?? i} answer={answer} />
+                ))}
+                <td>
+                  {smallest?.unit ?? (
+                    <span className="text-quiet">
+                      none; buy one shown to carry{' '}
+                      {Number.isFinite(inrush.to)
+                        ? `${about(inrush.to)} VA`
+                        : `over ${about(inrush.from)} VA`}{' '}
+                      for a second
+                    </span>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </FitTable>
       )}
       {!others.ready && !others.failed && <p className="text-quiet mt-1">Looking at other trials …</p>}
       {others.failed && (

@@ -10,6 +10,7 @@ import {
 import { useMemo, type ReactNode } from 'react'
 import type { Found } from './found'
 import type { ReadNeeds } from './form'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   readonly need: OwnNeed
@@ -42,8 +43,8 @@ export function Voltages({ need, read, found }: Props) {
           : `, at ${100 * usualEfficiency} %: no unit’s own figure covers these loads.`}{' '}
         Amps are those of everything at once at nine tenths of nominal volts.
       </p>
-      <div className="mt-2 overflow-x-auto">
-        <table className="list-table max-w-4xl">
+      <div className="mt-2">
+        <FitTable className="max-w-4xl">
           <thead>
             <tr>
               <td />
@@ -87,7 +88,7 @@ export function Voltages({ need, read, found }: Props) {
               cell={({ at: { bar } }) => `${Math.ceil(bar / 5) * 5} mm² or more`}
             />
           </tbody>
-        </table>
+        </FitTable>
       </div>
     </section>
   )

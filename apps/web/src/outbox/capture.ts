@@ -12,6 +12,14 @@ export const moment = (): Required<Pick<Entry, 'at' | 'clock'>> => ({
   clock: { page, seconds: Math.round(performance.now()) / 1000 },
 })
 
+/** Initials of who reads at this browser now. */
+let reader: string | undefined
+
+/** What is captured from now on carries these initials. */
+export const readBy = (initials: string | undefined): void => {
+  reader = initials
+}
+
 type Unmade<E> = E extends Entry ? Omit<E, 'id' | 'at'> & Partial<Pick<E, 'id' | 'at'>> : never
 
 /** What is captured: an entry, without what the moment adds where it is of this moment. */
@@ -28,6 +36,7 @@ export type Captured =
 export function capture(trial: string, made: Made): Captured {
   const checked = safeParse(Entry, {
     id: v7(),
+    ...(reader === undefined ? {} : { by: reader }),
     ...(made.at === undefined ? moment() : {}),
     ...made,
   })

@@ -11,6 +11,7 @@ import {
 } from '@even-watt/core'
 import { Fragment, useState, type ComponentProps } from 'react'
 import { ByHand } from './ByHand'
+import { FitTable } from '../ui/FitTable'
 
 interface Other {
   readonly uses: readonly LoadUse[]
@@ -40,116 +41,114 @@ export function PlanTable(props: Props) {
   const halfWave = (uses: readonly LoadUse[]) =>
     uses.some((use) => loads.find(({ id }) => id === use.load)?.kind === 'half-wave')
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table">
-        <thead>
-          <tr>
-            <th className="right">target</th>
-            <th>connect</th>
-            <th className="right">expected</th>
-            <th className="right">off by</th>
-            <th className="right">at B</th>
-            <th>what to change</th>
-            <th className="no-print" />
-          </tr>
-        </thead>
-        <tbody>
-          {plan.steps.map((step, i) => {
-            const off = step.expected / step.target - 1
-            const inside = Math.abs(off) <= tolerance * 1.000001
-            const point = supply && underPower(supply, step.expected + unit.loss(step.expected))
-            const alarms = supply !== undefined && (!point || point.V_B < unit.alarm)
-            return (
-              <Fragment key={i}>
+    <FitTable>
+      <thead>
+        <tr>
+          <th className="right">target</th>
+          <th>connect</th>
+          <th className="right">expected</th>
+          <th className="right">off by</th>
+          <th className="right">at B</th>
+          <th>what to change</th>
+          <th className="no-print" />
+        </tr>
+      </thead>
+      <tbody>
+        {plan.steps.map((step, i) => {
+          const off = step.expected / step.target - 1
+          const inside = Math.abs(off) <= tolerance * 1.000001
+          const point = supply && underPower(supply, step.expected + unit.loss(step.expected))
+          const alarms = supply !== undefined && (!point || point.V_B < unit.alarm)
+          return (
+            <Fragment key={i}>
+              <tr>
+                <td className="figures right whitespace-nowrap">
+                  {rated ? `${formatNumber((100 * step.target) / rated, 0)} %, ` : ''}
+                  {say(step.target, 'W')}
+                </td>
+                <td>
+                  {name(step.uses)}
+                  {step.locked && <span className="text-quiet"> (locked)</span>}
+                  {halfWave(step.uses) && (
+                    <span className="text-ochre"> ▲ half-wave: a stress test as well as a load</span>
+                  )}
+                </td>
+                <td className="figures right whitespace-nowrap">
+                  {step.uses.length ? say(step.expected, 'W', 4) : '–'}
+                </td>
+                <td className={`figures right whitespace-nowrap ${inside ? '' : 'text-ochre'}`}>
+                  {inside ? '' : '▲ '}
+                  {step.uses.length ? sayOff(off) : ''}
+                </td>
+                <td className={`figures right whitespace-nowrap ${alarms ? 'text-madder' : ''}`}>
+                  {supply === undefined ? '–' : point ? say(point.V_B, 'V', 4) : 'cannot'}
+                  {alarms && ' ■ alarm'}
+                </td>
+                <td>{sayChange(plan.steps[i - 1]?.uses ?? [], step.uses, loads)}</td>
+                <td className="no-print whitespace-nowrap">
+                  <button
+                    type="button"
+                    className="plain-link mr-3"
+                    aria-expanded={open === i}
+                    onClick={() => setOpen(open === i ? undefined : i)}
+                  >
+                    Others
+                  </button>
+                  <button
+                    type="button"
+                    className="plain-link mr-3"
+                    aria-pressed={step.locked}
+                    onClick={() => onLock(i)}
+                  >
+                    {step.locked ? 'Unlock' : 'Lock'}
+                  </button>
+                  <button
+                    type="button"
+                    className="plain-link"
+                    onClick={() => onRemove(i)}
+                    aria-label={`Leave step ${i + 1} out`}
+                  >
+                    Leave out
+                  </button>
+                </td>
+              </tr>
+              {!inside && (
                 <tr>
-                  <td className="figures right whitespace-nowrap">
-                    {rated ? `${formatNumber((100 * step.target) / rated, 0)} %, ` : ''}
-                    {say(step.target, 'W')}
-                  </td>
-                  <td>
-                    {name(step.uses)}
-                    {step.locked && <span className="text-quiet"> (locked)</span>}
-                    {halfWave(step.uses) && (
-                      <span className="text-ochre"> ▲ half-wave: a stress test as well as a load</span>
-                    )}
-                  </td>
-                  <td className="figures right whitespace-nowrap">
-                    {step.uses.length ? say(step.expected, 'W', 4) : '–'}
-                  </td>
-                  <td className={`figures right whitespace-nowrap ${inside ? '' : 'text-ochre'}`}>
-                    {inside ? '' : '▲ '}
-                    {step.uses.length ? sayOff(off) : ''}
-                  </td>
-                  <td className={`figures right whitespace-nowrap ${alarms ? 'text-madder' : ''}`}>
-                    {supply === undefined ? '–' : point ? say(point.V_B, 'V', 4) : 'cannot'}
-                    {alarms && ' ■ alarm'}
-                  </td>
-                  <td>{sayChange(plan.steps[i - 1]?.uses ?? [], step.uses, loads)}</td>
-                  <td className="no-print whitespace-nowrap">
-                    <button
-                      type="button"
-                      className="plain-link mr-3"
-                      aria-expanded={open === i}
-                      onClick={() => setOpen(open === i ? undefined : i)}
-                    >
-                      Others
-                    </button>
-                    <button
-                      type="button"
-                      className="plain-link mr-3"
-                      aria-pressed={step.locked}
-                      onClick={() => onLock(i)}
-                    >
-                      {step.locked ? 'Unlock' : 'Lock'}
-                    </button>
-                    <button
-                      type="button"
-                      className="plain-link"
-                      onClick={() => onRemove(i)}
-                      aria-label={`Leave step ${i + 1} out`}
-                    >
-                      Leave out
-                    </button>
+                  <td />
+                  <td colSpan={6} className="text-ochre">
+                    {sayMissing(step.target, step.expected)}
                   </td>
                 </tr>
-                {!inside && (
-                  <tr>
-                    <td />
-                    <td colSpan={6} className="text-ochre">
-                      {sayMissing(step.target, step.expected)}
-                    </td>
-                  </tr>
-                )}
-                {open === i && (
-                  <tr>
-                    <td />
-                    <td colSpan={6}>
-                      <Others
-                        others={alternatives(i)}
-                        name={name}
-                        onTake={(uses) => {
-                          onTake(i, uses)
-                          setOpen(undefined)
-                        }}
-                      />
-                      <ByHand
-                        {...byHand}
-                        uses={step.uses}
-                        done="Use these"
-                        onDone={(uses) => {
-                          onTake(i, uses)
-                          setOpen(undefined)
-                        }}
-                      />
-                    </td>
-                  </tr>
-                )}
-              </Fragment>
-            )
-          })}
-        </tbody>
-      </table>
-    </div>
+              )}
+              {open === i && (
+                <tr>
+                  <td />
+                  <td colSpan={6}>
+                    <Others
+                      others={alternatives(i)}
+                      name={name}
+                      onTake={(uses) => {
+                        onTake(i, uses)
+                        setOpen(undefined)
+                      }}
+                    />
+                    <ByHand
+                      {...byHand}
+                      uses={step.uses}
+                      done="Use these"
+                      onDone={(uses) => {
+                        onTake(i, uses)
+                        setOpen(undefined)
+                      }}
+                    />
+                  </td>
+                </tr>
+              )}
+            </Fragment>
+          )
+        })}
+      </tbody>
+    </FitTable>
   )
 }
 

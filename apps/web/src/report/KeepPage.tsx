@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, problemOf } from '../api/api'
+import { ExportLinks } from '../trials/ExportLinks'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
 import { answer } from '../ui/answers'
@@ -30,7 +31,7 @@ export function KeepPage() {
           The whole trial in one file, to be imported anywhere: every rig, meter and reading, and what the
           plan used.
         </p>
-        <Exports />
+        <ExportLinks trial={trial.id} />
       </section>
       <section className="mb-6">
         <h2>Begin again</h2>
@@ -64,24 +65,6 @@ export function KeepPage() {
         </Notice>
       )}
     </>
-  )
-}
-
-function Exports() {
-  const { trial } = useTrial()
-  const base = `/api/trials/${trial.id}/export`
-  return (
-    <span className="flex flex-wrap gap-4">
-      <a className="plain-link" href={`${base}.zip`} download>
-        ZIP, with its files
-      </a>
-      <a className="plain-link" href={`${base}.json`} download>
-        JSON alone
-      </a>
-      <a className="plain-link" href={`${base}.csv`} download>
-        Readings as CSV
-      </a>
-    </span>
   )
 }
 
@@ -123,7 +106,7 @@ function DeleteForGood() {
     <section>
       <h2>Delete it for good</h2>
       <p className="mb-2 max-w-prose">First take a copy along; it is the only way back:</p>
-      <Exports />
+      <ExportLinks trial={trial.id} />
       <form
         noValidate
         className="mt-3 max-w-md"

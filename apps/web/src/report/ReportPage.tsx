@@ -8,6 +8,8 @@ import { PublishPart } from '../editions/PublishPart'
 import type { ReportProps } from '../stage'
 import { useStages } from '../trials/stageContext'
 import { useTrial, type TrialState } from '../trials/useTrial'
+import { useStage } from '../trials/stageContext'
+import { StageTabs } from '../trials/StageTabs'
 import { shortDate } from '../ui/dates'
 import { PaperChoice } from '../ui/PaperChoice'
 import { Section } from '../ui/Section'
@@ -31,6 +33,7 @@ export function ReportPage() {
     [trial, view],
   )
   const composition = useReport(state)
+  const stage = useStage()
   if (!newest) return null
   const shownNothing = !composition.blocks.some(({ shown, words }) => shown && words?.trim() !== '')
   const notYet = unsent.size
@@ -42,6 +45,7 @@ export function ReportPage() {
         : 'Nothing was read in this trial yet: there is nothing to publish.'
   return (
     <div className="mx-auto max-w-[900px] print:max-w-none">
+      {stage && <StageTabs stage={stage} />}
       <PaperChoice />
       <ComposePart composition={composition} />
       <article ref={page}>

@@ -1,6 +1,7 @@
 import type { StoredRig } from '@even-watt/contract'
 import { quantityData } from '@even-watt/core'
 import { partName } from './partName'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   readonly rig: StoredRig
@@ -14,7 +15,7 @@ export function HungMeters({ rig, meters }: Props) {
     <>
       <h2 className="mt-4">Meters at the taps</h2>
       {rig.assignments.length ? (
-        <table className="list-table max-w-2xl">
+        <FitTable className="max-w-2xl">
           <thead>
             <tr>
               <th>quantity</th>
@@ -38,7 +39,7 @@ export function HungMeters({ rig, meters }: Props) {
               </tr>
             ))}
           </tbody>
-        </table>
+        </FitTable>
       ) : (
         <p>No meter is hung up: readings carry no uncertainty and settle no claim.</p>
       )}

@@ -5,6 +5,7 @@ import { readNumber, typed } from '../ui/form'
 import { changeBlock, moveBlock, orderOf, removeBlock, withField } from './edit'
 import { momentOn, type Clock } from './days'
 import { percent, sayLength, sayPart, sayStretch } from './words'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   readonly schedule: Schedule
@@ -31,76 +32,74 @@ export function BlockList({ schedule, stands, late, clock, chosen, onChoose, onC
     moved.current = id
   }
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table">
-        <thead>
-          <tr>
-            <th className="right">no.</th>
-            <th>from, to</th>
-            <th className="min-w-[11rem]">what</th>
-            <th className="right">takes</th>
-            <th className="right">bank, %</th>
-            <th className="no-print">length, min</th>
-            <th className="no-print">not before</th>
-            <th className="no-print" />
-          </tr>
-        </thead>
-        <tbody>
-          {stands.placed.map((stretch, i) => {
-            const block = schedule.blocks.find(({ id }) => id === stretch.block)
-            if (!block) return null
-            const minutesLate = late.get(placedKey(stretch))
-            return (
-              <tr
-                key={placedKey(stretch)}
-                id={stretch.part ? undefined : `block ${block.id}`}
-                tabIndex={stretch.part ? undefined : 0}
-                aria-label={stretch.part ? undefined : sayStretch(stretch)}
-                className={block.id === chosen ? 'bg-chosen' : ''}
-                onFocus={() => onChoose(block.id)}
-                onKeyDown={(event) => {
-                  if (stretch.part || !event.altKey || stretch.state !== 'planned') return
-                  if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return
-                  event.preventDefault()
-                  move(block.id, event.key === 'ArrowUp' ? -1 : 1)
-                }}
-              >
-                <td className="figures right">{i + 1}</td>
-                <td className="figures whitespace-nowrap">
-                  {clock.time(stretch.from)}–{clock.time(stretch.to)}
-                  {(i === 0 || clock.date(stretch.from) !== clock.date(stands.placed[i - 1]?.from ?? 0)) && (
-                    <span className="text-quiet block font-sans text-[0.85rem]">
-                      {clock.date(stretch.from)}
-                    </span>
-                  )}
-                </td>
-                <td>
-                  <What stretch={stretch} fixed={block.fixed} />
-                  {minutesLate !== undefined && stretch.state === 'planned' && (
-                    <span className="text-ochre"> ▲ {sayLength(minutesLate)} later than planned</span>
-                  )}
-                </td>
-                <td className="figures right whitespace-nowrap">{sayLength(stretch.to - stretch.from)}</td>
-                <td className="figures right whitespace-nowrap">{chargeOf(stretch)}</td>
-                {stretch.part || stretch.state !== 'planned' ? (
-                  <td colSpan={3} className="no-print" />
-                ) : (
-                  <Fields
-                    block={block}
-                    schedule={schedule}
-                    starts={stretch.from}
-                    ends={stretch.to}
-                    clock={clock}
-                    onChange={onChange}
-                    onMove={(by) => move(block.id, by)}
-                  />
+    <FitTable>
+      <thead>
+        <tr>
+          <th className="right">no.</th>
+          <th>from, to</th>
+          <th className="min-w-[11rem]">what</th>
+          <th className="right">takes</th>
+          <th className="right">bank, %</th>
+          <th className="no-print">length, min</th>
+          <th className="no-print">not before</th>
+          <th className="no-print" />
+        </tr>
+      </thead>
+      <tbody>
+        {stands.placed.map((stretch, i) => {
+          const block = schedule.blocks.find(({ id }) => id === stretch.block)
+          if (!block) return null
+          const minutesLate = late.get(placedKey(stretch))
+          return (
+            <tr
+              key={placedKey(stretch)}
+              id={stretch.part ? undefined : `block ${block.id}`}
+              tabIndex={stretch.part ? undefined : 0}
+              aria-label={stretch.part ? undefined : sayStretch(stretch)}
+              className={block.id === chosen ? 'bg-chosen' : ''}
+              onFocus={() => onChoose(block.id)}
+              onKeyDown={(event) => {
+                if (stretch.part || !event.altKey || stretch.state !== 'planned') return
+                if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return
+                event.preventDefault()
+                move(block.id, event.key === 'ArrowUp' ? -1 : 1)
+              }}
+            >
+              <td className="figures right">{i + 1}</td>
+              <td className="figures whitespace-nowrap">
+                {clock.time(stretch.from)}–{clock.time(stretch.to)}
+                {(i === 0 || clock.date(stretch.from) !== clock.date(stands.placed[i - 1]?.from ?? 0)) && (
+                  <span className="text-quiet block font-sans text-[0.85rem]">
+                    {clock.date(stretch.from)}
+                  </span>
                 )}
-              </tr>
-            )
-          })}
-        </tbody>
-      </table>
-    </div>
+              </td>
+              <td>
+                <What stretch={stretch} fixed={block.fixed} />
+                {minutesLate !== undefined && stretch.state === 'planned' && (
+                  <span className="text-ochre"> ▲ {sayLength(minutesLate)} later than planned</span>
+                )}
+              </td>
+              <td className="figures right whitespace-nowrap">{sayLength(stretch.to - stretch.from)}</td>
+              <td className="figures right whitespace-nowrap">{chargeOf(stretch)}</td>
+              {stretch.part || stretch.state !== 'planned' ? (
+                <td colSpan={3} className="no-print" />
+              ) : (
+                <Fields
+                  block={block}
+                  schedule={schedule}
+                  starts={stretch.from}
+                  ends={stretch.to}
+                  clock={clock}
+                  onChange={onChange}
+                  onMove={(by) => move(block.id, by)}
+                />
+              )}
+            </tr>
+          )
+        })}
+      </tbody>
+    </FitTable>
   )
 }
 

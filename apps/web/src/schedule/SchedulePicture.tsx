@@ -1,6 +1,6 @@
 import type { Stretch } from '@even-watt/core'
 import { formatNumber, say } from '@even-watt/core'
-import { useMemo, useState } from 'react'
+import { useMemo, useState, type PointerEvent } from 'react'
 import { useWidth } from '../ui/useWidth'
 import type { Clock } from './days'
 import { pictureOf, placeAt, rows, type DrawnStretch, type Picture } from './picture'
@@ -20,6 +20,14 @@ interface Props {
 /** Width of a letter, about, px. */
 const letter = 7
 
+/** Where on the picture a pointer is, px of its own: it may be drawn smaller. */
+function placeOf({ clientX, currentTarget }: PointerEvent<SVGElement>): number {
+  const svg = currentTarget.ownerSVGElement ?? currentTarget
+  const { left, width } = svg.getBoundingClientRect()
+  const own = Number(svg.getAttribute('width'))
+  return ((clientX - left) * own) / (width || own)
+}
+
 /** The schedule in one picture: blocks in time, the state of charge and the watts at the outlet under them. */
 export function SchedulePicture({ placed, clock, now, chosen, onChoose, onMove }: Props) {
   const [holder, width = 900] = useWidth<HTMLDivElement>()
@@ -30,15 +38,15 @@ export function SchedulePicture({ placed, clock, now, chosen, onChoose, onMove }
   const last = placed.at(-1)
   if (!first || !last) return null
   return (
-    <div ref={holder} className="overflow-x-auto">
+    <div ref={holder}>
       <svg
         width={picture.width}
-        height={rows.height}
+        viewBox={`0 0 ${picture.width} ${rows.height}`}
         role="img"
         aria-label={`Schedule from ${clock.both(first.from)} to ${clock.both(last.to)}: ${placed.length} stretches; the bank ends at ${percent(last.pieces.at(-1)?.charge[1] ?? 0)}.`}
-        className="block select-none"
+        className="block h-auto max-w-full select-none"
         onPointerMove={(event) => {
-          if (drag) setDrag({ ...drag, x: event.nativeEvent.offsetX })
+          if (drag) setDrag({ ...drag, x: placeOf(event) })
         }}
         onPointerUp={() => {
           if (drag && moved) onMove?.(drag.block, placeAt(picture, drag.x))
@@ -111,7 +119,7 @@ function Box({
           : 'var(--raised)'
   return (
     <g
-      onPointerDown={(event) => onDown(event.nativeEvent.offsetX)}
+      onPointerDown={(event) => onDown(placeOf(event))}
       style={{ cursor: stretch.part ? 'default' : 'grab', touchAction: 'none' }}
     >
       <title>{`${index + 1}. ${words}${stretch.because ? `: ${stretch.because}` : ''}`}</title>

@@ -40,13 +40,15 @@ const screens: readonly Place[] = [
   { words: 'Start a trial', to: '/trials/new' },
   { words: 'Import a trial', to: '/import', looked: 'file archive ZIP JSON' },
   {
-    words: 'This bench: mains, currency, units',
+    words: 'Settings: mains, currency, units of this bench',
     to: '/settings',
     looked:
       'temperature Fahrenheit Celsius feet metres pounds AWG decimal comma horsepower torque country voltage',
   },
   { words: 'What a use needs', to: '/settings/uses', looked: 'suits needs fridge sensitive' },
   { words: 'Phone: let one in', to: '/phone', looked: 'QR telephone tablet device' },
+  { words: 'Back up and restore', to: '/backup', looked: 'backup save copy stick restore' },
+  { words: 'Begin in a minute', to: '/begin', looked: 'start new trial quick' },
   { words: 'Method: how every figure is worked', to: '/method', looked: 'formula help manual' },
 ]
 

@@ -2,6 +2,7 @@ import { isFigure, sayFigure, type Analysis, plain } from '@even-watt/core'
 import { useState } from 'react'
 import { TakingBack } from '../trials/TakingBack'
 import { Fig } from '../ui/Fig'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   /** The rigs whose load tests stand beside each other. */
@@ -23,8 +24,8 @@ export function LoadTestTable({ analyses, editable }: Props) {
     .sort((a, b) => a.R.x.value - b.R.x.value)
     .filter((_, i, all) => i === 0 || i === all.length - 1)
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table max-w-4xl">
+    <div>
+      <FitTable className="max-w-4xl">
         <thead>
           <tr>
             {several && <th>rig</th>}
@@ -76,7 +77,7 @@ export function LoadTestTable({ analyses, editable }: Props) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </FitTable>
       {best && worst && best.what !== worst.what && (
         <p>
           {worst.what} has {sayFigure(worst.R)}, {best.what} {sayFigure(best.R)}: compare these, not their

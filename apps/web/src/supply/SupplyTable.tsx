@@ -1,5 +1,6 @@
 import { isFigure, isFit, sayFigure, type Derived, type SupplyEvidence } from '@even-watt/core'
 import { Fig } from '../ui/Fig'
+import { FitTable } from '../ui/FitTable'
 
 /** E, R_source and R_path by every way they are known. */
 export function SupplyTable({ supply }: { supply: SupplyEvidence }) {
@@ -16,8 +17,8 @@ export function SupplyTable({ supply }: { supply: SupplyEvidence }) {
     ['R_total', 'behind the terminals', fitted('B', 'R'), none, none, none],
   ]
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table max-w-5xl">
+    <div>
+      <FitTable className="max-w-5xl">
         <thead>
           <tr>
             <th>figure</th>
@@ -41,7 +42,7 @@ export function SupplyTable({ supply }: { supply: SupplyEvidence }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </FitTable>
       {isFit(atA) && atA.drift && isFigure(atA.drift) && (
         <p className="text-quiet">
           The rest voltage drifted by {sayFigure(atA.drift)} per hour; the fit allows for it.

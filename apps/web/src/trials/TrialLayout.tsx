@@ -11,6 +11,7 @@ import { ShowWorking } from '../ui/ShowWorking'
 import { namesOf } from './naming'
 import { StagesContext, useStages } from './stageContext'
 import { TrialContext, useTrialView, useWorked, type TrialState } from './useTrial'
+import { TrialHead } from './TrialHead'
 import { WorkOrder } from './WorkOrder'
 
 /** The working of a figure that was looked for: fetched only then. */
@@ -26,7 +27,7 @@ export function TrialLayout({ groups }: { groups: readonly StageGroup[] }) {
   const query = api.useTrialQuery(id)
   return (
     <StagesContext value={stages}>
-      <div className="flex flex-1 flex-col md:flex-row">
+      <div className="flex flex-1 flex-col">
         <Loaded query={query} what="the trial">
           {(trial) => <Inside key={trial.id} trial={trial} groups={groups} />}
         </Loaded>
@@ -64,30 +65,33 @@ function Inside({ trial, groups }: { trial: Trial; groups: readonly StageGroup[]
     <ShowWorking methodFor={pageFor} nameSource={names.nameSource} nameEntry={names.nameEntry}>
       <StagesContext value={stages}>
         <TrialContext value={state}>
-          <WorkOrder state={state} groups={groups} />
-          <div className="min-w-0 flex-1 px-5 py-4">
-            {stages.map(({ words, strip }) =>
-              strip?.when(state) ? (
-                <Suspense key={words}>
-                  <strip.Part />
-                </Suspense>
-              ) : null,
-            )}
-            <Loaded query={query} what="its readings">
-              {() => (
-                <>
-                  {asked !== null && (
-                    <Suspense>
-                      <FoundFigure.Part id={asked} analysis={analysis} />
-                    </Suspense>
-                  )}
-                  <Outlet />
-                  <Suspense>
-                    <PageFigures.Part page={page} analysis={analysis} analyses={view.analyses} />
+          <TrialHead trial={trial} />
+          <div className="flex flex-1 flex-col md:flex-row">
+            <WorkOrder state={state} groups={groups} />
+            <div className="min-w-0 flex-1 px-5 py-4 max-sm:px-3">
+              {stages.map(({ words, strip }) =>
+                strip?.when(state) ? (
+                  <Suspense key={words}>
+                    <strip.Part />
                   </Suspense>
-                </>
+                ) : null,
               )}
-            </Loaded>
+              <Loaded query={query} what="its readings">
+                {() => (
+                  <>
+                    {asked !== null && (
+                      <Suspense>
+                        <FoundFigure.Part id={asked} analysis={analysis} />
+                      </Suspense>
+                    )}
+                    <Outlet />
+                    <Suspense>
+                      <PageFigures.Part page={page} analysis={analysis} analyses={view.analyses} />
+                    </Suspense>
+                  </>
+                )}
+              </Loaded>
+            </div>
           </div>
         </TrialContext>
       </StagesContext>

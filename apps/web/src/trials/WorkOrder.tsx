@@ -1,7 +1,6 @@
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { Link, useLocation } from 'react-router'
 import { pathOf, type Progress, type Stage, type StageGroup } from '../stage'
-import { shortDate } from '../ui/dates'
 import type { TrialState } from './useTrial'
 
 const halfDisc = 'M6 1a5 5 0 0 0 0 10z'
@@ -40,7 +39,6 @@ interface Props {
 /** What a trial is worked through, in order: navigation and progress at once. The part on screen shows its stages. */
 export function WorkOrder({ state, groups }: Props) {
   const { pathname } = useLocation()
-  const strip = useRef<HTMLElement>(null)
   const { trial, worked, analysis } = state
   const known = worked && {
     ...state,
@@ -49,11 +47,6 @@ export function WorkOrder({ state, groups }: Props) {
       worked.analyses.find(({ record }) => record.revision.number === analysis.record.revision.number) ??
       analysis,
   }
-  const wordsAreThere = known !== undefined
-  // On a phone the strip stands at the stage on screen.
-  useEffect(() => {
-    strip.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
-  }, [pathname, wordsAreThere])
   const { unit } = analysis.record.revision
   const page = pathname.slice(`/trials/${trial.id}/`.length)
   const [more, setMore] = useState(false)
@@ -63,16 +56,9 @@ export function WorkOrder({ state, groups }: Props) {
   const to = (stage: Stage) => `/trials/${trial.id}/${pathOf(stage)}`
   return (
     <nav
-      ref={strip}
       aria-label="Work order"
-      className="no-print flex shrink-0 gap-1 overflow-x-auto border-b border-rule px-3 py-2 md:block md:w-[180px] md:border-r md:border-b-0 md:px-0 md:py-4"
+      className="no-print flex shrink-0 flex-wrap border-b border-rule px-1 md:block md:w-[180px] md:border-r md:border-b-0 md:px-0 md:py-4"
     >
-      <div className="hidden px-5 pb-4 md:block">
-        <p className="font-bold break-words">{trial.title}</p>
-        <p className="text-quiet text-[0.85rem]">
-          {trial.by} · <time dateTime={trial.startedAt}>{shortDate(trial.startedAt)}</time>
-        </p>
-      </div>
       {groups.map((group) => {
         const stages = group.stages.filter(
           (stage) =>
@@ -89,7 +75,7 @@ export function WorkOrder({ state, groups }: Props) {
         const isOpen = group.stages.some(isHere)
         const alone = stages.length === 1
         return (
-          <div key={group.words} className="flex shrink-0 md:block">
+          <div key={group.words} className="contents md:block">
             <Step
               to={to(opens)}
               words={group.words}
@@ -97,26 +83,28 @@ export function WorkOrder({ state, groups }: Props) {
               current={isOpen && alone}
               open={isOpen}
             />
-            {isOpen &&
-              !alone &&
-              stages.map((stage) => (
-                <Step
-                  key={stage.words}
-                  inner
-                  to={to(stage)}
-                  words={stage.words}
-                  place={states.get(stage) ?? notYet}
-                  current={isHere(stage)}
-                  open={isHere(stage)}
-                />
-              ))}
+            {isOpen && !alone && (
+              <div className="flex flex-wrap border-rule max-md:order-last max-md:w-full max-md:border-t md:block">
+                {stages.map((stage) => (
+                  <Step
+                    key={stage.words}
+                    inner
+                    to={to(stage)}
+                    words={stage.words}
+                    place={states.get(stage) ?? notYet}
+                    current={isHere(stage)}
+                    open={isHere(stage)}
+                  />
+                ))}
+              </div>
+            )}
           </div>
         )
       })}
       {isMore && (
         <button
           type="button"
-          className="plain-link shrink-0 px-2 text-left md:ml-5 md:px-0"
+          className="text-quiet shrink-0 px-2 text-left underline md:ml-5 md:px-0"
           onClick={() => setMore(true)}
         >
           More tests
@@ -142,15 +130,15 @@ function Step({ to, words, place: { said, done }, current, open, inner = false }
     <Link
       to={to}
       {...(current ? { 'aria-current': 'page' as const } : {})}
-      className={`flex shrink-0 gap-3 px-2 py-1 md:border-l-4 md:py-1.5 ${inner ? 'md:pl-8' : 'md:pl-4'} ${current ? 'border-ink bg-raised font-bold' : `border-transparent hover:bg-raised ${open ? 'font-bold' : ''}`}`}
+      className={`flex shrink-0 items-center gap-1.5 px-2 md:items-start md:gap-3 md:border-l-4 md:py-1.5 ${inner ? 'md:pl-8' : 'md:pl-4'} ${current ? 'border-ink bg-raised font-bold' : `border-transparent hover:bg-raised ${open ? 'font-bold' : ''}`}`}
     >
-      <svg width="12" height="12" className="mt-1.5 shrink-0" role="img" aria-label={markWords[done]}>
+      <svg width="12" height="12" className="shrink-0 md:mt-1.5" role="img" aria-label={markWords[done]}>
         <circle cx="6" cy="6" r="5" fill={done === 'whole' ? 'currentColor' : 'none'} stroke="currentColor" />
         {done === 'part' && <path d={halfDisc} fill="currentColor" />}
       </svg>
       <span>
         {words}
-        {said && <span className="text-quiet block text-[0.85rem] font-normal">{said}</span>}
+        {said && <span className="text-quiet block text-[0.85rem] font-normal max-md:hidden">{said}</span>}
       </span>
     </Link>
   )

@@ -53,7 +53,8 @@ export function namesOf(
     const entry = readings.get(id)
     if (!entry) return undefined
     const what = namesIn(stages, entry) ?? entry.kind
-    return `Rig ${entry.revision}, ${what}, ${shortTime(entry.at)}`
+    const by = entry.by === undefined || entry.by === trial.by ? '' : `, read by ${entry.by}`
+    return `Rig ${entry.revision}, ${what}, ${shortTime(entry.at)}${by}`
   }
   return { nameSource, nameEntry }
 }

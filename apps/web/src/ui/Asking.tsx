@@ -7,12 +7,14 @@ interface Props {
   readonly title: string
   readonly label: string
   readonly action: string
+  /** Letters at most. */
+  readonly most?: number
   readonly onAnswer: (why: string) => void
   readonly onClose: () => void
 }
 
 /** Asks for a reason in words; nothing is taken back, kept or changed without one. */
-export function Asking({ open, title, label, action, onAnswer, onClose }: Props) {
+export function Asking({ open, title, label, action, most = 300, onAnswer, onClose }: Props) {
   const { register, handleSubmit, reset, control } = useForm({ defaultValues: { why: '' } })
   const why = useWatch({ control, name: 'why' })
   const submit = handleSubmit((answer) => {
@@ -27,7 +29,7 @@ export function Asking({ open, title, label, action, onAnswer, onClose }: Props)
         <DialogPanel className="w-full max-w-md border border-ink bg-raised p-4">
           <form onSubmit={(event) => void submit(event)}>
             <DialogTitle className="text-lg font-bold">{title}</DialogTitle>
-            <TextField label={label} {...register('why')} maxLength={300} autoFocus className="mt-2" />
+            <TextField label={label} {...register('why')} maxLength={most} autoFocus className="mt-2" />
             <div className="mt-3 flex gap-2">
               <button type="submit" className="action action-main" disabled={!why.trim()}>
                 {action}

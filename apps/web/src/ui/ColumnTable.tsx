@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { FitTable } from './FitTable'
 
 interface Props {
   readonly headings: readonly string[]
@@ -15,37 +16,35 @@ interface Props {
 /** A table of a stranger with its headings, a choice under each, and its first rows to choose by. */
 export function ColumnTable({ headings, rows, choice, isUsed = () => true, firstRow }: Props) {
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table">
-        <thead>
-          <tr>
-            {firstRow !== undefined && <th>row</th>}
-            {headings.map((heading, i) => (
-              <th key={i} className="min-w-32 align-top">
-                <span className="block max-w-44 truncate" title={heading}>
-                  {heading || `column ${i + 1}`}
-                </span>
-                {choice(i, heading || String(i + 1))}
-              </th>
+    <FitTable>
+      <thead>
+        <tr>
+          {firstRow !== undefined && <th>row</th>}
+          {headings.map((heading, i) => (
+            <th key={i} className="min-w-32 align-top">
+              <span className="block max-w-44 truncate" title={heading}>
+                {heading || `column ${i + 1}`}
+              </span>
+              {choice(i, heading || String(i + 1))}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row, i) => (
+          <tr key={i}>
+            {firstRow !== undefined && <td className="figures text-quiet">{firstRow + i}</td>}
+            {headings.map((_, k) => (
+              <td
+                key={k}
+                className={`figures max-w-44 truncate ${isUsed(k) ? '' : 'text-quiet line-through'}`}
+              >
+                {row[k]}
+              </td>
             ))}
           </tr>
-        </thead>
-        <tbody>
-          {rows.map((row, i) => (
-            <tr key={i}>
-              {firstRow !== undefined && <td className="figures text-quiet">{firstRow + i}</td>}
-              {headings.map((_, k) => (
-                <td
-                  key={k}
-                  className={`figures max-w-44 truncate ${isUsed(k) ? '' : 'text-quiet line-through'}`}
-                >
-                  {row[k]}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+        ))}
+      </tbody>
+    </FitTable>
   )
 }

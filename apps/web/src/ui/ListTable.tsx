@@ -1,5 +1,6 @@
 import type { ReactTable, RowData } from '@tanstack/react-table'
 import type { Features } from './table'
+import { FitTable } from './FitTable'
 
 interface Props<Item extends RowData> {
   readonly table: ReactTable<Features, Item>
@@ -14,8 +15,8 @@ const ways = { asc: 'ascending', desc: 'descending' } as const
 export function ListTable<Item extends RowData>({ table, label, none }: Props<Item>) {
   const { rows } = table.getRowModel()
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table" aria-label={label}>
+    <div>
+      <FitTable aria-label={label}>
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
@@ -63,7 +64,7 @@ export function ListTable<Item extends RowData>({ table, label, none }: Props<It
             </tr>
           ))}
         </tbody>
-      </table>
+      </FitTable>
       {rows.length === 0 && <p className="text-quiet py-3">{none}</p>}
     </div>
   )

@@ -39,7 +39,7 @@ interface Props {
 
 /** The frame of every screen: sections, what is unsent, ways to get anywhere. */
 export function Shell({ stages, palette: { Part: Palette, fetch: fetchPalette } }: Props) {
-  const [open, setOpen] = useState<'palette' | 'keys' | undefined>()
+  const [open, setOpen] = useState<'palette' | 'keys' | 'sections' | undefined>()
   const theme = useTheme()
   const close = () => setOpen(undefined)
   // The screen that is left stands until the next one is there; where that takes a while it is seen to.
@@ -72,7 +72,7 @@ export function Shell({ stages, palette: { Part: Palette, fetch: fetchPalette } 
       <a href="#main" className="sr-only focus:not-sr-only focus:p-2">
         To the content
       </a>
-      <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-5 py-2">
+      <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-5 py-2 max-sm:px-3 max-sm:py-0.5">
         <Link to="/" className="flex items-center gap-2 text-[1.15rem] font-bold">
           <svg width="22" height="14" aria-hidden="true">
             <rect width="22" height="4" y="1" fill="var(--copper)" />
@@ -80,11 +80,16 @@ export function Shell({ stages, palette: { Part: Palette, fetch: fetchPalette } 
           </svg>
           Even Watt
         </Link>
-        <nav className="flex flex-wrap gap-x-4" aria-label="Sections">
+        <nav
+          id="sections"
+          className={`flex flex-wrap gap-x-4 max-sm:order-last max-sm:w-full ${open === 'sections' ? '' : 'max-sm:hidden'}`}
+          aria-label="Sections"
+        >
           {sections.map(([to, words]) => (
             <NavLink
               key={to}
               to={to}
+              onClick={close}
               className={({ isActive }) =>
                 isActive ? 'font-bold whitespace-nowrap' : 'text-quiet hover:text-ink whitespace-nowrap'
               }
@@ -95,10 +100,23 @@ export function Shell({ stages, palette: { Part: Palette, fetch: fetchPalette } 
         </nav>
         <div className="ml-auto flex items-center gap-4">
           <OutboxMark />
+          <button
+            type="button"
+            className="text-quiet sm:hidden"
+            aria-expanded={open === 'sections'}
+            aria-controls="sections"
+            onClick={() => setOpen(open === 'sections' ? undefined : 'sections')}
+          >
+            Sections
+          </button>
           <button type="button" className="text-quiet hover:text-ink" onClick={() => setOpen('palette')}>
             Go anywhere <span className="kbd">Ctrl K</span>
           </button>
-          <button type="button" className="text-quiet hover:text-ink" onClick={() => setOpen('keys')}>
+          <button
+            type="button"
+            className="text-quiet hover:text-ink max-sm:hidden"
+            onClick={() => setOpen('keys')}
+          >
             Keys <span className="kbd">?</span>
           </button>
           <button

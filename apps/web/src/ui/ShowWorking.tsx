@@ -16,6 +16,7 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useCallback, useMemo, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { Working, type NameSource } from './working'
+import { FitTable } from './FitTable'
 
 interface Props {
   readonly nameSource: NameSource
@@ -141,7 +142,7 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
       {lines.length === 0 ? (
         <p>None is known: no meter is named, or the value is exact.</p>
       ) : (
-        <table className="list-table">
+        <FitTable>
           <thead>
             <tr>
               <th>source</th>
@@ -176,7 +177,7 @@ function WorkingOf({ figure, methodPage, nameSource, nameEntry, onOpen, onBack, 
               <td className="figures right">± {plain(shortened(expanded(figure.x) * factor, 2))}</td>
             </tr>
           </tbody>
-        </table>
+        </FitTable>
       )}
 
       {names.size > 0 && (

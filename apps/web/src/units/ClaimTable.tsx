@@ -1,6 +1,7 @@
 import type { StoredUnit } from '@even-watt/contract'
 import { sayClaim } from '@even-watt/core'
 import { Strip } from '../photographs/Strip'
+import { FitTable } from '../ui/FitTable'
 
 interface Props {
   readonly unit: StoredUnit
@@ -12,7 +13,7 @@ interface Props {
 export function ClaimTable({ unit, photographs = false }: Props) {
   if (!unit.claims.length) return <p>No claim was copied from the label, so there is nothing to judge.</p>
   return (
-    <table className="list-table max-w-4xl">
+    <FitTable className="max-w-4xl">
       <thead>
         <tr>
           <th>what</th>
@@ -38,7 +39,7 @@ export function ClaimTable({ unit, photographs = false }: Props) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </FitTable>
   )
 }
 

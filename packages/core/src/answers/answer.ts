@@ -46,8 +46,9 @@ export interface Asked {
 export interface Asking {
   readonly id: Question
   readonly place: Place
+  readonly asks: string
   /** Of this unit: "Does it give its 900 W?" */
-  readonly asks: (asked: Asked) => string
+  readonly asksOf?: (asked: Asked) => string | undefined
   /** The page on which its readings stand. */
   readonly page: string
   /** Units that nobody asks it of have it not. */

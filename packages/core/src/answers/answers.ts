@@ -3,7 +3,7 @@ import type { Answered, Asked, Asking } from './answer'
 import { judgedBy } from './claims'
 import { battery } from './questions/battery'
 import { gives } from './questions/gives'
-import { keepOf } from './questions/keep'
+import { keepAsks, keepOf } from './questions/keep'
 import { lasts } from './questions/lasts'
 import { leads } from './questions/leads'
 import { nothing } from './questions/nothing'
@@ -42,10 +42,23 @@ export const questionsOf = (asked: Asked): readonly Question[] => {
   })
 }
 
+/** A question in words. */
+export interface InWords {
+  readonly id: Question
+  readonly asks: string
+}
+
+const asksKeep: InWords = { id: 'keep', asks: keepAsks }
+
+/** Every question, of a unit that nothing is known of yet. */
+export const inWords: readonly InWords[] = [...askings.map(({ id, asks }) => ({ id, asks })), asksKeep]
+
 /** Every question that could be asked of a unit, as it would be asked. */
-export const askable = (asked: Asked): readonly { readonly id: Question; readonly asks: string }[] => [
-  ...askings.filter(({ suits }) => suits?.(asked) ?? true).map(({ id, asks }) => ({ id, asks: asks(asked) })),
-  { id: 'keep', asks: 'Do I keep it?' },
+export const askable = (asked: Asked): readonly InWords[] => [
+  ...askings
+    .filter(({ suits }) => suits?.(asked) ?? true)
+    .map(({ id, asks, asksOf }) => ({ id, asks: asksOf?.(asked) ?? asks })),
+  asksKeep,
 ]
 
 /** The questions of a trial with their answers, in a tester’s order; what was not asked is not there (docs/method/answers.md). */
@@ -53,11 +66,11 @@ export function answersOf(asked: Asked): Answered[] {
   const wanted = new Set(questionsOf(asked))
   const answered = askings
     .filter(({ id }) => wanted.has(id))
-    .map(({ id, asks, place, page, know, judgedBy: quantities }): Answered => {
+    .map(({ id, asks, asksOf, place, page, know, judgedBy: quantities }): Answered => {
       const known = know(asked)
       return {
         id,
-        asks: asks(asked),
+        asks: asksOf?.(asked) ?? asks,
         place,
         page,
         ...(quantities ? judgedBy(quantities, known, asked) : known),

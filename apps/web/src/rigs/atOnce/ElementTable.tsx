@@ -1,5 +1,6 @@
 import { formatNumber, ownDrop, type ElementState, say } from '@even-watt/core'
 import { sayTemperature } from '@even-watt/core'
+import { FitTable } from '../../ui/FitTable'
 
 interface Props {
   readonly states: readonly ElementState[]
@@ -11,9 +12,9 @@ interface Props {
 /** What each element drops and gives off at a current, and how warm it gets. */
 export function ElementTable({ states, current, count }: Props) {
   return (
-    <div className="min-w-0 overflow-x-auto">
+    <div className="min-w-0">
       <h3 className="font-semibold">Each element at {current} A, in path order</h3>
-      <table className="list-table">
+      <FitTable>
         <thead>
           <tr>
             <th>element</th>
@@ -46,7 +47,7 @@ export function ElementTable({ states, current, count }: Props) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </FitTable>
     </div>
   )
 }

@@ -1,5 +1,6 @@
 import type { Rig } from '@even-watt/contract'
 import { formatNumber, minimumBms, say, type LinkRating } from '@even-watt/core'
+import { FitTable } from '../../ui/FitTable'
 
 interface Props {
   readonly rig: Rig
@@ -10,9 +11,9 @@ interface Props {
 /** Margins of all that carries the current, the tightest first. */
 export function LinkTable({ rig, links, current }: Props) {
   return (
-    <div className="min-w-0 overflow-x-auto">
+    <div className="min-w-0">
       <h3 className="font-semibold">Weakest link at {current} A</h3>
-      <table className="list-table">
+      <FitTable>
         <thead>
           <tr>
             <th>what</th>
@@ -39,7 +40,7 @@ export function LinkTable({ rig, links, current }: Props) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </FitTable>
       <p className="text-quiet mt-1 text-[0.85rem]">
         Each battery’s own protection must carry at least {say(minimumBms(rig, current), 'A')}.
       </p>

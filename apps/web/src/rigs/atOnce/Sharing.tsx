@@ -1,5 +1,6 @@
 import type { Rig } from '@even-watt/contract'
 import { describeBank, formatNumber, sharing, takeOffs } from '@even-watt/core'
+import { FitTable } from '../../ui/FitTable'
 
 /** How the current divides between strings, as the bank is and for each take-off. */
 export function Sharing({ rig, current }: { rig: Rig; current: number }) {
@@ -10,11 +11,11 @@ export function Sharing({ rig, current }: { rig: Rig; current: number }) {
     shares: sharing(bank, current),
   }))
   return (
-    <section className="overflow-x-auto">
+    <section>
       <h3 className="font-semibold">
         How {current} A is shared, {describeBank(rig.bank)}
       </h3>
-      <table className="list-table max-w-3xl">
+      <FitTable className="max-w-3xl">
         <thead>
           <tr>
             <th>take-off</th>
@@ -43,7 +44,7 @@ export function Sharing({ rig, current }: { rig: Rig; current: number }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </FitTable>
       <p className="text-quiet">
         A diagonal take-off or equal leads to busbars load alike batteries alike; unlike ones never share
         evenly.

@@ -8,6 +8,7 @@ import { layOut, size, spotAt, type Drawing, type PlacedElement } from './drawin
 import { cut, Ring } from './drawingParts'
 import { Glyph } from './glyph'
 import type { Hung } from './hung'
+import { PathList } from './PathList'
 
 /** What an element loses at the current on screen. */
 export interface Loss {
@@ -15,7 +16,7 @@ export interface Loss {
   readonly heat: 'cool' | 'warm' | 'hot'
 }
 
-interface Props {
+export interface DrawingProps {
   readonly rig: RigForm
   readonly unit: string
   readonly meters: Hung
@@ -36,8 +37,12 @@ interface Props {
 const heatWords = { cool: '', warm: ' warm', hot: ' hot' } as const
 const heatColour = { cool: 'var(--plum)', warm: 'var(--ochre)', hot: 'var(--madder)' } as const
 
+/** Narrower than this, px, its parts stand below each other. */
+const drawnFrom = 560
+
 /** The power path as it stands on the bench: bank left, unit right, both conductors element by element between them. */
-export function RigDrawing({ rig, unit, meters, losses, marked, selected, onSelect, edit }: Props) {
+export function RigDrawing(props: DrawingProps) {
+  const { rig, unit, meters, losses, marked, selected, onSelect, edit } = props
   const [holder, available = 700] = useWidth<HTMLDivElement>()
   const drawing = layOut(rig, available)
   const svg = useRef<SVGSVGElement>(null)
@@ -62,6 +67,12 @@ export function RigDrawing({ rig, unit, meters, losses, marked, selected, onSele
     event.preventDefault()
     if (event.altKey) requestAnimationFrame(() => focusOn(id))
   }
+  if (available < drawnFrom)
+    return (
+      <div ref={holder} data-testid="rig-drawing">
+        <PathList {...props} drawing={drawing} />
+      </div>
+    )
   const widest = Math.max(1e-9, ...[...(losses?.values() ?? [])].map(({ watts }) => watts))
 
   return (

@@ -1,12 +1,13 @@
 import { say } from '@even-watt/core'
 import type { SurveyFigures, SurveyLine } from '@even-watt/core'
 import { Fig } from '../../ui/Fig'
+import { FitTable } from '../../ui/FitTable'
 
 /** Each element of the path as it was surveyed, beside what is expected of it. */
 export function SurveyTable({ survey }: { survey: SurveyFigures }) {
   return (
-    <div className="overflow-x-auto">
-      <table className="list-table max-w-5xl">
+    <div>
+      <FitTable className="max-w-5xl">
         <thead>
           <tr>
             <th>element</th>
@@ -39,7 +40,7 @@ export function SurveyTable({ survey }: { survey: SurveyFigures }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </FitTable>
       {survey.entry.reading.note && <p className="text-quiet">{survey.entry.reading.note}</p>}
     </div>
   )

@@ -11,6 +11,7 @@ import {
 } from '@even-watt/core'
 import { Fig } from '../../ui/Fig'
 import { useUnitQuestion } from '../atOnce/useUnitQuestion'
+import { FitTable } from '../../ui/FitTable'
 
 interface Props {
   readonly steps: readonly PredictedStep[]
@@ -28,36 +29,34 @@ export function PredictedTable({ steps, analysis, after, rigAfter }: Props) {
   return (
     <>
       {steps.length > 0 && (
-        <div className="overflow-x-auto">
-          <table className="list-table max-w-5xl">
-            <thead>
-              <tr>
-                <th>step</th>
-                <th className="right">output</th>
-                <th className="right">V_B measured</th>
-                <th className="right">V_B predicted</th>
-                {alarm !== undefined && <th>at the alarm of {alarm} V</th>}
+        <FitTable className="max-w-5xl">
+          <thead>
+            <tr>
+              <th>step</th>
+              <th className="right">output</th>
+              <th className="right">V_B measured</th>
+              <th className="right">V_B predicted</th>
+              {alarm !== undefined && <th>at the alarm of {alarm} V</th>}
+            </tr>
+          </thead>
+          <tbody>
+            {steps.map((step, i) => (
+              <tr key={i}>
+                <td>{step.load}</td>
+                <td className="right">
+                  <Fig of={step.P_C} bare withUnit />
+                </td>
+                <td className="right">
+                  <Fig of={step.before} withUnit />
+                </td>
+                <td className="right">
+                  <Fig of={step.V_B} withUnit ungraded />
+                </td>
+                {alarm !== undefined && <td>{sayAlarm(step, alarm)}</td>}
               </tr>
-            </thead>
-            <tbody>
-              {steps.map((step, i) => (
-                <tr key={i}>
-                  <td>{step.load}</td>
-                  <td className="right">
-                    <Fig of={step.P_C} bare withUnit />
-                  </td>
-                  <td className="right">
-                    <Fig of={step.before} withUnit />
-                  </td>
-                  <td className="right">
-                    <Fig of={step.V_B} withUnit ungraded />
-                  </td>
-                  {alarm !== undefined && <td>{sayAlarm(step, alarm)}</td>}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+            ))}
+          </tbody>
+        </FitTable>
       )}
       {then && (
         <p className="mt-1">

@@ -13,6 +13,7 @@ import { usePaper, type PaperState } from './usePaper'
 import { useSheet } from './useSheet'
 import { capital } from '../words'
 import { unitOf } from '../../ui/units'
+import { FitTable } from '../../ui/FitTable'
 
 /** What was written on the run sheet, typed back in the same order, box by box. */
 export function PaperPage() {
@@ -32,7 +33,7 @@ export function PaperPage() {
             planned date, past midnight for the next.
           </p>
           {sheet.tables.map((table) => (
-            <Table key={table.block} table={table} paper={paper} sheet={sheet} />
+            <PaperTable key={table.block} table={table} paper={paper} sheet={sheet} />
           ))}
         </>
       )}
@@ -48,7 +49,7 @@ interface TableProps {
   readonly sheet: NonNullable<ReturnType<typeof useSheet>>
 }
 
-function Table({ table, paper, sheet }: TableProps) {
+function PaperTable({ table, paper, sheet }: TableProps) {
   const { trial, analysis } = useTrial()
   const [faults, setFaults] = useState<{ row: string; at: Readonly<Record<string, string>> }>()
   const { record } = analysis
@@ -99,75 +100,73 @@ function Table({ table, paper, sheet }: TableProps) {
   return (
     <section className="mb-4">
       <h2>{capital(table.kind)}</h2>
-      <div className="overflow-x-auto">
-        <table className="list-table">
-          <thead>
-            <tr>
-              <th>connected</th>
-              {table.columns.map(({ key, head, unit }) => (
-                <th key={key}>
-                  {head}
-                  {unit && <span className="font-normal">, {unitOf(unit)}</span>}
-                </th>
-              ))}
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            {table.rows.map((row, index) => (
-              <tr key={row.id}>
-                <td className="min-w-[9rem]">
-                  {row.label}
-                  {row.expected !== undefined && (
-                    <span className="text-quiet"> expect {Math.round(row.expected)} W</span>
-                  )}
-                  {faults?.row === row.id && (
-                    <ul className="text-madder" role="alert">
-                      {Object.entries(faults.at).map(([key, sentence]) => (
-                        <li key={key}>{sentence}</li>
-                      ))}
-                    </ul>
-                  )}
-                </td>
-                {table.columns.map((column, i) => (
-                  <td key={column.key}>
-                    <Box
-                      column={column}
-                      row={row}
-                      paper={paper}
-                      wrong={faults?.row === row.id && column.key in faults.at}
-                      onEnter={() => {
-                        const next = table.columns[i + 1]
-                        if (next) document.getElementById(boxId(row.id, next.key))?.focus()
-                        else take(row, index)
-                      }}
-                    />
-                  </td>
-                ))}
-                <td className="whitespace-nowrap">
-                  {paper.isTaken(row.id) ? (
-                    <>
-                      <span className="text-moss font-bold">● taken over </span>
-                      <button type="button" className="plain-link" onClick={() => paper.again(row.id)}>
-                        Again
-                      </button>
-                    </>
-                  ) : (
-                    <button
-                      type="button"
-                      className="plain-link"
-                      aria-label={`Take over ${row.label}`}
-                      onClick={() => take(row, index)}
-                    >
-                      Take over
-                    </button>
-                  )}
-                </td>
-              </tr>
+      <FitTable>
+        <thead>
+          <tr>
+            <th>connected</th>
+            {table.columns.map(({ key, head, unit }) => (
+              <th key={key}>
+                {head}
+                {unit && <span className="font-normal">, {unitOf(unit)}</span>}
+              </th>
             ))}
-          </tbody>
-        </table>
-      </div>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map((row, index) => (
+            <tr key={row.id}>
+              <td className="min-w-[9rem]">
+                {row.label}
+                {row.expected !== undefined && (
+                  <span className="text-quiet"> expect {Math.round(row.expected)} W</span>
+                )}
+                {faults?.row === row.id && (
+                  <ul className="text-madder" role="alert">
+                    {Object.entries(faults.at).map(([key, sentence]) => (
+                      <li key={key}>{sentence}</li>
+                    ))}
+                  </ul>
+                )}
+              </td>
+              {table.columns.map((column, i) => (
+                <td key={column.key}>
+                  <Box
+                    column={column}
+                    row={row}
+                    paper={paper}
+                    wrong={faults?.row === row.id && column.key in faults.at}
+                    onEnter={() => {
+                      const next = table.columns[i + 1]
+                      if (next) document.getElementById(boxId(row.id, next.key))?.focus()
+                      else take(row, index)
+                    }}
+                  />
+                </td>
+              ))}
+              <td className="whitespace-nowrap">
+                {paper.isTaken(row.id) ? (
+                  <>
+                    <span className="text-moss font-bold">● taken over </span>
+                    <button type="button" className="plain-link" onClick={() => paper.again(row.id)}>
+                      Again
+                    </button>
+                  </>
+                ) : (
+                  <button
+                    type="button"
+                    className="plain-link"
+                    aria-label={`Take over ${row.label}`}
+                    onClick={() => take(row, index)}
+                  >
+                    Take over
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </FitTable>
     </section>
   )
 }

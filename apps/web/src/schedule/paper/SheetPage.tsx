@@ -10,6 +10,7 @@ import type { ScheduleState } from '../useSchedule'
 import { useSheet } from './useSheet'
 import { capital, percent, sayPart, sayStretch } from '../words'
 import { unitOf } from '../../ui/units'
+import { FitTable } from '../../ui/FitTable'
 
 /** The run sheet: the schedule, the cautions, and a box for every reading, for those who work on paper. */
 export function SheetPage() {
@@ -80,42 +81,40 @@ const Tick = () => <span aria-hidden className="mt-[0.2em] inline-block size-3 s
 function Timetable({ state: { made, clock, schedule } }: { state: ScheduleState }) {
   return (
     <Part title="Timetable">
-      <div className="overflow-x-auto">
-        <table className="list-table">
-          <thead>
-            <tr>
-              <th>planned</th>
-              <th>what</th>
-              <th className="right">bank, %</th>
-              <th className="w-28">began</th>
-              <th className="w-28">ended</th>
-            </tr>
-          </thead>
-          <tbody>
-            {made.placed.map((stretch, i) => {
-              const newDay = clock.date(stretch.from) !== clock.date(made.placed[i - 1]?.from ?? 0)
-              const charge = stretch.pieces.at(-1)?.charge[1]
-              return (
-                <tr key={i}>
-                  <td className="figures whitespace-nowrap">
-                    {newDay && `${clock.date(stretch.from)} `}
-                    {clock.time(stretch.from)}–{clock.time(stretch.to)}
-                  </td>
-                  <td>
-                    {stretch.part ? sayPart(stretch.part) : sayStretch(stretch)}
-                    {stretch.because !== undefined && <span className="text-quiet">: {stretch.because}</span>}
-                  </td>
-                  <td className="figures right">
-                    {charge === undefined ? '–' : percent(charge).replace(' %', '')}
-                  </td>
-                  <td className="border border-rule" />
-                  <td className="border border-rule" />
-                </tr>
-              )
-            })}
-          </tbody>
-        </table>
-      </div>
+      <FitTable>
+        <thead>
+          <tr>
+            <th>planned</th>
+            <th>what</th>
+            <th className="right">bank, %</th>
+            <th className="w-28">began</th>
+            <th className="w-28">ended</th>
+          </tr>
+        </thead>
+        <tbody>
+          {made.placed.map((stretch, i) => {
+            const newDay = clock.date(stretch.from) !== clock.date(made.placed[i - 1]?.from ?? 0)
+            const charge = stretch.pieces.at(-1)?.charge[1]
+            return (
+              <tr key={i}>
+                <td className="figures whitespace-nowrap">
+                  {newDay && `${clock.date(stretch.from)} `}
+                  {clock.time(stretch.from)}–{clock.time(stretch.to)}
+                </td>
+                <td>
+                  {stretch.part ? sayPart(stretch.part) : sayStretch(stretch)}
+                  {stretch.because !== undefined && <span className="text-quiet">: {stretch.because}</span>}
+                </td>
+                <td className="figures right">
+                  {charge === undefined ? '–' : percent(charge).replace(' %', '')}
+                </td>
+                <td className="border border-rule" />
+                <td className="border border-rule" />
+              </tr>
+            )
+          })}
+        </tbody>
+      </FitTable>
       <p className="text-quiet text-[0.9rem]">
         Check-ins of long blocks every {schedule.checkEvery} min: write the time and what you saw in its note.
       </p>
@@ -127,35 +126,33 @@ function Timetable({ state: { made, clock, schedule } }: { state: ScheduleState 
 function Boxes({ table, state: { clock } }: { table: SheetTable; state: ScheduleState }) {
   return (
     <Part title={`${capital(table.kind)}, planned ${clock.both(table.from)}`}>
-      <div className="overflow-x-auto">
-        <table className="w-full border-collapse">
-          <thead>
-            <tr>
-              <th className="w-[22%] border border-ink px-1 text-left">connect</th>
-              <th className="border border-ink px-1 text-right">expect, W</th>
-              {table.columns.map(({ key, head, unit }) => (
-                <th key={key} className="border border-ink px-1 text-left whitespace-nowrap">
-                  {head}
-                  {unit && <span className="font-normal"> {unitOf(unit)}</span>}
-                </th>
+      <FitTable className="w-full border-collapse">
+        <thead>
+          <tr>
+            <th className="w-[22%] border border-ink px-1 text-left">connect</th>
+            <th className="border border-ink px-1 text-right">expect, W</th>
+            {table.columns.map(({ key, head, unit }) => (
+              <th key={key} className="border border-ink px-1 text-left whitespace-nowrap">
+                {head}
+                {unit && <span className="font-normal"> {unitOf(unit)}</span>}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {table.rows.map((row) => (
+            <tr key={row.id} className="h-8">
+              <td className="border border-ink px-1">{row.label}</td>
+              <td className="figures border border-ink px-1 text-right">
+                {row.expected === undefined ? '–' : Math.round(row.expected)}
+              </td>
+              {table.columns.map(({ key }) => (
+                <td key={key} className={`border border-ink ${key === 'note' ? 'w-[16%]' : ''}`} />
               ))}
             </tr>
-          </thead>
-          <tbody>
-            {table.rows.map((row) => (
-              <tr key={row.id} className="h-8">
-                <td className="border border-ink px-1">{row.label}</td>
-                <td className="figures border border-ink px-1 text-right">
-                  {row.expected === undefined ? '–' : Math.round(row.expected)}
-                </td>
-                {table.columns.map(({ key }) => (
-                  <td key={key} className={`border border-ink ${key === 'note' ? 'w-[16%]' : ''}`} />
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+          ))}
+        </tbody>
+      </FitTable>
     </Part>
   )
 }

@@ -16,7 +16,7 @@ export const battery: Asking = {
   id: 'battery',
   place: 'DC',
   page: 'rig/supply',
-  asks: () => 'Is the battery good enough?',
+  asks: 'Is the battery good enough?',
   suits: ({ on: { analysis } }) => !isStation(analysis.record.revision.unit),
   know: ({ on: { analysis } }) => {
     const threshold = thresholdOf(analysis.record)

@@ -10,11 +10,10 @@ export const gives: Asking = {
   id: 'gives',
   place: 'AC',
   page: 'findings',
-  asks: ({ view }) => {
+  asks: 'Does it give what it says?',
+  asksOf: ({ view }) => {
     const power = view.findings.find(({ claim }) => claim.quantity === 'continuous power')
-    return power
-      ? `Does it give its ${sayClaim(power.claim).replace(/^[≥≤]\s*/, '')}?`
-      : 'Does it give what it says?'
+    return power && `Does it give its ${sayClaim(power.claim).replace(/^[≥≤]\s*/, '')}?`
   },
   know: ({ view: { findings, analyses }, trial }) => {
     const power = findings.find(({ claim }) => claim.quantity === 'continuous power') ?? findings[0]

@@ -19,6 +19,8 @@ const shortly: Readonly<Record<Exclude<Answered['id'], 'keep'>, string>> = {
 const named = (all: readonly Answered[]) =>
   all.flatMap(({ id }) => (id === 'keep' ? [] : [shortly[id]])).join(', ')
 
+export const keepAsks = 'Do I keep it?'
+
 /** Do I keep it: reasons for it, against it, and what was not read; what the tester says himself stands beside. */
 export function keepOf(answered: readonly Answered[], { trial }: Asked): Answered {
   const [good, bad, open] = [
@@ -32,7 +34,7 @@ export function keepOf(answered: readonly Answered[], { trial }: Asked): Answere
   )
   return {
     id: 'keep',
-    asks: 'Do I keep it?',
+    asks: keepAsks,
     place: 'whole',
     page: 'findings',
     said: said.length ? [said.join(' ')] : ['Nothing speaks for it or against it yet.'],

@@ -18,7 +18,7 @@ export const lasts: Asking = {
   id: 'lasts',
   place: 'heat',
   page: 'endurance',
-  asks: () => 'How long, how hot, how loud?',
+  asks: 'How long, how hot, how loud?',
   judgedBy: ['energy', 'run time', 'noise', 'case temperature'],
   know: ({ on: { analysis } }) => {
     const said = told.flatMap(([id, before]): Said => {

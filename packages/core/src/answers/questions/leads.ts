@@ -34,7 +34,7 @@ export const leads: Asking = {
   id: 'leads',
   place: 'DC',
   page: 'rig/survey',
-  asks: () => 'Are the leads good enough?',
+  asks: 'Are the leads good enough?',
   suits: ({ on: { analysis } }) => !isStation(analysis.record.revision.unit),
   know: ({ on: { analysis }, view: { findings, analyses } }) => {
     const read = heaviestWith(analysis, (step) => of('drop share', step, analysis))

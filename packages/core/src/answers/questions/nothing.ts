@@ -11,7 +11,7 @@ export const nothing: Asking = {
   id: 'nothing',
   place: 'heat',
   page: 'no-load',
-  asks: () => 'What does it take for nothing?',
+  asks: 'What does it take for nothing?',
   judgedBy: ['idle draw'],
   know: ({ on: { analysis } }) => {
     const { P_idle, perNight, weak } = analysis.noLoad.on

@@ -32,7 +32,7 @@ export const reaches: Asking = {
   id: 'reaches',
   place: 'heat',
   page: 'ladder',
-  asks: () => 'How much reaches my loads?',
+  asks: 'How much reaches my loads?',
   judgedBy: ['efficiency'],
   know: (asked) => {
     const { analysis } = asked.on

@@ -6,7 +6,7 @@ export const starts: Asking = {
   id: 'starts',
   place: 'whole',
   page: 'motors',
-  asks: () => 'What will it start?',
+  asks: 'What will it start?',
   know: ({ on: { analysis } }) => {
     const machines = machinesOf(analysis)
     if (!machines.length)

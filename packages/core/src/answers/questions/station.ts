@@ -16,7 +16,7 @@ export const ports: Asking = {
   id: 'ports',
   place: 'DC',
   page: 'ports',
-  asks: () => 'What do its ports give?',
+  asks: 'What do its ports give?',
   judgedBy: ['port'],
   suits: stationOr('port', 'port'),
   know: ({ on: { analysis } }) => {
@@ -41,7 +41,7 @@ export const charges: Asking = {
   id: 'charges',
   place: 'DC',
   page: 'charging',
-  asks: () => 'How does it charge?',
+  asks: 'How does it charge?',
   judgedBy: ['charge power', 'charge time'],
   suits: stationOr('charging', 'charge time'),
   know: ({ on: { analysis } }) => {

@@ -9,7 +9,7 @@ export const wave: Asking = {
   id: 'wave',
   place: 'AC',
   page: 'waves',
-  asks: () => 'What wave, and who minds?',
+  asks: 'What wave, and who minds?',
   know: ({ on }) => {
     const { analysis } = on
     const { evidence, captures, noLoad, ladder, record } = analysis

@@ -1,11 +1,12 @@
 import { NewTrial, type Problem, type StoredRig, type StoredUnit, type Trial } from '@even-watt/contract'
 import { useState } from 'react'
-import { useForm } from 'react-hook-form'
+import { Controller, useForm } from 'react-hook-form'
 import { Link, useNavigate } from 'react-router'
 import { v7 } from 'uuid'
 import { api, problemOf } from '../api/api'
 import { SelectField, TextField } from '../ui/form'
-import { remembered } from '../ui/browserStore'
+import { ChooseWish, questionsWanted } from '../answers/ChooseWish'
+import { handTo, readerNow } from '../ui/reader'
 import { ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
 import { contractResolver } from '../ui/resolver'
@@ -15,6 +16,7 @@ interface Form {
   rig: string
   title: string
   by: string
+  wanted: string
 }
 
 /** A trial from a unit and a rig; both are frozen into it. */
@@ -42,21 +44,25 @@ function NewTrialForm({ units, rigs, before }: Props) {
   const navigate = useNavigate()
   const [id] = useState(() => v7())
   const [problem, setProblem] = useState<Problem>()
-  const { register, handleSubmit, formState } = useForm<Form, unknown, NewTrial>({
+  const { register, handleSubmit, control, formState } = useForm<Form, unknown, NewTrial>({
     defaultValues: {
       unit: known(units, last?.unit.id),
       rig: known(rigs, last?.rig.id),
       title: '',
-      by: remembered.read('initials') ?? '',
+      by: readerNow() ?? '',
+      wanted: '',
     },
     resolver: contractResolver(NewTrial, (form: Form, report) => {
       if (!form.unit) report('unit', 'Choose the unit to test.')
       if (!form.rig) report('rig', 'Choose the rig it stands on.')
       const name = units.find((unit) => unit.id === form.unit)?.name
       // Without a unit there is no name to stand in for the title, and that is said at the unit.
+      const { wanted, ...rest } = form
+      const questions = questionsWanted(wanted)
       return {
-        ...form,
+        ...rest,
         id,
+        ...(questions ? { questions } : {}),
         title: form.title.trim() || (name ?? 'untitled'),
         ...(before ? { like: before.id } : {}),
       }
@@ -70,8 +76,8 @@ function NewTrialForm({ units, rigs, before }: Props) {
     async (wanted) => {
       try {
         await start(wanted).unwrap()
-        remembered.keep('initials', wanted.by)
-        await navigate(`/trials/${id}/look-over`)
+        handTo(wanted.by)
+        await navigate(`/trials/${id}/answers`)
       } catch (error) {
         setProblem(problemOf(error))
       }
@@ -87,7 +93,7 @@ function NewTrialForm({ units, rigs, before }: Props) {
       <p className="text-quiet mb-3 max-w-prose">
         Unit, rig and meters are frozen into the trial as they stand now. When the rig changes later, the
         trial gets a new rig revision, and earlier readings stay where they were.
-        {before && ` Question, hours and plan are those of “${before.title}”.`}
+        {before && ` Questions, hours and plan are those of “${before.title}”.`}
       </p>
       <form noValidate onSubmit={(event) => void submit(event)} className="grid max-w-xl gap-3">
         {problem && <ProblemNotice problem={problem} />}
@@ -99,6 +105,17 @@ function NewTrialForm({ units, rigs, before }: Props) {
           label="Title"
           {...field('title')}
           placeholder="the unit’s name, unless you say otherwise"
+        />
+        <Controller
+          control={control}
+          name="wanted"
+          render={({ field: { value, onChange } }) => (
+            <ChooseWish
+              value={value}
+              otherwise={before ? 'as there' : 'all that such a unit is asked'}
+              onChange={onChange}
+            />
+          )}
         />
         <TextField label="Your initials" {...field('by')} />
         <div>
