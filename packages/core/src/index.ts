@@ -7,12 +7,14 @@ export {
   askable,
   inWords,
   questionsOf,
-  nextReadings,
+  readingOrder,
+  weighReadings,
   wishes,
   type Answered,
   type AskedOfTrial,
   type Mark,
   type NextReading,
+  type ReadingOrder,
   type Place,
 } from './answers'
 export { saidClass, wattsOf, type Sag, type SeenWave } from './captures'

@@ -2,17 +2,19 @@ import { useTrial } from '../trials/useTrial'
 import { AnswerLine } from './AnswerLine'
 import { ChooseQuestions } from './ChooseQuestions'
 import { ReadNext } from './ReadNext'
+import { useReadingOrder } from './useReadingOrder'
 import { useAnswers, useAsked } from './useAnswers'
 
 /** A trial opens on its questions: each answered in a sentence, or with what is still to be read. */
 export function AnswersPage() {
-  const { trial } = useTrial()
+  const { trial, entries } = useTrial()
   const asked = useAsked()
   const answers = useAnswers(asked)
+  const order = useReadingOrder(trial, entries, answers)
   return (
     <>
       <h1 className="mb-3 max-w-4xl">{trial.purpose ?? trial.title}</h1>
-      <ReadNext answers={answers} trial={trial.id} />
+      <ReadNext answers={answers} order={order} trial={trial.id} />
       <ol aria-label="Questions">
         {answers.map((answer) => (
           <AnswerLine key={answer.id} answer={answer} trial={trial.id} />

@@ -1,58 +1,74 @@
-import { nextReadings, type Answered } from '@even-watt/core'
-import { useMemo, useState } from 'react'
+import type { Question } from '@even-watt/contract'
+import type { Answered, NextReading, ReadingOrder } from '@even-watt/core'
+import { useState } from 'react'
 import { Link } from 'react-router'
-import { sayCost } from './words'
+import { sayBeyond, sayCost, sayWhy } from './words'
 
 interface Props {
   readonly answers: readonly Answered[]
+  /** Undefined while it is weighed. */
+  readonly order: ReadingOrder | undefined
   readonly trial: string
 }
 
-/** What to read next, what it would settle and cost; or another thing that is open. */
-export function ReadNext({ answers, trial }: Props) {
-  const next = useMemo(() => nextReadings(answers), [answers])
+/** What to read next, why, what it would settle and cost; or another thing that is open. */
+export function ReadNext({ answers, order, trial }: Props) {
   const [others, setOthers] = useState(false)
-  const [first, ...rest] = next
-  if (!first) return null
-  const asks = (ids: readonly string[]) =>
+  if (!answers.some(({ open }) => open)) return null
+  const asks = (ids: readonly Question[]) =>
     answers.flatMap((one) => (ids.includes(one.id) ? [one.asks] : [])).join(' ')
+  const [first, ...rest] = order?.order ?? []
   return (
-    <section aria-label="Read next" className="border-t-[3px] border-b border-t-ink border-b-rule py-3">
-      <div className="flex flex-wrap items-start gap-x-6 gap-y-2">
-        <div className="min-w-0 flex-[1_1_24rem]">
-          <p>
-            <strong>Read next:</strong> {first.open.todo}
-          </p>
-          <p className="text-quiet">
-            {sayCost(first.open)} It would settle: {asks(first.settles)}
-          </p>
+    <section
+      aria-label="Read next"
+      aria-busy={!order}
+      className="min-h-20 border-t-[3px] border-b border-t-ink border-b-rule py-3"
+    >
+      {!order && <p className="text-quiet">Weighing what to read next …</p>}
+      {first && (
+        <div className="flex flex-wrap items-start gap-x-6 gap-y-2">
+          <div className="min-w-0 flex-[1_1_24rem]">
+            <p>
+              <strong>Read next:</strong> {first.open.todo}
+            </p>
+            <p className="text-quiet">
+              {sayCost(first.open)} It would settle: {asks(first.settles)}
+            </p>
+            {sayWhy(first, rest, asks).map((sentence) => (
+              <p key={sentence} className="text-quiet text-[0.9rem]">
+                {sentence}
+              </p>
+            ))}
+          </div>
+          <div className="no-print flex items-center gap-4">
+            {rest.length > 0 && (
+              <button
+                type="button"
+                className="plain-link"
+                aria-expanded={others}
+                onClick={() => setOthers(!others)}
+              >
+                Something else
+              </button>
+            )}
+            <Begin of={first} trial={trial} className="action action-main" />
+          </div>
         </div>
-        <div className="no-print flex items-center gap-4">
-          {rest.length > 0 && (
-            <button
-              type="button"
-              className="plain-link"
-              aria-expanded={others}
-              onClick={() => setOthers(!others)}
-            >
-              Something else
-            </button>
-          )}
-          <Link className="action primary" to={`/trials/${trial}/${first.open.page}`}>
-            {first.open.button}
-          </Link>
-        </div>
-      </div>
+      )}
+      {order &&
+        sayBeyond(order, asks).map((sentence) => (
+          <p key={sentence} className="text-ochre mt-1">
+            ▲ {sentence}
+          </p>
+        ))}
       {others && (
         <ul className="mt-2">
-          {rest.map(({ open, settles }) => (
-            <li key={settles.join(' ')} className="flex flex-wrap items-baseline gap-x-4 py-1">
+          {rest.map((one) => (
+            <li key={one.settles.join(' ')} className="flex flex-wrap items-baseline gap-x-4 py-1">
               <span className="flex-[1_1_20rem]">
-                {open.todo} <span className="text-quiet">{sayCost(open)}</span>
+                {one.open.todo} <span className="text-quiet">{sayCost(one.open)}</span>
               </span>
-              <Link className="plain-link" to={`/trials/${trial}/${open.page}`}>
-                {open.button}
-              </Link>
+              <Begin of={one} trial={trial} className="plain-link" />
             </li>
           ))}
         </ul>
@@ -60,3 +76,15 @@ export function ReadNext({ answers, trial }: Props) {
     </section>
   )
 }
+
+interface BeginProps {
+  readonly of: NextReading
+  readonly trial: string
+  readonly className: string
+}
+
+const Begin = ({ of: { open }, trial, className }: BeginProps) => (
+  <Link className={className} to={`/trials/${trial}/${open.page}`}>
+    {open.button}
+  </Link>
+)

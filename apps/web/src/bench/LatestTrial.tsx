@@ -1,5 +1,5 @@
 import type { Trial, TrialLine } from '@even-watt/contract'
-import { answerOf, answersOf, nextReadings, tellingRig } from '@even-watt/core'
+import { answerOf, answersOf, readingOrder, tellingRig } from '@even-watt/core'
 import { Link } from 'react-router'
 import { api } from '../api/api'
 import { CurveThumbnail } from '../ladder/CurveThumbnail'
@@ -22,7 +22,7 @@ function Inside({ trial }: { trial: Trial }) {
   if (!query.data || !analysis) return <p className="text-quiet py-2">Reading its entries …</p>
   const telling = tellingRig(view.analyses) ?? analysis
   const answers = answersOf({ on: { analysis: telling }, view, trial })
-  const [next] = nextReadings(answers)
+  const [next] = readingOrder(answers).order
   const { claims } = answerOf(view.findings, view.analyses)
   return (
     <section className="mb-6 flex flex-wrap items-start gap-x-8 gap-y-2" aria-label="On the bench">

@@ -20,6 +20,8 @@ export interface Open {
   readonly readings: number
   readonly minutes: number
   readonly wattHours: number
+  /** Where it is one load, or none: what is connected, W, and held for so long, s. */
+  readonly load?: { readonly watts: number; readonly seconds: number }
 }
 
 /** What is known of a question. */

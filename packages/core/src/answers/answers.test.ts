@@ -13,7 +13,7 @@ import { claimOf } from '../../test/verdicts'
 import { isFigure, sayFigure } from '../figures'
 import { tellingRig } from '../draft'
 import { viewTrial } from '../view'
-import { answersOf, askable, nextReadings, questionsOf, wishes, type Answered } from '.'
+import { answersOf, askable, readingOrder, questionsOf, wishes, type Answered } from '.'
 
 const rated = claimOf({ quantity: 'continuous power', comparator: 'at least', value: 1000, unit: 'W' })
 
@@ -160,19 +160,21 @@ describe('an answer', () => {
 })
 
 describe('what to read next', () => {
-  it('is the load that settles most at once, before a long hold or a single look', () => {
+  it('is what settles most for its time, of the readings that settle all at the least cost together', () => {
     const { answers } = ask([])
-    const [first] = nextReadings(answers)
-    expect(first?.settles).toEqual(['reaches', 'leads', 'battery'])
-    expect(first?.open).toMatchObject({ page: 'ladder', readings: 1, minutes: 2 })
+    const [first, second] = readingOrder(answers).order
+    expect(first?.settles).toEqual(['nothing'])
+    // One load that is held long enough for its promise settles what a short one would, too.
+    expect(second?.settles).toEqual(['gives', 'reaches', 'leads', 'battery'])
+    expect(second?.open).toMatchObject({ page: 'ladder', readings: 1, minutes: 10 })
   })
 
   it('is nothing where all is answered', () => {
     const { answers } = ask(whole, [rated], { questions: ['nothing', 'reaches', 'leads', 'battery'] })
-    expect(nextReadings(answers)).toEqual([])
+    expect(readingOrder(answers).order).toEqual([])
   })
 
-  it('settles every open question once, cheapest for what it settles first, whatever the costs', () => {
+  it('settles every open question once, what settles most for its cost first, whatever the costs', () => {
     const { answers } = ask([])
     const costs = fc.array(
       fc.record({ minutes: fc.integer({ min: 1, max: 200 }), wattHours: fc.integer({ min: 0, max: 500 }) }),
@@ -186,15 +188,14 @@ describe('what to read next', () => {
         const open = answers.map((one, i) =>
           one.open ? { ...one, open: { ...one.open, ...drawn[i] } } : one,
         )
-        const order = nextReadings(open)
+        const { order } = readingOrder(open)
         const settled = order.flatMap(({ settles }) => settles)
         expect(new Set(settled).size).toBe(settled.length)
         expect(new Set(settled)).toEqual(new Set(open.flatMap(({ id, open }) => (open ? [id] : []))))
-        const [first] = order
-        for (const { settles, cost } of order)
-          expect((first?.settles.length ?? 0) / (first?.cost ?? 1)).toBeGreaterThanOrEqual(
-            settles.length / cost - 1e-9,
-          )
+        for (const [i, { settles, cost }] of order.entries())
+          expect(
+            (order[i - 1]?.settles.length ?? Infinity) / (order[i - 1]?.cost ?? 1),
+          ).toBeGreaterThanOrEqual(settles.length / cost - 1e-9)
       }),
     )
   })

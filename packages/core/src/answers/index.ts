@@ -1,3 +1,3 @@
 export { askable, answersOf, inWords, questionsOf, wishes } from './answers'
 export type { Answered, Asked as AskedOfTrial, Mark, Place } from './answer'
-export { nextReadings, type NextReading } from './next'
+export { readingOrder, weighReadings, type NextReading, type ReadingOrder } from './next'

@@ -20,6 +20,17 @@ const leastLoaded = 3
 
 const tooFew = 'Too few steps to tell the fan from the rest: no fan term.'
 
+/** How many loads there are, those within `least` VA of each other as one. */
+function apart(sorted: readonly LossPoint[], least: number): number {
+  // Counted against the last that was counted: many loads close together still span a range.
+  let counted = -Infinity
+  return sorted.filter(({ S }) => {
+    if (S.value - counted <= least) return false
+    counted = S.value
+    return true
+  }).length
+}
+
 /** Columns for the points, with a term for each state of the fan but those given; or what is missing for a curve. */
 export function planOf(
   points: readonly LossPoint[],
@@ -28,13 +39,7 @@ export function planOf(
   const sorted = [...points].sort((a, b) => a.S.value - b.S.value)
   const top = sorted.at(-1)?.S.value ?? 0
   const loaded = sorted.filter((point) => point.S.value > 0.01 * top)
-  // Counted against the last that was counted: many loads close together still span a range.
-  let counted = -Infinity
-  const distinct = loaded.filter(({ S }) => {
-    if (S.value - counted <= 0.01 * top) return false
-    counted = S.value
-    return true
-  }).length
+  const distinct = apart(loaded, 0.01 * top)
   if (distinct < leastLoaded) {
     const more = leastLoaded - distinct
     return {
@@ -44,7 +49,8 @@ export function planOf(
   const noted = fanSeen(sorted)
   const base = sorted[0] && noted.get(sorted[0])
   const others = new Set([...noted.values()].filter((state) => state !== undefined && state !== base))
-  const told = sorted.length >= 3 + others.size
+  // Two readings of one load do not tell a fan from the rest.
+  const told = apart(sorted, 0.01 * top) >= 3 + others.size
   // A state without a term is as the first one: it makes no stretch of its own.
   const hasTerm = (state: FanState | undefined): state is FanState =>
     told && state !== undefined && others.has(state) && !without.includes(state)

@@ -3,7 +3,7 @@ import { capital } from '../../figures'
 import { claimValue, sayClaim } from '../../units'
 import type { Asking } from '../answer'
 import { markOf } from '../claims'
-import { aStep } from '../cost'
+import { aStep, toShow } from '../cost'
 
 /** Does it give what it says? */
 export const gives: Asking = {
@@ -15,7 +15,7 @@ export const gives: Asking = {
     const power = view.findings.find(({ claim }) => claim.quantity === 'continuous power')
     return power && `Does it give its ${sayClaim(power.claim).replace(/^[≥≤]\s*/, '')}?`
   },
-  know: ({ view: { findings, analyses }, trial }) => {
+  know: ({ on: { analysis }, view: { findings, analyses }, trial }) => {
     const power = findings.find(({ claim }) => claim.quantity === 'continuous power') ?? findings[0]
     if (!power)
       return {
@@ -46,7 +46,7 @@ export const gives: Asking = {
               todo: wouldShow ?? sentence,
               button: 'Load it',
               page: 'ladder',
-              ...aStep(claimValue(claim), claim.duration ?? trial.hold),
+              ...aStep(toShow(claimValue(claim), analysis), claim.duration ?? trial.hold),
             },
           }
         : {}),

@@ -2,7 +2,7 @@ import { criteria } from '../../comparisons'
 import { decides, isFigure, sayFigure, type Derived, type Figure } from '../../figures'
 import type { StepFigures } from '../../ladder'
 import { notRead, type Asking, type Said } from '../answer'
-import { aStep, heaviestWatts } from '../cost'
+import { aStep, farFromHeaviest, heaviestWatts } from '../cost'
 
 interface AtLoad {
   readonly P: Figure
@@ -27,6 +27,10 @@ function lines(all: readonly AtLoad[]): Said {
   return first === last ? one(first) : [...one(first), ' and ', ...one(last)]
 }
 
+/** Two loads tell how it changes where one is half as much again as the other. */
+const isApart = (all: readonly AtLoad[]): boolean =>
+  (all.at(-1)?.P.x.value ?? 0) >= 1.5 * (all[0]?.P.x.value ?? Infinity)
+
 /** How much reaches my loads? */
 export const reaches: Asking = {
   id: 'reaches',
@@ -49,13 +53,20 @@ export const reaches: Asking = {
     }
     const duty = dutyOf(asked)
     const why = duty ? [duty] : []
-    if (whole.length)
+    const second = {
+      ...open,
+      ...aStep(farFromHeaviest(analysis)),
+      todo: 'Read a second load, far from the first.',
+    }
+    if (whole.length) {
+      const spans = isApart(whole)
       return {
         said: ['Of what leaves the battery, ', ...lines(whole), '.'],
         why,
-        mark: whole.length > 1 ? 'yes' : 'roughly',
-        ...(whole.length > 1 ? {} : { open: { ...open, todo: 'Read a second load, far from the first.' } }),
+        mark: spans ? 'yes' : 'roughly',
+        ...(spans ? {} : { open: second }),
       }
+    }
     if (alone.length)
       return {
         said: ['Of what reaches the unit, ', ...lines(alone), '.'],
