@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { captureStep, demoUrl, freshTrial, stage, trialNamed } from './support/pages'
+import { demoUrl, freshTrial, stage, trialNamed } from './support/pages'
 
 test('a trial opens on its questions: what to read next, and an answer as soon as it is read', async ({
   page,
@@ -15,12 +15,24 @@ test('a trial opens on its questions: what to read next, and an answer as soon a
   await expect(questions.getByRole('listitem')).toHaveCount(5)
   await expect(questions).not.toContainText('battery good enough')
 
+  // What settles most for its time; then the one load that settles all the rest.
   const next = page.getByRole('region', { name: 'Read next' })
-  await expect(next).toContainText('It would settle: How much reaches my loads? Are the leads good enough?')
+  await expect(next).toContainText('It would settle: What does it take for nothing?')
   await next.getByRole('button', { name: 'Something else' }).click()
-  await expect(next.getByRole('listitem').first()).toBeVisible()
-  await next.getByRole('link', { name: 'Read a step' }).click()
-  await captureStep(page, 'plate high', ['25.2', '24.8', '41', '226', '4.0', '904'])
+  await expect(next.getByRole('listitem').first()).toContainText('about 10 min')
+  await next.getByRole('listitem').first().getByRole('link', { name: 'Load it' }).click()
+
+  // Its prompts open at arm’s length, the cautions first.
+  const prompts = page.getByRole('dialog')
+  await expect(prompts).toContainText('First: make safe')
+  await prompts.getByRole('button', { name: /I have read these/ }).click()
+  await expect(prompts).toContainText(/Connect about 14\d\d W, and hold it for 10 min\./)
+  await page.keyboard.type('plate high')
+  for (const value of ['', '25.2', '24.8', '41', '226', '4.0', '904', '', '', '', ''])
+    await page.keyboard.type(`${value}\n`)
+  await expect(prompts).toContainText('● Captured: plate high')
+  await prompts.getByRole('button', { name: 'Leave' }).click()
+  expect(page.url()).not.toContain('prompts')
   await stage(page, /Answers/).click()
   const leads = questions.getByRole('listitem').filter({ hasText: 'Are the leads good enough?' })
   await expect(leads).toContainText(/They take 0\.40.* V, 1\.5.* % at 904/)

@@ -76,17 +76,17 @@ test('what cannot be compared is said: a trial with itself, one without readings
 
 test('a trial is begun again for a later revision, and laid beside the first', async ({ page }) => {
   const trial = await trialNamed(page, 'Ottrel 1400-24 for')
-  await page.goto(`${demoUrl()}/trials/${trial}/report/keep`)
+  await page.goto(`${demoUrl()}/trials/${trial}/answers`)
   await page.getByRole('link', { name: 'A trial like this' }).click()
   await expect(
-    page.getByText('Question, hours and plan are those of “Ottrel 1400-24 for launch 2”.'),
+    page.getByText('Questions, hours and plan are those of “Ottrel 1400-24 for launch 2”.'),
   ).toBeVisible()
   await page.getByLabel('Unit').selectOption({ label: 'Ottrel 1400-24 rev C' })
   await expect(page.getByLabel('Rig')).not.toHaveValue('')
   await page.getByLabel('Title').fill('Rev C once more')
   await page.getByLabel('Your initials').fill('R.O.')
   await page.getByRole('button', { name: 'Start', exact: true }).click()
-  await page.waitForURL(/look-over/)
+  await page.waitForURL(/answers/)
   const id = /trials\/([^/]+)/.exec(page.url())?.[1] ?? ''
   await page.goto(`${demoUrl()}/trials/${id}/plan`)
   await expect(page.getByText('drying plate low').first()).toBeVisible()

@@ -150,6 +150,7 @@ test('a trial goes out of one installation and into another, figure for figure',
   const before = await figures(demoUrl())
   await page.goto(`${demoUrl()}/trials/${id}/ladder`)
   const waiting = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Export' }).click()
   await page.getByRole('link', { name: 'JSON', exact: true }).click()
   const file = await (await waiting).path()
 

@@ -1,24 +1,5 @@
 import { expect, test } from '@playwright/test'
 import { demoUrl, trialNamed } from './support/pages'
-import { stages } from './support/screens'
-
-test('on a phone nothing but the grid scrolls sideways', async ({ page }) => {
-  await page.setViewportSize({ width: 390, height: 800 })
-  const trial = await trialNamed(page, 'Ottrel 1400-24 for')
-  for (const path of [
-    '/',
-    '/units/new',
-    '/rigs/new',
-    '/cable',
-    '/loads',
-    '/meters',
-    ...stages.map((stage) => `/trials/${trial}/${stage}`),
-  ]) {
-    await page.goto(`${demoUrl()}${path}`)
-    await expect(page.getByRole('heading').first()).toBeVisible()
-    expect([path, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([path, 390])
-  }
-})
 
 test('two tabs editing one unit: the second is shown the conflict and chooses', async ({ page, context }) => {
   await page.goto(`${demoUrl()}/units`)

@@ -172,6 +172,7 @@ test('a script in a name stays text', async ({ page }) => {
 
 test('readings go out as CSV with their meters named, derived figures with their U', async ({ page }) => {
   await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel 1400-24 for')}/ladder`)
+  await page.getByRole('button', { name: 'Export' }).click()
   const download = async (name: string) => {
     const waiting = page.waitForEvent('download')
     await page.getByRole('link', { name, exact: true }).click()

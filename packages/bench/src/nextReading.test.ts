@@ -76,6 +76,17 @@ const see = (trial: Trial, entries: readonly Entry[]) => {
 const settled = (trial: Trial, entries: readonly Entry[]) =>
   answersOf(see(trial, entries)).flatMap(({ id, open }) => (open || id === 'keep' ? [] : [id]))
 
+/** The ladder’s ammeter reads idle where no other does. */
+const idleToo = ({ assignments }: StoredRig): StoredRig['assignments'] =>
+  assignments.some(({ quantity }) => quantity === 'idle I')
+    ? assignments
+    : [
+        ...assignments,
+        ...assignments.flatMap((one) =>
+          one.quantity === 'I' ? [{ ...one, quantity: 'idle I' as const }] : [],
+        ),
+      ]
+
 /** What is truly read where a reading is made: the meters’ own errors stay what they were born with. */
 function make({ bench, rig, seed }: Known, { open: { load } }: Pick<NextReading, 'open'>): Entry[] {
   if (!load) return []
@@ -84,7 +95,7 @@ function make({ bench, rig, seed }: Known, { open: { load } }: Pick<NextReading,
     bornOf: seed,
     displayOff: 0,
   })
-  if (load.watts === 0) return [hand.noLoad(bench, rig, 1)]
+  if (load.watts === 0) return [hand.noLoad(bench, { ...rig, assignments: idleToo(rig) }, 1)]
   // Set so that it takes what was asked for at the volts that the unit then gives.
   const volts = outputVoltage(bench.unit, load.watts)
   const element = { name: 'element', kind: 'element' as const, watts: load.watts, volts }

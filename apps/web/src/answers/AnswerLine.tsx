@@ -1,6 +1,7 @@
 import type { Answered, Place } from '@even-watt/core'
 import { Link } from 'react-router'
 import { Fig } from '../ui/Fig'
+import { promptsAt } from '../trials/usePrompts'
 import { MarkOf } from './MarkOf'
 import { sayCost } from './words'
 
@@ -63,7 +64,7 @@ export function AnswerLine({ answer: { id, asks, place, page, said, why, mark, o
             <MarkOf mark={mark} />
           )}
           {open && (
-            <Link className="action no-print" to={`/trials/${trial}/${open.page}`}>
+            <Link className="action no-print" to={`/trials/${trial}/${promptsAt(open.page, open.load)}`}>
               {open.button}
             </Link>
           )}

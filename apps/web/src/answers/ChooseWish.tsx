@@ -18,9 +18,11 @@ interface Props {
 
 /** What one wants of a trial: it asks those questions, and no other. */
 export const ChooseWish = ({ value, otherwise, onChange }: Props) => (
-  <label className="block">
-    <span className="text-quiet block text-[0.9rem]">What you want to know</span>
-    <select className="input" value={value} onChange={(event) => onChange(event.target.value)}>
+  <div>
+    <label htmlFor="wanted" className="text-quiet block text-[0.85rem] font-semibold">
+      What you want to know
+    </label>
+    <select id="wanted" className="input" value={value} onChange={(event) => onChange(event.target.value)}>
       <option value="">{otherwise}</option>
       {Object.keys(wishes).map((wish) => (
         <option key={wish} value={wish}>
@@ -35,5 +37,5 @@ export const ChooseWish = ({ value, otherwise, onChange }: Props) => (
         ))}
       </optgroup>
     </select>
-  </label>
+  </div>
 )

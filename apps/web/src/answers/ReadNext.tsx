@@ -2,6 +2,7 @@ import type { Question } from '@even-watt/contract'
 import type { Answered, NextReading, ReadingOrder } from '@even-watt/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { promptsAt } from '../trials/usePrompts'
 import { sayBeyond, sayCost, sayWhy } from './words'
 
 interface Props {
@@ -84,7 +85,7 @@ interface BeginProps {
 }
 
 const Begin = ({ of: { open }, trial, className }: BeginProps) => (
-  <Link className={className} to={`/trials/${trial}/${open.page}`}>
+  <Link className={className} to={`/trials/${trial}/${promptsAt(open.page, open.load)}`}>
     {open.button}
   </Link>
 )

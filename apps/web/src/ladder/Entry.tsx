@@ -1,6 +1,8 @@
 import type { EntryOf } from '@even-watt/contract'
 import type { StepFigures } from '@even-watt/core'
 import { useCallback, useImperativeHandle, useRef, useState, type Ref } from 'react'
+import { CautionsFirst } from '../safety/CautionsFirst'
+import { usePrompts } from '../trials/usePrompts'
 import type { TakenStep } from '../plan/usePlannedNext'
 import { LadderAtArmsLength } from './LadderAtArmsLength'
 import type { Layout } from './columns'
@@ -29,12 +31,17 @@ interface Props {
 
 /** The step being typed, with its own state: a key redraws these two rows and nothing else. */
 export function Entry({ handle, layout, own, onCaptured }: Props) {
-  const [large, setLarge] = useState(false)
+  const prompts = usePrompts()
+  const [large, setLarge] = useState(prompts.asked)
   const firstField = useRef<HTMLInputElement>(null)
   const state = useDraft()
   const preview = useDraftPreview(state)
   const { change, fields } = state
   const wide = layout !== undefined
+  const close = () => {
+    setLarge(false)
+    prompts.done()
+  }
 
   const begin = useCallback(
     (field: string) => {
@@ -98,7 +105,11 @@ export function Entry({ handle, layout, own, onCaptured }: Props) {
           </tbody>
         </table>
       )}
-      {large && <LadderAtArmsLength state={state} onClose={() => setLarge(false)} />}
+      {large && (
+        <CautionsFirst onClose={close}>
+          <LadderAtArmsLength state={state} wanted={prompts.wanted} onClose={close} />
+        </CautionsFirst>
+      )}
     </>
   )
 }

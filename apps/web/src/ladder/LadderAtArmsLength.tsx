@@ -1,8 +1,9 @@
 import type { Quantity } from '@even-watt/contract'
-import { parseNumber, quantityData, say } from '@even-watt/core'
+import { parseNumber, quantityData, say, sayDuration } from '@even-watt/core'
 import { useState } from 'react'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { usePlannedNext, type TakenStep } from '../plan/usePlannedNext'
+import type { Wanted } from '../trials/usePrompts'
 import { useTrial } from '../trials/useTrial'
 import { CapturedResult } from './CapturedResult'
 import { EntryChoices } from './EntryChoices'
@@ -17,6 +18,8 @@ import { unitOf } from '../ui/units'
 
 interface Props {
   readonly state: DraftState
+  /** What an answer asked for. */
+  readonly wanted: Wanted
   readonly onClose: () => void
 }
 
@@ -30,12 +33,14 @@ const hue = {
 } as const
 
 /** A step, prompt by prompt. */
-export function LadderAtArmsLength({ state, onClose }: Props) {
+export function LadderAtArmsLength({ state, wanted, onClose }: Props) {
   const { analysis } = useTrial()
   const { draft, fields, type, change, captureStep, faults, ids } = state
   const { oddities } = useDraftPreview(state)
   const [at, setAt] = useState(0)
   const [captured, setCaptured] = useState<string>()
+  /** Moment at which the load was said to be connected, ms. */
+  const [connected, setConnected] = useState<number>()
   const planned = usePlannedNext()
   const hand = useEntryHand(state, () => setAt(0))
   const prompts = fields.filter((field) => field.meter)
@@ -49,11 +54,13 @@ export function LadderAtArmsLength({ state, onClose }: Props) {
   const step = draft.step ?? ids.step
   const take = (wanted: TakenStep) => {
     change(wanted)
+    setConnected(performance.now())
     setAt(1)
   }
 
   const next = () => {
     if (fault || (at === 0 && !draft.load.trim())) return
+    if (at === 0) setConnected(performance.now())
     if (!last) setAt(at + 1)
     else if (captureStep()) {
       setCaptured(step)
@@ -63,6 +70,7 @@ export function LadderAtArmsLength({ state, onClose }: Props) {
   return (
     <AtArmsLength
       title={draft.load || 'Next step'}
+      under={sayWanted(wanted)}
       beside={`${at + 1} of ${prompts.length + 1}`}
       onClose={onClose}
       foot={
@@ -107,6 +115,15 @@ export function LadderAtArmsLength({ state, onClose }: Props) {
       {last && (
         <div className="flex flex-wrap gap-x-4 gap-y-2 text-lg">
           <EntryChoices state={state} onKey={(event) => event.key === 'Enter' && next()} />
+          {connected !== undefined && (
+            <button
+              type="button"
+              className="plain-link"
+              onClick={() => change({ held: String(Math.round((performance.now() - connected) / 1000)) })}
+            >
+              Held since it was connected: note it
+            </button>
+          )}
           <button
             type="button"
             className="plain-link"
@@ -145,6 +162,13 @@ export function LadderAtArmsLength({ state, onClose }: Props) {
       </ul>
     </AtArmsLength>
   )
+}
+
+/** "Connect about 1010 W, and hold it for 10 min." */
+function sayWanted({ watts, seconds }: Wanted): string | undefined {
+  if (watts === undefined) return undefined
+  const held = seconds ? `, and hold it for ${sayDuration(seconds)}` : ''
+  return `Connect about ${say(watts, 'W', 4)}${held}.`
 }
 
 const tapOf = (quantity: Quantity) => {

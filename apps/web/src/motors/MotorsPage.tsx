@@ -11,9 +11,11 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import { api } from '../api/api'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { BankForSurge } from '../schedule/BankForSurge'
+import { CautionsFirst } from '../safety/CautionsFirst'
 import { ArmsLengthButton } from '../trials/ArmsLengthButton'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
+import { usePrompts } from '../trials/usePrompts'
 import { useTrial } from '../trials/useTrial'
 import { AddWave } from '../captures/AddWave'
 import { AttemptForm } from './AttemptForm'
@@ -45,7 +47,12 @@ export function MotorsPage() {
   const { analysis, view } = useTrial()
   const { data: shelf } = api.useLoadsQuery()
   const [chosen, setChosen] = useState<string>()
-  const [large, setLarge] = useState(false)
+  const prompts = usePrompts()
+  const [large, setLarge] = useState(prompts.asked)
+  const close = () => {
+    setLarge(false)
+    prompts.done()
+  }
   const untried = useMemo(() => untriedFrom(shelf ?? [], analysis), [shelf, analysis])
   const attempts = readingsOf(analysis.record, 'motors')
   const oddities = useOddities().filter(({ at }) => attempts.some(({ id }) => id === at.entry))
@@ -58,7 +65,9 @@ export function MotorsPage() {
       </StageHead>
       {large && (
         <Suspense fallback={null}>
-          <StartsAtArmsLength untried={untried} onClose={() => setLarge(false)} />
+          <CautionsFirst onClose={close}>
+            <StartsAtArmsLength untried={untried} onClose={close} />
+          </CautionsFirst>
         </Suspense>
       )}
       <p className="mb-2 max-w-4xl">{answerOf(analysis)}</p>

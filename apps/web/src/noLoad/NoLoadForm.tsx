@@ -1,14 +1,20 @@
 import { NoLoadReading } from '@even-watt/contract'
-import { quantityData, readDisplay, shortened, writing } from '@even-watt/core'
+import { capital, quantityData, readDisplay, shortened, writing } from '@even-watt/core'
+import { useState } from 'react'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { readTemperatures } from '../evidence/temperatures'
+import { CautionsFirst } from '../safety/CautionsFirst'
+import { ArmsLengthButton } from '../trials/ArmsLengthButton'
 import { CaptureForm } from '../trials/CaptureForm'
+import { FormAtArmsLength } from '../trials/FormAtArmsLength'
 import { useCaptureForm } from '../trials/useCaptureForm'
+import { usePrompts } from '../trials/usePrompts'
 import { useTrial } from '../trials/useTrial'
 import { readNumber, SelectField, TextField } from '../ui/form'
 import { storedFactor, typedDecimals } from '../ui/readValue'
+import { unitOf } from '../ui/units'
 import { displays } from './displays'
-import { fieldsOf } from './fields'
+import { fieldsOf, type NoLoadField } from './fields'
 
 /** What is read with nothing connected, each field on the meter that the rig hangs up for it. */
 export function NoLoadForm() {
@@ -59,33 +65,74 @@ export function NoLoadForm() {
     entry: (reading) => ({ kind: 'no load', reading }),
   })
   const { field, errorAt, form } = state
+  const prompts = usePrompts()
+  const [large, setLarge] = useState(prompts.asked)
+  const close = () => {
+    setLarge(false)
+    prompts.done()
+  }
+  const meterName = (id: string | undefined) => meters.find((meter) => meter.id === id)?.name
+  const read = fields.filter(({ meter }) => meter !== undefined)
+  const unread = fields.filter(({ meter }) => meter === undefined)
   const typed = form.watch()
   return (
     <CaptureForm title="Read it" state={state} className="">
+      <ArmsLengthButton onOpen={() => setLarge(true)} />
+      {large && read.length > 0 && (
+        <CautionsFirst onClose={close}>
+          <FormAtArmsLength
+            title="Nothing connected"
+            under="Every load unplugged, power strips too; clamp zeroed; start-up finished."
+            prompts={read.map(({ key, quantity, meter }) => ({
+              name: key,
+              label: capital(quantityData[quantity].words),
+              unit: unitOf(quantityData[quantity].unit),
+              under: meterName(meter),
+            }))}
+            state={state}
+            onClose={close}
+          />
+        </CautionsFirst>
+      )}
       <div className="grid grid-cols-2 gap-2">
-        {fields.map(({ key, quantity, meter }) => {
+        {read.map(({ key, quantity, meter }) => {
           const { words, unit } = quantityData[quantity]
           return (
             <TextField
               key={key}
               label={`${quantity}: ${words}`}
               unit={unit}
-              hint={meters.find(({ id }) => id === meter)?.name ?? 'no meter: kept as its display'}
+              hint={meterName(meter) ?? ''}
               inputMode="decimal"
               {...field(key)}
             />
           )
         })}
-        {displays.map(([key, label, unit]) => (
-          <TextField
-            key={key}
-            label={label}
-            unit={unit}
-            inputMode="decimal"
-            {...field(`display ${key}`)}
-            error={errorAt(`display ${key}`) ?? errorAt(`display.${key}`)}
-          />
-        ))}
+        <details className="col-span-full" open={isShownTyped(typed, unread)}>
+          <summary>What the unit shows itself</summary>
+          <div className="grid grid-cols-2 gap-2">
+            {unread.map(({ key, quantity }) => (
+              <TextField
+                key={key}
+                label={`${quantity}: ${quantityData[quantity].words}`}
+                unit={quantityData[quantity].unit}
+                hint="no meter: kept as its display"
+                inputMode="decimal"
+                {...field(key)}
+              />
+            ))}
+            {displays.map(([key, label, unit]) => (
+              <TextField
+                key={key}
+                label={label}
+                unit={unit}
+                inputMode="decimal"
+                {...field(`display ${key}`)}
+                error={errorAt(`display ${key}`) ?? errorAt(`display.${key}`)}
+              />
+            ))}
+          </div>
+        </details>
         {counts && <TextField label="Counted for" unit="s" inputMode="decimal" {...field('held')} />}
         <SelectField
           label="Mode"
@@ -112,3 +159,10 @@ export function NoLoadForm() {
     </CaptureForm>
   )
 }
+
+/** What is half typed is not folded away. */
+const isShownTyped = (typed: Readonly<Record<string, string>>, unread: readonly NoLoadField[]): boolean =>
+  Object.entries(typed).some(
+    ([name, text]) =>
+      text.trim() !== '' && (name.startsWith('display ') || unread.some(({ key }) => key === name)),
+  )

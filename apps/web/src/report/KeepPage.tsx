@@ -34,14 +34,8 @@ export function KeepPage() {
         <ExportLinks trial={trial.id} />
       </section>
       <section className="mb-6">
-        <h2>Begin again</h2>
-        <p className="mb-2 max-w-prose">
-          A new trial like this one, on another unit or a later revision: its question, hours and plan are
-          taken over, nothing that was read. Or lay it beside one that there is.
-        </p>
-        <Link className="action" to={`/trials/new?like=${trial.id}`}>
-          A trial like this
-        </Link>{' '}
+        <h2>Compare it</h2>
+        <p className="mb-2 max-w-prose">It is laid beside another trial, or beside several.</p>
         <Link className="action" to={`/compare/new?of=${trial.id}.${trial.revisions.length}`}>
           Compare it
         </Link>

@@ -8,34 +8,26 @@ import {
   shortened,
 } from '@even-watt/core'
 import { useState } from 'react'
-import { capture } from '../outbox/capture'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
-import { answer } from '../ui/answers'
 import { shortDate, shortTime } from '../ui/dates'
 import { readNumber, TextField, typed } from '../ui/form'
 import { Notice } from '../ui/Notice'
+import { useAcknowledge } from './useAcknowledge'
 import { useSafety } from './useSafety'
 
 /** Cautions for this unit, rig and plan, acknowledged with name and time; and the pre-charge. */
 export function MakeSafePage() {
-  const { trial, analysis } = useTrial()
+  const { trial } = useTrial()
   const { cautions, open, ofEarlierRig, by } = useSafety(useTrial())
   const asking = ofEarlierRig ? cautions : open
   const [name, setName] = useState(trial.by)
   const [asked, setAsked] = useState(false)
-  const acknowledge = () => {
+  const acknowledge = useAcknowledge()
+  const read = () => {
     setAsked(true)
     if (!name.trim()) return
-    capture(trial.id, {
-      revision: analysis.record.revision.number,
-      kind: 'make safe',
-      reading: {
-        by: name.trim(),
-        cautions: asking.map((caution) => ({ name: caution.name, because: caution.because })),
-      },
-    })
-    answer('The cautions are acknowledged.')
+    acknowledge(name.trim(), asking)
     setAsked(false)
   }
   const openNames = new Set(open.map((caution) => caution.name))
@@ -93,7 +85,7 @@ export function MakeSafePage() {
             onChange={(event) => setName(event.target.value)}
             error={asked && !name.trim() ? 'Say who read them.' : undefined}
           />
-          <button type="button" className="action action-main" onClick={acknowledge}>
+          <button type="button" className="action action-main" onClick={read}>
             {ofEarlierRig ? 'They hold on this rig too' : `I have read these ${open.length}`}
           </button>
         </div>

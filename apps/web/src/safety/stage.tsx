@@ -1,5 +1,8 @@
 import { readingsOf } from '@even-watt/core'
+import { lazy } from 'react'
 import { reportParts, type Stage } from '../stage'
+
+const SafetyStrip = lazy(async () => ({ default: (await import('./SafetyStrip')).SafetyStrip }))
 
 export const makeSafe: Stage = {
   words: 'Make safe',
@@ -15,6 +18,13 @@ export const makeSafe: Stage = {
     return last.revision < analysis.record.revision.number
       ? { said: 'rig changed since', done: 'part' }
       : { said: 'acknowledged', done: 'whole' }
+  },
+  strip: {
+    when: ({ view, analysis }) => {
+      const last = readingsOf(view.record, 'make safe').at(-1)
+      return !last || last.revision < analysis.record.revision.number
+    },
+    Part: SafetyStrip,
   },
   report: reportParts('end', () => import('./ReportPart'), [['Safety', 'SafetyPart']]),
   works: ['make safe'],

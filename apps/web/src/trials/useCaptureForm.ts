@@ -117,7 +117,7 @@ export function useCaptureForm<Reading>({
   return {
     form,
     /** Captures what is typed; resolves with whether it was. */
-    submit: async (event: FormEvent): Promise<boolean> => {
+    submit: async (event?: FormEvent): Promise<boolean> => {
       let taken = false
       await form.handleSubmit((reading) => {
         taken = take(reading)

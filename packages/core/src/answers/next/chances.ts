@@ -20,15 +20,16 @@ export interface Chances {
   readonly sags: number
 }
 
+const isRead = (mark: Mark) => mark !== 'not read' && mark !== 'not shown'
 const decided: ReadonlySet<Mark> = new Set(['yes', 'no', 'answered'])
 
 /** Asks the court of what would be read of each one that the unit may be (docs/method/answers.md). */
-export function chancesOf(
-  { on: { analysis }, trial }: Asked,
-  entries: readonly Entry[],
-  load: Load,
-  all: readonly May[],
-): Chances {
+export function chancesOf(asked: Asked, entries: readonly Entry[], load: Load, all: readonly May[]): Chances {
+  const {
+    on: { analysis },
+    trial,
+  } = asked
+  const before = new Map(answersOf(asked).map((one) => [one.id, one]))
   const at = new Date(Math.max(0, ...entries.map((entry) => Date.parse(entry.at))) + 60_000).toISOString()
   const low = thresholdOf(analysis.record)?.volts ?? 0
   const counts = new Map<Question, { answered: number; decided: number }>()
@@ -44,7 +45,9 @@ export function chancesOf(
     const then = tellingRig(view.analyses)
     if (!then) continue
     for (const { id, mark, open } of answersOf({ on: { analysis: then }, view, trial })) {
-      if (open) continue
+      // What was not read at all is further once it is; what was read in part, once nothing of it is open.
+      const further = isRead(mark) && !isRead(before.get(id)?.mark ?? mark)
+      if (open && !further) continue
       const count = counts.get(id) ?? { answered: 0, decided: 0 }
       counts.set(id, {
         answered: count.answered + 1,

@@ -1,0 +1,44 @@
+import { authority } from '@even-watt/core'
+import type { ReactNode } from 'react'
+import { useTrial } from '../trials/useTrial'
+import { AtArmsLength, FootButton } from '../ui/atArmsLength/AtArmsLength'
+import { useReader } from '../ui/reader'
+import { useAcknowledge } from './useAcknowledge'
+import { useSafety } from './useSafety'
+
+interface Props {
+  readonly onClose: () => void
+  /** What is asked once they were read. */
+  readonly children: ReactNode
+}
+
+/** Before anything is connected at arm’s length: the cautions that nobody read yet, as they stand for this rig. */
+export function CautionsFirst({ onClose, children }: Props) {
+  const state = useTrial()
+  const { cautions, open, ofEarlierRig } = useSafety(state)
+  const acknowledge = useAcknowledge()
+  const reader = useReader() ?? state.trial.by
+  const asking = ofEarlierRig ? cautions : open
+  if (!asking.length) return children
+  return (
+    <AtArmsLength
+      title="First: make safe"
+      beside={`${asking.length}`}
+      under={authority}
+      onClose={onClose}
+      foot={
+        <FootButton main onClick={() => acknowledge(reader, asking)}>
+          I have read these, {reader}
+        </FootButton>
+      }
+    >
+      <ul className="max-w-3xl">
+        {asking.map(({ name, sentence, because }) => (
+          <li key={name} className="border-b border-rule py-2 text-lg">
+            <strong>▲ {name}.</strong> {sentence} <span className="text-quiet">Here: {because}.</span>
+          </li>
+        ))}
+      </ul>
+    </AtArmsLength>
+  )
+}
