@@ -7,7 +7,7 @@ import { LadderPlanned } from './plan'
 import { ReportPlan } from './report'
 import { StoredRig } from './rigs'
 import { Schedule } from './schedule'
-import { answered, Id, instant, positive, text, whole, words } from './shared'
+import { answered, Id, instant, oneOf, positive, text, whole, words } from './shared'
 import { Overruled } from './suits'
 import { StoredUnit } from './units'
 
@@ -50,10 +50,19 @@ export const TrialSettings = z.object({
 })
 export type TrialSettings = z.infer<typeof TrialSettings>
 
+/** What a change touches on the bench itself; a meter more, or a description put right, touches nothing of it. */
+export const touchables = ['unit', 'bank', 'path', 'tap'] as const
+const Touched = z
+  .array(oneOf('Touched', touchables))
+  .check(z.maxLength(touchables.length, 'Touched: each once.'))
+export type Touchable = (typeof touchables)[number]
+
 /** Unit, rig and meters as they stood; frozen when made. */
 export const Revision = z.object({
   number: whole('Revision', 1, 1000),
   why: words('Why the rig changed', 300),
+  /** Absent: as the two descriptions tell. */
+  touched: z.optional(Touched),
   madeAt: instant('Made at'),
   unit: StoredUnit,
   rig: StoredRig,
@@ -89,6 +98,7 @@ export const NewRevision = z.object({
   /** The newest revision the tester saw, so that two tabs do not both add one. */
   after: whole('After revision', 1, 1000),
   why: words('Why the rig changed', 300),
+  touched: z.optional(Touched),
   rig: StoredRig,
   /** The unit as it is described by now, with claims that were forgotten; absent: as the trial has it. */
   unit: z.optional(z.literal('as it is now')),

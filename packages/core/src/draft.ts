@@ -4,7 +4,7 @@ import { criteria } from './comparisons'
 import { isFigure, sayFigure, withPoint } from './figures'
 import type { ClaimFindings } from './judge'
 import { suitsOf, type Suiting } from './suits'
-import type { Analysis } from './trials'
+import { readingsOf, type Analysis } from './trials'
 import { sayClaim } from './units'
 import type { TrialView } from './view'
 
@@ -18,10 +18,14 @@ export interface Draft {
 
 type Owner = Pick<Trial, 'id' | 'title' | 'hold' | 'duty' | 'overruled'>
 
-/** The rig that tells most of the unit: the newest on which anything was read. */
+/** The rig that tells most of the unit: the newest on which anything was read, and not only taken over. */
 export const tellingRig = (analyses: readonly Analysis[]): Analysis | undefined =>
-  analyses.findLast(({ ladder, noLoad }) => ladder.steps.length > 0 || isFigure(noLoad.on.P_idle)) ??
-  analyses.at(-1)
+  analyses.findLast(
+    ({ ladder, noLoad, record }) =>
+      ladder.steps.length > 0 ||
+      (isFigure(noLoad.on.P_idle) &&
+        readingsOf(record, 'no load').some(({ revision }) => revision === record.revision.number)),
+  ) ?? analyses.at(-1)
 
 /** Drafts the answer from the findings, the owner’s hours and the uses (docs/method/findings.md). */
 export function draftAnswer(

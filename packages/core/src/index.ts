@@ -453,6 +453,7 @@ export {
   replay,
   rerunOf,
   struckBy,
+  touchedIn,
   type Analysis,
   type Striking,
   type TrialRecord,

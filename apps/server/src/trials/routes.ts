@@ -219,7 +219,7 @@ export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
 
   router.post('/:id/revisions', async (request, response) => {
     const id = idOf(request, 'This trial')
-    const { after, why, rig, unit } = body(request, NewRevision)
+    const { after, why, touched, rig, unit } = body(request, NewRevision)
     await transaction(pool, async (client) => {
       await lockTrial(client, id)
       const trial = await requireTrial(client, id)
@@ -233,6 +233,7 @@ export function trialRoutes(pool: Pool, feed: Feed, besides: Besides): Router {
       await addRevision(client, id, {
         number: after + 1,
         why,
+        ...(touched ? { touched } : {}),
         madeAt: new Date().toISOString(),
         unit: unit ? await currentUnit(client, last.unit.id) : last.unit,
         rig,

@@ -22,6 +22,7 @@ import { capture } from '../outbox/capture'
 import { Strip } from '../photographs/Strip'
 import { AsPlanned } from '../plan/AsPlanned'
 import { DoubtMark } from '../trials/DoubtMark'
+import { EntryMarks } from '../trials/EntryMarks'
 import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
 import { useDoubt } from '../trials/useDoubt'
@@ -61,7 +62,7 @@ const tapsOf: Record<Place, readonly string[]> = {
 
 /** The readings behind the chosen step, what is odd about them, and what can be done. */
 export function StepDetail({ figures, settled, on, columns, oddities, place, onCorrect, onRepeat }: Props) {
-  const { trial, analysis, view, unsent } = useTrial()
+  const { trial, analysis, view } = useTrial()
   const { whyDoubted, readAgain } = useDoubt()
   const [asked, setAsked] = useState<Oddity>()
   const [takingBack, setTakingBack] = useState<string>()
@@ -127,10 +128,7 @@ export function StepDetail({ figures, settled, on, columns, oddities, place, onC
                 {!place && <span className="text-quiet">{circumstances(entry.reading)}</span>}
               </span>
               {struck !== undefined && <Struck entry={entry.id} why={struck} what="this reading" />}
-              {entry.by !== undefined && entry.by !== trial.by && (
-                <span className="text-quiet">read by {entry.by}</span>
-              )}
-              {unsent.has(entry.id) && <span className="text-ochre">▲ unsent</span>}
+              <EntryMarks entry={entry} />
               {struck === undefined && (
                 <span className="ml-auto flex gap-3 whitespace-nowrap">
                   <DoubtMark

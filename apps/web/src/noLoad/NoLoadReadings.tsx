@@ -1,6 +1,7 @@
 import { recordedOf, sayDisplay, sayWarmth, warmthOf } from '@even-watt/core'
 import { useState } from 'react'
 import { DoubtMark } from '../trials/DoubtMark'
+import { EntryMarks } from '../trials/EntryMarks'
 import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
 import { useDoubt } from '../trials/useDoubt'
@@ -10,7 +11,7 @@ import { showValue } from '../ui/readValue'
 
 /** Every reading without load, those taken back struck through. */
 export function NoLoadReadings() {
-  const { analysis, view, unsent } = useTrial()
+  const { analysis, view } = useTrial()
   const { whyDoubted, readAgain } = useDoubt()
   const [takingBack, setTakingBack] = useState<string>()
   const all = recordedOf(analysis.record, 'no load')
@@ -46,7 +47,7 @@ export function NoLoadReadings() {
                     .join(' · ')}
                 </span>
               </span>
-              {unsent.has(entry.id) && <span className="text-ochre">▲ unsent</span>}
+              <EntryMarks entry={entry} />
               {why === undefined && (
                 <span className="ml-auto">
                   <DoubtMark

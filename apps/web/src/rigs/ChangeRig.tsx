@@ -1,5 +1,5 @@
 import { Rig, type Rig as RigContent, type StoredRig } from '@even-watt/contract'
-import { isStation } from '@even-watt/core'
+import { isStation, touchedIn } from '@even-watt/core'
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
 import { useState } from 'react'
 import { api } from '../api/api'
@@ -24,6 +24,7 @@ export function ChangeRig({ rig, after, because = '', onDone }: Props) {
   const { trial, chooseRevision } = useTrial()
   const [why, setWhy] = useState(because)
   const [asked, setAsked] = useState(false)
+  const [described, setDescribed] = useState(false)
   const [add] = api.useAddRevisionMutation()
   const editor = useDocumentForm<RigForm, RigContent>({
     draftKey: `revision ${trial.id} ${after}`,
@@ -31,10 +32,15 @@ export function ChangeRig({ rig, after, because = '', onDone }: Props) {
     schema: Rig,
     fromForm: formToRig,
     save: async (content) => {
+      const before = trial.revisions.at(-1)
+      const touched = described
+        ? []
+        : before && touchedIn(before, { ...before, rig: { ...before.rig, ...content } })
       await add({
         trial: trial.id,
         after,
         why: why.trim(),
+        ...(touched ? { touched } : {}),
         rig: { ...content, id: rig.id, version: rig.version, savedAt: rig.savedAt },
       }).unwrap()
       onDone()
@@ -58,7 +64,7 @@ export function ChangeRig({ rig, after, because = '', onDone }: Props) {
               <DialogTitle className="text-lg font-bold">Change the rig: revision {after + 1}</DialogTitle>
             </div>
             <p className="text-quiet">
-              Earlier readings stay on their revision; later ones name the new one.
+              What was read stays. Of what the change does not touch, it stands on the new rig too.
             </p>
             {editor.restored && (
               <Notice kind="odd" word="Draft">
@@ -79,6 +85,14 @@ export function ChangeRig({ rig, after, because = '', onDone }: Props) {
               className="my-3"
               error={asked && !why.trim() ? 'Say in a few words what changed.' : undefined}
             />
+            <label className="mb-3 flex items-center gap-2">
+              <input
+                type="checkbox"
+                checked={described}
+                onChange={(event) => setDescribed(event.target.checked)}
+              />
+              Nothing on the bench itself changed: its description was put right, or a meter was added.
+            </label>
             {isStation(trial.revisions.at(-1)?.unit ?? { kind: 'inverter' }) ? (
               <MeterHanging form={editor.form} errorAt={editor.errorAt} />
             ) : (

@@ -21,6 +21,7 @@ export function UnitChanged() {
         trial: trial.id,
         after: newest.number,
         why: 'the unit was described anew',
+        touched: [],
         rig: newest.rig,
         unit: 'as it is now',
       }).unwrap()

@@ -1,4 +1,4 @@
-import type { ClaimQuantity, Question, Trial } from '@even-watt/contract'
+import type { ClaimQuantity, Question, Touchable, Trial } from '@even-watt/contract'
 import type { Figure } from '../figures'
 import type { OnRig } from '../held'
 import type { TrialView } from '../view'
@@ -53,6 +53,8 @@ export interface Asking {
   readonly asksOf?: (asked: Asked) => string | undefined
   /** The page on which its readings stand. */
   readonly page: string
+  /** What was read of it on an earlier rig stands on while nothing of this was touched. */
+  readonly dependsOn: readonly Touchable[]
   /** Units that nobody asks it of have it not. */
   readonly suits?: (asked: Asked) => boolean
   /** Promises that say whether what was read is good. */

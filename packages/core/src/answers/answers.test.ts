@@ -1,13 +1,15 @@
-import type { Claim, Entry, Trial } from '@even-watt/contract'
+import type { Claim, Entry, Revision, Trial } from '@even-watt/contract'
 import fc from 'fast-check'
 import {
   ladderEntry,
+  meterOf,
   motorEntry,
   noLoadEntry,
   revisionOf,
   stationOf,
   trialOf,
   unitOf,
+  uuid,
 } from '../../test/makers'
 import { claimOf } from '../../test/verdicts'
 import { isFigure, sayFigure } from '../figures'
@@ -198,5 +200,70 @@ describe('what to read next', () => {
           ).toBeGreaterThanOrEqual(settles.length / cost - 1e-9)
       }),
     )
+  })
+})
+
+describe('a change of the rig', () => {
+  const first = revisionOf({ unit: unitOf({ claims: [rated] }) })
+  const changed = (touched?: Revision['touched'], patch: Partial<Revision> = {}) => ({
+    ...first,
+    number: 2,
+    why: 'changed',
+    ...(touched ? { touched } : {}),
+    ...patch,
+  })
+  const on = (second: Revision, entries: readonly Entry[] = whole) => {
+    const trial = trialOf([first, second])
+    const view = viewTrial(trial, entries)
+    const analysis = tellingRig(view.analyses)
+    if (!analysis) throw new Error('No rig.')
+    const answers = answersOf({ on: { analysis }, view, trial })
+    return { analysis, of: (id: Answered['id']) => answers.find((one) => one.id === id) }
+  }
+
+  it('takes nothing away where only the description was put right, or a meter was added', () => {
+    const before = on(first)
+    const after = on(
+      changed([], { meters: [...first.meters, meterOf({ id: uuid(77), name: 'a second one' })] }),
+    )
+    expect(after.analysis.record.revision.number).toBe(2)
+    for (const id of ['gives', 'nothing', 'reaches', 'leads', 'battery', 'wave'] as const)
+      expect([id, after.of(id)?.mark, after.of(id)?.said.length]).toEqual([
+        id,
+        before.of(id)?.mark,
+        before.of(id)?.said.length,
+      ])
+  })
+
+  it('keeps readings of a meter that hangs no more', () => {
+    expect(on(changed([], { meters: [] })).of('nothing')?.mark).toBe('answered')
+  })
+
+  it('of a joint leaves what the unit takes for nothing, and asks for the leads anew', () => {
+    const later = ladderEntry(
+      { V_A: 25, V_B: 24.7, I: 46, V_C: 227, f: 50, P_C: 1005 },
+      { revision: 2, held: 60, end: 'carried' },
+    )
+    const { of } = on(changed(['path']), [...whole, later])
+    expect(of('nothing')?.mark).toBe('answered')
+    expect(told(of('leads') as Answered)).toMatch(/^They take 0\.30/)
+  })
+
+  it('takes over what rests on nothing that was touched, and says from which rig', () => {
+    const later = noLoadEntry({ V_A: 26.4, V_B: 26.4, I: 2.1 }, { revision: 2 })
+    const bank = on(changed(['bank']), [...whole, later])
+    expect(bank.of('leads')?.why.join(' ')).toContain(
+      'Read on rig 1; nothing that it rests on changed since.',
+    )
+    const path = on(changed(['path']), [...whole, later])
+    expect(path.of('leads')?.mark).toBe('not read')
+    expect(path.of('leads')?.why.join(' ')).toContain(
+      'It was read on rig 1; the leads or a joint changed since.',
+    )
+  })
+
+  it('does not carry what was touched, nor what nobody said was not', () => {
+    expect(on(changed(['unit'])).analysis.record.revision.number).toBe(1)
+    expect(on(changed()).analysis.record.revision.number).toBe(1)
   })
 })

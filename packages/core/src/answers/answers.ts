@@ -1,6 +1,7 @@
 import type { Question } from '@even-watt/contract'
 import type { Answered, Asked, Asking } from './answer'
 import { judgedBy } from './claims'
+import { knownOver } from './earlierRigs'
 import { battery } from './questions/battery'
 import { gives } from './questions/gives'
 import { keepAsks, keepOf } from './questions/keep'
@@ -66,8 +67,9 @@ export function answersOf(asked: Asked): Answered[] {
   const wanted = new Set(questionsOf(asked))
   const answered = askings
     .filter(({ id }) => wanted.has(id))
-    .map(({ id, asks, asksOf, place, page, know, judgedBy: quantities }): Answered => {
-      const known = know(asked)
+    .map((asking): Answered => {
+      const { id, asks, asksOf, place, page, judgedBy: quantities } = asking
+      const known = knownOver(asking, asked)
       return {
         id,
         asks: asksOf?.(asked) ?? asks,

@@ -1,5 +1,6 @@
 import type { Entry, EntryOf, ReadingKind, Revision, Trial } from '@even-watt/contract'
 import { remembering } from '../remember'
+import { carriedInto, type Carried } from './carried'
 import { instrumentOf } from '../waveform/kept'
 import type { Doubts, RevisionRecord, TrialRecord } from './record'
 import { struckBy } from './strike'
@@ -36,16 +37,43 @@ function withInstruments(revision: Revision, captures: readonly EntryOf<'capture
   })
 }
 
+/** What stands here of the rig before, with what was read on this one, in order of time. */
+function withCarried(
+  own: Gathered,
+  { standing, whole }: Carried,
+  last: RevisionRecord | undefined,
+): Gathered {
+  if (!standing.length || !last) return own
+  const all = new Map(own.standing)
+  for (const [kind, entries] of standing) all.set(kind, [...entries, ...(own.standing.get(kind) ?? [])])
+  return { standing: all, struck: whole ? [...last.struck, ...own.struck] : own.struck }
+}
+
+/** What is carried was read on the meters of the rig before, which may hang no more. */
+function withMeters(revision: Revision, before: Revision): Revision {
+  const missing = before.meters.filter(({ id }) => !revision.meters.some((meter) => meter.id === id))
+  return missing.length ? { ...revision, meters: [...revision.meters, ...missing] } : revision
+}
+
 /** The same record as before while nothing of it has changed, so that what follows from it need not be worked again. */
 function recordOf(
   { id: trial, displayStandsIn = false, displayCorrected = false }: Trial,
   revision: Revision,
-  { standing, struck }: Gathered,
+  own: Gathered,
   earlier: readonly RevisionRecord[],
   doubting: readonly EntryOf<'doubt'>[],
   worked: ReadonlyMap<string, WorkedAgain>,
 ): RevisionRecord {
-  const doubts = doubtsOf(doubting, revision, standing, worked)
+  const last = earlier.at(-1)
+  const carried = carriedInto(revision, own.standing, last)
+  const { standing, struck } = withCarried(own, carried, last)
+  const doubts = doubtsOf(
+    doubting,
+    revision,
+    own.standing,
+    worked,
+    carried.standing.length ? last?.doubts : undefined,
+  )
   const parts = [
     trial,
     displayStandsIn,
@@ -60,7 +88,10 @@ function recordOf(
   ]
   return sameRevision(revision, parts, () => ({
     trial,
-    revision: withInstruments(revision, (standing.get('capture') ?? []) as EntryOf<'capture'>[]),
+    revision: withInstruments(
+      carried.standing.length && last ? withMeters(revision, last.revision) : revision,
+      (standing.get('capture') ?? []) as EntryOf<'capture'>[],
+    ),
     earlier,
     standing,
     doubts,
@@ -82,8 +113,9 @@ function doubtsOf(
   revision: Revision,
   standing: Gathered['standing'],
   worked: ReadonlyMap<string, WorkedAgain>,
+  before: Doubts | undefined,
 ): Doubts {
-  const readings = new Map(faultsIn(worked))
+  const readings = new Map([...(before?.readings ?? []), ...faultsIn(worked)])
   const meters = new Map<string, string>()
   for (const { of, at, why, check, revision: number } of doubting) {
     const said = [why, check].filter(Boolean).join('; ')

@@ -16,6 +16,7 @@ export const battery: Asking = {
   id: 'battery',
   place: 'DC',
   page: 'rig/supply',
+  dependsOn: ['bank', 'path'],
   asks: 'Is the battery good enough?',
   suits: ({ on: { analysis } }) => !isStation(analysis.record.revision.unit),
   know: ({ on: { analysis } }) => {

@@ -10,6 +10,7 @@ export const gives: Asking = {
   id: 'gives',
   place: 'AC',
   page: 'findings',
+  dependsOn: [],
   asks: 'Does it give what it says?',
   asksOf: ({ view }) => {
     const power = view.findings.find(({ claim }) => claim.quantity === 'continuous power')

@@ -18,6 +18,7 @@ export const lasts: Asking = {
   id: 'lasts',
   place: 'heat',
   page: 'endurance',
+  dependsOn: ['unit', 'bank'],
   asks: 'How long, how hot, how loud?',
   judgedBy: ['energy', 'run time', 'noise', 'case temperature'],
   know: ({ on: { analysis } }) => {

@@ -34,6 +34,7 @@ export const leads: Asking = {
   id: 'leads',
   place: 'DC',
   page: 'rig/survey',
+  dependsOn: ['path', 'tap'],
   asks: 'Are the leads good enough?',
   suits: ({ on: { analysis } }) => !isStation(analysis.record.revision.unit),
   know: ({ on: { analysis }, view: { findings, analyses } }) => {

@@ -11,6 +11,7 @@ export const nothing: Asking = {
   id: 'nothing',
   place: 'heat',
   page: 'no-load',
+  dependsOn: ['unit'],
   asks: 'What does it take for nothing?',
   judgedBy: ['idle draw'],
   know: ({ on: { analysis } }) => {

@@ -36,6 +36,7 @@ export const reaches: Asking = {
   id: 'reaches',
   place: 'heat',
   page: 'ladder',
+  dependsOn: ['unit', 'path', 'tap'],
   asks: 'How much reaches my loads?',
   judgedBy: ['efficiency'],
   know: (asked) => {

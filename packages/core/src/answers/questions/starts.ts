@@ -6,6 +6,7 @@ export const starts: Asking = {
   id: 'starts',
   place: 'whole',
   page: 'motors',
+  dependsOn: ['unit', 'bank', 'path'],
   asks: 'What will it start?',
   know: ({ on: { analysis } }) => {
     const machines = machinesOf(analysis)

@@ -9,6 +9,7 @@ export const wave: Asking = {
   id: 'wave',
   place: 'AC',
   page: 'waves',
+  dependsOn: ['unit'],
   asks: 'What wave, and who minds?',
   know: ({ on }) => {
     const { analysis } = on
