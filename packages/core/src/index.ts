@@ -135,6 +135,8 @@ export {
   legVolts,
   quantities,
   quantityData,
+  slipIn,
+  kilowattHours,
   rangesThatHold,
   readDisplay,
   sayDisplay,
@@ -292,7 +294,7 @@ export {
   type OwnNeed,
   type UnitForNeed,
 } from './needs'
-export { shownCharges, type NoLoadFigures } from './noLoad'
+export { shownCharges, usableEnergy, type NoLoadFigures } from './noLoad'
 export { notice } from './notice'
 export { keptWhy, type Oddity } from './oddities'
 export {

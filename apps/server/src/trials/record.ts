@@ -27,7 +27,7 @@ interface RevisionRow {
   number: number
   why: string
   made_at: Date
-  content: Pick<Revision, 'unit' | 'rig' | 'meters'>
+  content: Pick<Revision, 'touched' | 'unit' | 'rig' | 'meters'>
 }
 
 interface LineRow {
@@ -183,24 +183,20 @@ export async function insertTrial(
 export async function addRevision(
   db: Queryable,
   trial: string,
-  revision: {
-    number: number
-    why: string
-    madeAt: string
-    unit: StoredUnit
-    rig: StoredRig
-    meters: StoredMeter[]
-  },
+  { number, why, madeAt, ...content }: Revision,
 ): Promise<void> {
-  const { number, why, madeAt, unit, rig, meters } = revision
   await db.query('insert into revision (trial, number, why, made_at, content) values ($1, $2, $3, $4, $5)', [
     trial,
     number,
     why,
     madeAt,
-    { unit, rig, meters },
+    content,
   ])
-  await db.query('update trial set revisions = $2, rig_name = $3 where id = $1', [trial, number, rig.name])
+  await db.query('update trial set revisions = $2, rig_name = $3 where id = $1', [
+    trial,
+    number,
+    content.rig.name,
+  ])
   await tellOf(db, trial)
 }
 

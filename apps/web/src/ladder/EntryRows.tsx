@@ -1,6 +1,7 @@
 import type { Oddity, StepFigures } from '@even-watt/core'
 import { useRef, type RefObject } from 'react'
 import { OddityNotices } from '../oddities/OddityNotices'
+import { SlipQuestion } from '../trials/SlipQuestion'
 import { Notice } from '../ui/Notice'
 import { BeyondRating } from './BeyondRating'
 import { columns } from './columns'
@@ -62,6 +63,13 @@ export function EntryRows({ state, preview, own, oddities, firstField, onCapture
               {sentence}
             </Notice>
           ))}
+          {state.slip && (
+            <SlipQuestion
+              slip={state.slip.slip}
+              onMeant={() => hand.answerSlip(true)}
+              onTyped={() => hand.answerSlip(false)}
+            />
+          )}
           <BeyondRating expected={draft.expected} preview={preview} />
           <OddityNotices oddities={oddities} />
         </td>

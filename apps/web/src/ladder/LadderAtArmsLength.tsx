@@ -3,6 +3,7 @@ import { parseNumber, quantityData, say, sayDuration } from '@even-watt/core'
 import { useState } from 'react'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { usePlannedNext, type TakenStep } from '../plan/usePlannedNext'
+import { SlipQuestion } from '../trials/SlipQuestion'
 import type { Wanted } from '../trials/usePrompts'
 import { useTrial } from '../trials/useTrial'
 import { CapturedResult } from './CapturedResult'
@@ -58,14 +59,16 @@ export function LadderAtArmsLength({ state, wanted, onClose }: Props) {
     setAt(1)
   }
 
+  const follow = (taken: boolean | undefined) => {
+    if (!taken) return
+    setCaptured(step)
+    setAt(0)
+  }
   const next = () => {
     if (fault || (at === 0 && !draft.load.trim())) return
     if (at === 0) setConnected(performance.now())
     if (!last) setAt(at + 1)
-    else if (captureStep()) {
-      setCaptured(step)
-      setAt(0)
-    }
+    else follow(captureStep())
   }
   return (
     <AtArmsLength
@@ -134,6 +137,13 @@ export function LadderAtArmsLength({ state, wanted, onClose }: Props) {
           </button>
           {hand.more && <EntryMore hand={hand} className="text-base" />}
         </div>
+      )}
+      {state.slip && (
+        <SlipQuestion
+          slip={state.slip.slip}
+          onMeant={() => follow(state.slip?.answer(true))}
+          onTyped={() => follow(state.slip?.answer(false))}
+        />
       )}
       <PromptNote fault={fault}>
         {oddities

@@ -2,6 +2,7 @@ import { nextPosition } from '@even-watt/core'
 import { useCallback, useMemo, useState } from 'react'
 import { v7 } from 'uuid'
 import { capture, moment } from '../outbox/capture'
+import { useSlips, type Slip } from '../trials/useSlips'
 import { useTrial } from '../trials/useTrial'
 import { answer } from '../ui/answers'
 import { drafts, resembles } from '../ui/browserStore'
@@ -15,6 +16,8 @@ export interface DraftState {
   readonly clear: () => void
   /** Captures the step when nothing is at fault; else the faults are shown. */
   readonly captureStep: () => boolean
+  /** What may have slipped, and the answer: the step is then captured. */
+  readonly slip: { readonly slip: Slip; readonly answer: (meant: boolean) => boolean } | undefined
   /** Shown at their fields once the field was left or capture was tried. */
   readonly faults: Readonly<Record<string, string>>
   readonly insisted: boolean
@@ -43,10 +46,13 @@ export function useDraft(): DraftState {
   const fields = useMemo(() => fieldsOf(revision.rig), [revision.rig])
   const position = nextPosition(analysis.ladder.recorded)
 
+  const slips = useSlips(analysis)
+  const [slip, setSlip] = useState<Slip>()
   const put = useCallback(
     (next: Draft) => {
       setDraft(next)
       setRefused({})
+      setSlip(undefined)
       drafts.keep(key, next)
     },
     [key],
@@ -69,9 +75,9 @@ export function useDraft(): DraftState {
     startNext()
     drafts.drop(key)
   }
-  const captureStep = () => {
+  const captureOf = (typed: Draft): boolean => {
     const now = moment()
-    const { entry, faults } = buildEntry(draft, fields, {
+    const { entry, faults } = buildEntry(typed, fields, {
       ...ids,
       ...now,
       position,
@@ -81,6 +87,11 @@ export function useDraft(): DraftState {
       setInsisted(true)
       return false
     }
+    const slipped = slips.first(
+      fields.map(({ key, quantity }) => ({ name: key, quantity, text: typed.texts[key] })),
+    )
+    setSlip(slipped)
+    if (slipped) return false
     const captured = capture(trial.id, { ...entry, ...now })
     if ('faults' in captured) {
       setRefused(
@@ -92,7 +103,6 @@ export function useDraft(): DraftState {
       return false
     }
     // The draft stays in the browser until the capture itself is kept there.
-    const typed = draft
     void captured.kept.then(() => {
       answer(`Captured: ${entry.reading.load}.`)
       if (JSON.stringify(drafts.read(key)) === JSON.stringify(typed)) drafts.drop(key)
@@ -100,11 +110,30 @@ export function useDraft(): DraftState {
     startNext()
     return true
   }
+  const captureStep = () => captureOf(draft)
+  const answerSlip = (meant: boolean): boolean => {
+    if (!slip) return false
+    if (!meant) slips.isRight(slip)
+    const next = meant ? { ...draft, texts: { ...draft.texts, [slip.name]: slip.meant } } : draft
+    put(next)
+    return captureOf(next)
+  }
   const { faults } = buildEntry(draft, fields, {
     ...ids,
     position,
     revision: revision.number,
     at: '2000-01-01T00:00:00Z',
   })
-  return { draft, fields, change, type, clear, captureStep, faults: { ...faults, ...refused }, insisted, ids }
+  return {
+    draft,
+    fields,
+    change,
+    type,
+    clear,
+    captureStep,
+    slip: slip && { slip, answer: answerSlip },
+    faults: { ...faults, ...refused },
+    insisted,
+    ids,
+  }
 }

@@ -18,11 +18,12 @@ export function useEntryHand(state: DraftState, onCaptured: () => void) {
   const extra = fields.filter((field) => main.get(field.quantity) !== field)
   const order = ['load', ...fields.filter((field) => field.meter).map((field) => field.key)]
 
-  const tryCapture = () => {
-    if (!captureStep()) return
+  const follow = (captured: boolean | undefined) => {
+    if (!captured) return
     setLeft(new Set())
     onCaptured()
   }
+  const tryCapture = () => follow(captureStep())
   const onKey = (key: string) => (event: KeyboardEvent) => {
     if (event.key !== 'Enter') return
     event.preventDefault()
@@ -38,6 +39,7 @@ export function useEntryHand(state: DraftState, onCaptured: () => void) {
     more,
     setMore,
     tryCapture,
+    answerSlip: (meant: boolean) => follow(state.slip?.answer(meant)),
     onKey,
     leave: (key: string) => setLeft((before) => new Set(before).add(key)),
     isWrong,

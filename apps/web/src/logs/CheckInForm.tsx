@@ -26,6 +26,7 @@ export function CheckInForm({ log }: { readonly log: Log }) {
     what: 'check-in',
     start: { place: places.find(([place]) => place === 'case')?.[0] ?? '' },
     schema: CheckIn,
+    readings: asked.map(({ quantity }) => ({ name: quantity, quantity })),
     read: (from) => {
       const { number, text, report } = from
       const at = new Date().toISOString()

@@ -25,6 +25,7 @@ export function NoLoadForm() {
   const state = useCaptureForm({
     what: 'reading without load',
     start: { mode: 'on' },
+    readings: fields.map(({ key, quantity }) => ({ name: key, quantity })),
     schema: NoLoadReading,
     read: ({ number, text, report }) => {
       const at = new Date().toISOString()

@@ -1,11 +1,12 @@
 import type { ReactNode } from 'react'
 import { focusFirst } from '../ui/enterRule'
 import { Notice } from '../ui/Notice'
+import { SlipQuestion } from './SlipQuestion'
 import type { CaptureFormState } from './useCaptureForm'
 
 interface Props {
   readonly title: string
-  readonly state: Pick<CaptureFormState, 'submit' | 'refused' | 'restored' | 'discard'>
+  readonly state: Pick<CaptureFormState, 'submit' | 'slip' | 'refused' | 'restored' | 'discard'>
   readonly className?: string
   /** What the button says. */
   readonly action?: string
@@ -34,6 +35,13 @@ export function CaptureForm({ title, state, className = 'mt-5', action = 'Captur
         </Notice>
       )}
       {children}
+      {state.slip && (
+        <SlipQuestion
+          slip={state.slip.slip}
+          onMeant={() => void state.slip?.answer(true)}
+          onTyped={() => void state.slip?.answer(false)}
+        />
+      )}
       {state.refused !== undefined && <Notice kind="problem">{state.refused}</Notice>}
       <button type="submit" className="action action-main mt-3">
         {action}

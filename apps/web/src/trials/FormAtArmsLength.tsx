@@ -2,6 +2,7 @@ import { parseNumber } from '@even-watt/core'
 import { useState, type ReactNode } from 'react'
 import { AtArmsLength, FootButton } from '../ui/atArmsLength/AtArmsLength'
 import { LargeField, PromptNote } from '../ui/atArmsLength/LargeField'
+import { SlipQuestion } from './SlipQuestion'
 import type { CaptureFormState } from './useCaptureForm'
 
 /** One thing that is asked for. */
@@ -19,13 +20,13 @@ interface Props {
   readonly title: string
   readonly under?: ReactNode
   readonly prompts: readonly Prompt[]
-  readonly state: Pick<CaptureFormState, 'form' | 'errorAt' | 'refused' | 'submit'>
+  readonly state: Pick<CaptureFormState, 'form' | 'errorAt' | 'refused' | 'slip' | 'submit'>
   readonly onClose: () => void
 }
 
 /** A form that captures, prompt by prompt; what is left empty is not read. The last one captures, and closes. */
 export function FormAtArmsLength({ title, under, prompts, state, onClose }: Props) {
-  const { form, errorAt, refused, submit } = state
+  const { form, errorAt, refused, slip, submit } = state
   const [at, setAt] = useState(0)
   const prompt = prompts[at]
   const typed = form.watch()
@@ -39,13 +40,10 @@ export function FormAtArmsLength({ title, under, prompts, state, onClose }: Prop
     if (parsed && !parsed.ok) return
     if (!last) setAt(at + 1)
     else if (await submit()) onClose()
-    else
-      setAt(
-        Math.max(
-          0,
-          prompts.findIndex((one) => errorAt(one.name) !== undefined),
-        ),
-      )
+    else {
+      const wrong = prompts.findIndex((one) => errorAt(one.name) !== undefined)
+      if (wrong >= 0) setAt(wrong)
+    }
   }
   return (
     <AtArmsLength
@@ -75,6 +73,13 @@ export function FormAtArmsLength({ title, under, prompts, state, onClose }: Prop
         {...(unit === undefined ? {} : { unit })}
         {...(hue === undefined ? {} : { hue })}
       />
+      {slip && (
+        <SlipQuestion
+          slip={slip.slip}
+          onMeant={() => void slip.answer(true).then((taken) => taken && onClose())}
+          onTyped={() => void slip.answer(false).then((taken) => taken && onClose())}
+        />
+      )}
       <PromptNote fault={fault}>
         {!text && <p className="text-quiet">Left empty, it is not read.</p>}
       </PromptNote>

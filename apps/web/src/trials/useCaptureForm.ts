@@ -7,6 +7,7 @@ import { answer } from '../ui/answers'
 import { drafts, resembles } from '../ui/browserStore'
 import { readNumber } from '../ui/form'
 import { contractResolver, messageAt, type Report } from '../ui/resolver'
+import { useSlips, type Slip, type TypedValue } from './useSlips'
 import { useTrial } from './useTrial'
 import { type Parsed } from '@even-watt/core'
 
@@ -34,6 +35,8 @@ interface Options<Reading> {
   readonly entry: (reading: Reading, typed: Typed) => OfReading
   /** What the next one begins with, where that depends on the one just captured. */
   readonly next?: (reading: Reading) => Typed
+  /** Fields that are readings of a quantity: a slip of the point in one of them is asked about. */
+  readonly readings?: readonly Omit<TypedValue, 'text'>[]
   /** What follows once it is captured. */
   readonly onTaken?: (entry: Entry) => void
 }
@@ -41,6 +44,7 @@ interface Options<Reading> {
 export type CaptureFormState = ReturnType<typeof useCaptureForm>
 
 const words: Typed = {}
+const noReadings: readonly Omit<TypedValue, 'text'>[] = []
 
 /** A small form whose content becomes one entry of the record: every fault at its field, nothing typed lost. */
 export function useCaptureForm<Reading>({
@@ -50,9 +54,12 @@ export function useCaptureForm<Reading>({
   read,
   entry,
   next,
+  readings = noReadings,
   onTaken,
 }: Options<Reading>) {
   const { trial, analysis } = useTrial()
+  const slips = useSlips(analysis)
+  const [slip, setSlip] = useState<Slip>()
   const { number: revision } = analysis.record.revision
   const draftName = `${what} ${trial.id} ${revision}`
   const [draft] = useState(() => {
@@ -88,6 +95,7 @@ export function useCaptureForm<Reading>({
           if (isDirty) drafts.keep(draftName, values)
           form.clearErrors(name)
           setRefused(undefined)
+          setSlip(undefined)
         },
       }),
     [form, draftName],
@@ -114,15 +122,28 @@ export function useCaptureForm<Reading>({
     onTaken?.(captured.entry)
     return true
   }
+  const submit = async (event?: FormEvent): Promise<boolean> => {
+    let taken = false
+    await form.handleSubmit((reading) => {
+      const values = form.getValues()
+      const found = slips.first(readings.map((one) => ({ ...one, text: values[one.name] })))
+      setSlip(found)
+      taken = !found && take(reading)
+    })(event)
+    return taken
+  }
   return {
     form,
     /** Captures what is typed; resolves with whether it was. */
-    submit: async (event?: FormEvent): Promise<boolean> => {
-      let taken = false
-      await form.handleSubmit((reading) => {
-        taken = take(reading)
-      })(event)
-      return taken
+    submit,
+    /** What may have slipped, and the answer: it then is captured. */
+    slip: slip && {
+      slip,
+      answer: (meant: boolean): Promise<boolean> => {
+        if (meant) form.setValue(slip.name, slip.meant, { shouldDirty: true })
+        else slips.isRight(slip)
+        return submit()
+      },
     },
     errorAt,
     /** What is wrong with the whole, at no field of its own. */
