@@ -1,7 +1,6 @@
 import type {
   Entry,
   Revision,
-  StoredMeter,
   StoredRig,
   StoredUnit,
   Trial,
