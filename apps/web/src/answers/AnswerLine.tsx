@@ -15,20 +15,23 @@ const hues: Readonly<Record<Place, string>> = {
 interface Props {
   readonly answer: Answered
   readonly trial: string
+  /** Of its question: below the heading that it stands under. */
+  readonly heading?: 'h2' | 'h3'
 }
 
 /** A question, its answer with its figures, what settles it, and where its readings stand. */
-export function AnswerLine({ answer: { id, asks, place, page, said, why, mark, open }, trial }: Props) {
+export function AnswerLine({ answer, trial, heading: Heading = 'h2' }: Props) {
+  const { id, asks, place, page, said, why, mark, open } = answer
   return (
     <li className="break-inside-avoid border-b border-rule py-3">
       <div
         className={`grid gap-x-4 gap-y-1 border-l-[6px] pl-3 sm:grid-cols-[minmax(0,15rem)_minmax(0,1fr)_auto] ${hues[place]}`}
       >
-        <h2 className="mb-0">
+        <Heading className="mb-0 font-bold">
           <Link to={`/trials/${trial}/${page}`} className="hover:underline">
             {asks}
           </Link>
-        </h2>
+        </Heading>
         <div>
           <p>
             {said.length
@@ -57,7 +60,7 @@ export function AnswerLine({ answer: { id, asks, place, page, said, why, mark, o
         </div>
         <div className="flex items-start gap-3 sm:flex-col sm:items-end sm:gap-1">
           {id === 'keep' ? (
-            <Link className="plain-link" to={`/trials/${trial}/findings`}>
+            <Link className="plain-link no-print" to={`/trials/${trial}/findings`}>
               Your own word
             </Link>
           ) : (

@@ -1,4 +1,4 @@
-import { many, type Stage } from '../stage'
+import { many, reportParts, type Stage } from '../stage'
 
 /** The home of a trial: its questions, each with its answer or what is still to be read. */
 export const answers: Stage = {
@@ -9,6 +9,7 @@ export const answers: Stage = {
       load: async () => ({ default: (await import('./AnswersPage')).AnswersPage }),
     },
   ],
+  report: reportParts('answer', () => import('./ReportPart'), [['Questions', 'QuestionsPart']]),
   state: ({ trial, analysis }) => {
     const asked = trial.questions?.length
     const begun = analysis.ladder.steps.length > 0

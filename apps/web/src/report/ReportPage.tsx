@@ -58,7 +58,7 @@ export function ReportPage() {
         <Suspense
           fallback={
             <p role="status" data-drawing>
-              Drawing the report …
+              Drawing the report … Printed now it would be empty.
             </p>
           }
         >
