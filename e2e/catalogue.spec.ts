@@ -112,6 +112,7 @@ test('looks are taken together, stand beside other trials, and equipment that mi
   const id = await freshTrial(page, 'Two looks at nothing')
   await page.goto(`${demoUrl()}/trials/${id}/no-load`)
   const field = (name: RegExp) => page.getByRole('textbox', { name })
+  await page.getByText('What the unit shows itself').click()
   for (const [volts, amps] of [
     ['201', '0.5'],
     ['200', '0.9'],
