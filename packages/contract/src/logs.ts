@@ -52,7 +52,7 @@ export const BegunLog = z.object({
   watts: z.optional(positive('Expected watts', 1e6)),
   /** s it is meant to last; absent: to its end. */
   planned: z.optional(positive('Meant to last, s', 1e7)),
-  full: z.optional(oneOf('What full meant', fullMeanings)),
+  full: z.optional(oneOf('How it was known to be full', fullMeanings)),
   charge: z.optional(Charge),
   /** Of a charge: what feeds it. Of a soak: the port. Of an idle: the mode. */
   source: z.optional(oneOf('Charged by', chargeSources)),

@@ -33,7 +33,7 @@ describe('the drafted answer', () => {
     expect(sentences).toHaveLength(3)
     expect(sentences[0]).toMatch(/^Of 3 claims /)
     expect(sentences[1]).toMatch(
-      /^Over the owner’s hours 8\d.* % of what it takes reaches the outlet; \d+ ± \d+ Wh a day are lost\.$/,
+      /^Over a usual day 8\d.* % of what it takes reaches the outlet\. \d+ ± \d+ Wh are lost\.$/,
     )
     // A bedroom is not known, and so not named.
     expect(sentences[2]).toBe('It suits: standby overnight; it does not suit: a cold cellar.')

@@ -52,7 +52,7 @@ function ownerSentence(analysis: Analysis, trial: Owner): string[] {
   const [lost, eta, idle] = ['day', 'duty', 'idle'].map(of)
   if (lost && eta && isFigure(lost) && isFigure(eta))
     return [
-      `Over the owner’s hours ${sayFigure(eta)} of what it takes reaches the outlet; ${sayFigure(lost)} a day are lost.`,
+      `Over a usual day ${sayFigure(eta)} of what it takes reaches the outlet. ${sayFigure(lost)} are lost.`,
     ]
   return idle && isFigure(idle) ? [`With nothing connected it draws ${sayFigure(idle)}.`] : []
 }

@@ -6,8 +6,8 @@ export function BackupPage() {
   return (
     <Page title="Back up">
       <p className="mb-3 max-w-prose">
-        Everything that is here in one file: trials, readings, files, and all documents such as units and
-        rigs, as they stand at one moment. Work can go on meanwhile. Keep it on another disk.
+        Everything that is here in one file: trials, readings, files, units, rigs. All as it stands at one
+        moment. Work can go on meanwhile. Keep it on another disk.
       </p>
       <a className="action action-main" href="/api/backup" download>
         Save a backup

@@ -50,7 +50,7 @@ function Door({ state }: { readonly state: LanState }) {
       <p>
         {state.on
           ? 'Devices of the local network may come in, over TLS and with the passphrase.'
-          : 'Only this computer reaches Even Watt now. Let a phone or tablet of the same network in to read at arm’s length with it: over TLS, and with a passphrase.'}
+          : 'Only this computer reaches Even Watt now. Let a phone of the same network in, to read with it at the bench. It comes in by a passphrase, over TLS.'}
       </p>
       {problem && <ProblemNotice problem={problem} />}
       {made !== undefined && (

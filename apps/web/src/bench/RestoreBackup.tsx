@@ -27,9 +27,9 @@ export function RestoreBackup() {
         Having it back
       </h2>
       <p className="mb-2 max-w-prose">
-        Into an installation that is new, on this machine or another: one that holds nothing yet, or the demo
-        as it came, which then goes. What is restored is compared with what was backed up before it is taken
-        over; an installation that holds anything of yours is never overwritten.
+        Into a new installation, on this machine or another: empty, or with the demo as it came. The demo then
+        goes. It is compared with what was backed up before it is taken over. What holds anything of yours is
+        never overwritten.
       </p>
       {problem && <ProblemNotice problem={problem} />}
       {restored ? (

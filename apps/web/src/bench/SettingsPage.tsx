@@ -83,9 +83,8 @@ export function SettingsPage() {
   return (
     <Page title="This bench">
       <p className="text-quiet mb-3 max-w-prose">
-        Asked once, and what new units begin with. All is stored in metric units whatever is chosen; a unit
-        typed with a number (“4 ft”, “104 °F”, “9 lb”) always counts, and so do both 12.8 and 12,8. Files that
-        are saved or exported keep the decimal point.
+        Asked once, and what new units begin with. A unit typed with a number always counts: “4 ft”, “104 °F”,
+        “9 lb”. So do both 12.8 and 12,8. Files that are saved or exported keep the decimal point.
       </p>
       <Loaded query={settings} what="what the bench was asked">
         {(known) => <Fields known={known ?? blank} />}

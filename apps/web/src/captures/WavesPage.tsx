@@ -71,9 +71,9 @@ export function WavesPage() {
       ))}
       {recorded.length === 0 && (
         <p className="mb-2 max-w-prose">
-          No wave on this rig yet. Save what a scope, a logger or a sound card recorded, or photograph a
-          scope’s screen, and add it here: its class, harmonics and what each meter makes of it follow. Never
-          clip an earthed scope’s ground lead to the output: differential or isolated probe.
+          No wave on this rig yet. Add what a scope, a logger or a sound card recorded, or a photograph of a
+          scope’s screen. What kind of wave it is follows. Never clip an earthed scope’s ground lead to the
+          output: differential or isolated probe.
         </p>
       )}
       <AddWave belongsTo={likely} />

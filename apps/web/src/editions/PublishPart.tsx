@@ -32,8 +32,8 @@ export function PublishPart({ published, page, notYet }: Props) {
     <section className="no-print mt-6 border-t border-rule pt-3" aria-label="Publish">
       <h2>Publish</h2>
       <p className="text-quiet max-w-prose">
-        Freezes this page as one file that opens from disk: words, figures and drawings, with a hash that
-        tells whether it was changed.{' '}
+        Makes one file of this page that opens anywhere, without a network. A hash in it tells whether it was
+        changed.{' '}
         <Link className="plain-link" to="/check">
           Check a page
         </Link>

@@ -26,12 +26,16 @@ export function efficiencyLegend(
             colour: unit ? theme.petrol : theme.copper,
           },
           {
-            words: 'its U; darker without what all readings share',
+            words: 'how far it may be off; darker: apart from what all readings share',
             look: 'band',
             colour: theme.petrol,
             fill: unit ? theme.petrolSoft : theme.copperSoft,
           },
-          { words: 'beyond the readings', look: 'dots', colour: unit ? theme.petrol : theme.copper },
+          {
+            words: 'carried on past the readings: a guess',
+            look: 'dots',
+            colour: unit ? theme.petrol : theme.copper,
+          },
         ] as const)
       : ([
           {

@@ -41,8 +41,8 @@ export function SurgePart({ title, analysis, findings, machines = none }: Props)
       <VerdictLines findings={judged} />
       {times.length === 0 ? (
         <p className="max-w-prose">
-          Nothing was carried for a measured time on this rig yet. A capture of a motor’s start, an overload
-          with its seconds, or a step held for a time draws this curve.
+          Nothing was carried for a measured time on this rig yet. A captured start, an overload with its
+          seconds, or a step that was held: each draws this curve.
         </p>
       ) : (
         <>

@@ -28,7 +28,7 @@ const fieldsOf: Readonly<Record<LogKind, readonly Field[]>> = {
   ],
   'run-down': [
     ...load,
-    perhaps('full', 'What full meant', fullMeanings),
+    perhaps('full', 'How it was known to be full', fullMeanings),
     number('charge', 'Its gauge says', '%', percent),
     perhaps('kind', 'Kind of load', loadKinds),
   ],

@@ -13,7 +13,7 @@ export function ModesPage() {
       tests={testsOfModes}
       at="modes"
       and={['search-mode draw']}
-      none="No mode is tested yet. Each draws something of its own: read its watts, or let it stand for hours and note what it lost, or what fills it again."
+      none="No mode is tested yet. Each draws something of its own. Read its watts, or let it stand for hours and note what it lost."
       list={<ModeList analysis={analysis} editable />}
       wave={['transfer', 'what was recorded of the last transfer']}
       add="Test a mode"

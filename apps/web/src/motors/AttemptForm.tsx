@@ -74,8 +74,8 @@ export function AttemptForm({ chosen }: { chosen: string | undefined }) {
         <TextField label="Note" {...field('note')} className="col-span-full" />
       </div>
       <p className="text-quiet mt-1 max-w-prose text-[0.9rem]">
-        Motor and outcome are enough. The lowest volts at C and B tell who stopped it, if the meters read at
-        least twice in the time it lasted; a capture tells it all.
+        Motor and outcome are enough. The lowest volts at outlet and terminals tell who stopped it. For that a
+        meter must read twice while it lasts; a capture tells it all.
       </p>
     </CaptureForm>
   )

@@ -79,7 +79,7 @@ export function WillStartPage() {
         {!yes.length &&
           !no.length &&
           machines.length > 0 &&
-          'Nothing is shown of its starts yet: capture the start of a motor, or hold an overload for a measured time.'}
+          'Nothing is known of its starts yet. Capture the start of a motor, or hold an overload for a time that you note.'}
       </p>
       <div className="mb-2 max-w-56">
         <TextField

@@ -78,9 +78,8 @@ export function NeedsPage() {
         </>
       ) : (
         <p className="mt-3 max-w-prose">
-          Type what you want to run, what it takes and for how many hours a day; one line is enough to begin.
-          What follows is judged by what was measured on this bench, of each unit in the trial in which most
-          was read, not by labels.
+          Type what you want to run, its watts, and its hours a day. One line is enough to begin. Units are
+          judged by what was measured on this bench, not by labels; each by its fullest trial.
         </p>
       )}
     </Page>

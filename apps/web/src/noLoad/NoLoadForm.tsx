@@ -117,7 +117,7 @@ export function NoLoadForm() {
                 key={key}
                 label={`${quantity}: ${quantityData[quantity].words}`}
                 unit={quantityData[quantity].unit}
-                hint="no meter: kept as its display"
+                hint="no meter there: noted as what the unit shows"
                 inputMode="decimal"
                 {...field(key)}
               />

@@ -139,8 +139,8 @@ export function Planning() {
           />
           <p className="mt-1">
             {Number.isFinite(cap.power) && `Steps are capped at ${say(cap.power, 'W')} by ${cap.because}. `}
-            What a load really took in earlier trials stands in place of its label; what the unit’s voltage
-            does is predicted from its readings so far.
+            What a load took in earlier trials counts in place of its label. The unit’s volts are foreseen
+            from what was read so far.
           </p>
         </>
       )}

@@ -25,8 +25,8 @@ export function PortForm({ test }: { readonly test: PortTest }) {
       below={
         test === 'load' && (
           <p className="text-quiet mt-1 max-w-prose">
-            Type a pair a line, or paste two columns. With the ohms of its lead the port and the cable are
-            told apart; 0 is read at the port itself. Without them a slow fall of its volts decides nothing.
+            Type a pair a line, or paste two columns. The ohms of its lead tell the port from the cable. 0
+            means that it is read at the port itself. Without them a slow fall of its volts decides nothing.
           </p>
         )
       }

@@ -14,7 +14,7 @@ export function PortsPage() {
       kind="port"
       tests={testsOfPorts}
       at="ports"
-      none="No port is tested yet. Load one step by step and note amps and volts; the ohms of your lead tell the port from the cable."
+      none="No port is tested yet. Load one step by step, and note amps and volts. The ohms of your lead tell the port from the cable."
       list={<PortList analysis={analysis} editable />}
       add="Test a port"
       form={(test) => <PortForm key={`${analysis.record.revision.number} ${test}`} test={test} />}

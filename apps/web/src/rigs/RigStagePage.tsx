@@ -57,7 +57,7 @@ export function RigStagePage() {
       <section className="mt-4">
         <h2>Doubt</h2>
         <p>
-          Something was wrong while it was read, a lug found loose, a battery low:{' '}
+          Something was wrong while it was read, like a loose lug?{' '}
           <DoubtMark
             of={{ what: 'rig' }}
             why={wholeRig ? 'all that was read on this rig until then' : undefined}

@@ -134,8 +134,8 @@ function PrechargeHelper() {
       <h2>Pre-charge</h2>
       <p className="text-quiet">
         Unit switched off; then the resistor, then the breaker. Verified by voltmeter, not by timer. A lamp
-        rated for the bank’s voltage ({say(bankNominal(rig.bank), 'V')}) does too, until it is dark; a plain
-        spark is advised against.
+        rated for the bank’s voltage ({say(bankNominal(rig.bank), 'V')}) does too, until it is dark. A plain
+        spark is not advised.
       </p>
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
         <TextField label="Bank" unit="V" {...volts.props} />

@@ -43,8 +43,8 @@ export function SearchPage() {
         <Answer q={q} onAsk={ask} />
       ) : (
         <p className="text-quiet mt-3 max-w-prose">
-          Two letters or more. Every word must stand in what is found; units, rigs, meters, loads, checklists,
-          diaries, trials with their findings, remarks, photographs and notes are looked through.
+          Two letters or more. Every word must stand in what is found. All is looked through: units, rigs,
+          trials, findings, remarks, photographs, notes.
         </p>
       )}
     </Page>

@@ -37,7 +37,7 @@ export function SuitsPart({ state: { trial, view }, editable = false }: Props) {
                   aria-label={`Overrule: ${line.name}`}
                   onClick={() => setOpen(open === line.name ? undefined : line.name)}
                 >
-                  {line.why === undefined ? 'Say otherwise' : 'Change your word'}
+                  {line.why === undefined ? 'I say otherwise' : 'Change your word'}
                 </button>
               )}
             </div>

@@ -11,9 +11,9 @@ export function LoadTestPage() {
     <>
       <StageHead />
       <p className="text-quiet mb-2 max-w-3xl">
-        Let the surface charge go, read the volts at rest, put a load on for 10 s, read volts and amps, take
-        it off and read again. Batteries are compared by resistance: at equal watts the weaker one draws more
-        current as it sags, so its sag overstates the difference.
+        Let the surface charge go, and read the volts at rest. Put a load on for 10 s and read volts and amps.
+        Take it off and read again. Batteries are compared by resistance. At equal watts the weaker one draws
+        more amps as it sags, so its sag says too much.
       </p>
       <LoadTestTable analyses={view.analyses} editable={number} />
       <LoadTestForm key={number} />

@@ -38,7 +38,7 @@ export const MeterFields = ({
       key={quantity}
       label={quantityData[quantity].words}
       unit={quantityData[quantity].unit}
-      hint={meters.find(({ id }) => id === meter)?.name ?? 'no meter: kept as its display'}
+      hint={meters.find(({ id }) => id === meter)?.name ?? 'no meter there: noted as what the unit shows'}
       inputMode="decimal"
       {...state.field(quantity)}
     />

@@ -58,7 +58,7 @@ describe('the work order', () => {
       unit: { ...revision.unit, provenance: undefined },
     }))
     expect(said({ ...state, trial: { ...state.trial, revisions } })['look-over']).toEqual({
-      said: '8 claims, not disclosed',
+      said: '8 claims, where it came from is open',
       done: 'part',
     })
   })

@@ -41,8 +41,7 @@ export function LookOverPage() {
         <BoxList unit={unit} />
         {!unit.box && !unit.leads && (
           <p className="text-quiet max-w-prose">
-            Nothing is said yet of the box, its leads or its fuse: leads that are too thin make a good unit
-            look bad.
+            Nothing is noted yet of its leads and its fuse. Thin leads make a good unit look bad.
           </p>
         )}
         <Places shows={['box', 'lead', 'outlets and ports']} />

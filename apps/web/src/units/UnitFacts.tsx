@@ -15,7 +15,7 @@ export function UnitFacts({ unit }: { unit: StoredUnit }) {
       'where it came from',
       unit.provenance
         ? `${unit.provenance.how}${unit.provenance.preProduction ? ', pre-production' : ''}. ${unit.provenance.note ?? ''}`
-        : 'not disclosed',
+        : 'where it came from is not said',
     ],
     [
       'revision',

@@ -30,7 +30,7 @@ export const lookOver: Stage = {
     const unit = trial.revisions.at(-1)?.unit
     const claims = unit?.claims.length ?? 0
     return {
-      said: unit?.provenance ? many(claims, 'claim') : `${many(claims, 'claim')}, not disclosed`,
+      said: unit?.provenance ? many(claims, 'claim') : `${many(claims, 'claim')}, where it came from is open`,
       done: claims && unit?.provenance ? 'whole' : 'part',
     }
   },

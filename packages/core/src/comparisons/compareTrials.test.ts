@@ -327,7 +327,7 @@ describe('a ranking by the tester’s weights', () => {
     ])
     expect(found.counted).toEqual([
       { words: 'idle draw', weight: 1 },
-      { words: 'efficiency over the owner’s hours', weight: 3 },
+      { words: 'efficiency over a usual day', weight: 3 },
     ])
   })
   it('needs a weight, and says what could not count', () => {

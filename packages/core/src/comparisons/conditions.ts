@@ -173,7 +173,7 @@ function meters(quantity: Extract<Quantity, 'V_B' | 'I' | 'P_C'>, list: readonly
     ({ analysis }) =>
       analysis.record.revision.meters.find(({ id }) =>
         analysis.record.revision.rig.assignments.some((one) => one.quantity === quantity && one.meter === id),
-      )?.name ?? 'none hung',
+      )?.name ?? 'no meter there',
   )
   const none = used.every((sources) => !sources.length)
   return {

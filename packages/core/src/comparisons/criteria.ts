@@ -26,8 +26,8 @@ export const criteria: readonly Criterion[] = [
     of: ({ analysis }) => deciding(analysis.noLoad.on.P_idle, 'No idle draw was measured.'),
   },
   { key: 'peak', words: 'efficiency at its best load', better: 'more', of: bestEfficiency },
-  { key: 'duty', words: 'efficiency over the owner’s hours', better: 'more', of: overHours },
-  { key: 'day', words: 'lost a day at the owner’s hours', better: 'less', of: lostADay },
+  { key: 'duty', words: 'efficiency over a usual day', better: 'more', of: overHours },
+  { key: 'day', words: 'lost on a usual day', better: 'less', of: lostADay },
   { key: 'carried', words: 'most that was carried', of: ({ analysis }) => mostCarried(analysis) },
   {
     key: 'volts',
@@ -96,7 +96,7 @@ const loadsOf = (hours: Hours): number[] => hours.map(({ load }) => load)
 /** Hours of the owner that its curve covers; a sentence where it does not. */
 function covered(one: Compared, hours: Hours) {
   const { unitFit } = one.analysis.ladder
-  if (!hours.length) return { missing: 'The owner’s hours are not stated.' }
+  if (!hours.length) return { missing: 'The hours a day are not typed yet.' }
   if (!hasFit(unitFit)) return { missing: noCurve }
   return reachesOutside(unitFit, loadsOf(hours))
     ? { missing: 'The owner’s loads reach outside what was measured.' }
@@ -109,7 +109,7 @@ function overHours(one: Compared, hours: Hours): Derived {
   const eta = dutyEfficiency(fit, hours)
   return eta
     ? fromCurve(one, 'η over the hours', '%', 'Σh·P / Σh·(P + P_loss), idle included', eta)
-    : { missing: 'The owner’s hours draw nothing.' }
+    : { missing: 'The hours a day are all without a load.' }
 }
 
 /** Wh a day that do not reach the outlet, hours of more or less than a day brought to one. */
@@ -119,7 +119,7 @@ function lostADay(one: Compared, hours: Hours): Derived {
   const eta = dutyEfficiency(fit, hours)
   const out = hours.reduce((sum, { hours: h, load }) => sum + h * load, 0)
   const all = hours.reduce((sum, { hours: h }) => sum + h, 0)
-  if (!eta || !(all > 0)) return { missing: 'The owner’s hours draw nothing.' }
+  if (!eta || !(all > 0)) return { missing: 'The hours a day are all without a load.' }
   if (out === 0) return idleADay(one)
   const drawn = divide({ value: out, sources: new Map() }, eta)
   const lost = combine(drawn.value - out, [[drawn, 1]])

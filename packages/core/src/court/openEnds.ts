@@ -23,15 +23,24 @@ export const pastIt = (asked: Asked): Hindrance =>
 /** A figure that the gate refused, or that nobody read. */
 export const mayNot = ({ symbol, grade, refused }: Figure): Hindrance =>
   hindrance('may not decide', () => ({
-    why: `${nameOf(symbol)} cannot decide: ${refused?.why ?? `it is only ${grade}.`}`,
+    why: `${nameOf(symbol)} does not count here: ${refused?.why ?? `it is only ${grade}.`}`,
     would: refused?.todo ?? 'A measured value is needed.',
   }))
 
-/** What a meter reads by its words; what is worked out by its symbol. */
-const nameOf = (symbol: string): string => {
-  if (!(symbol in quantityData)) return symbol
-  const { words } = quantityData[symbol as Quantity]
-  return words.charAt(0).toUpperCase() + words.slice(1)
+/** What is worked out, as a tester says it; a symbol that is not here is said as it is. */
+const workedOut: Readonly<Record<string, string>> = {
+  η: 'Efficiency',
+  P_idle: 'What it takes with nothing connected',
+  R_path: 'The resistance of the leads',
+  R_bank: 'The resistance of the bank',
+  P_path: 'What the leads take',
+  S: 'What flows at the outlet, in VA,',
+}
+
+/** What a meter reads by its words, one or several of them as one: "What was read of the watts at the outlet". */
+function nameOf(symbol: string): string {
+  if (symbol in quantityData) return `What was read of the ${quantityData[symbol as Quantity].words}`
+  return workedOut[symbol] ?? workedOut[symbol.split('_')[0] ?? ''] ?? symbol
 }
 
 /** What would break a promise, and does not where the tester says that something else ended it. */

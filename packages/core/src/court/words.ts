@@ -11,7 +11,7 @@ import type { Tried, Verdict } from './verdict'
 /** What ended a test, or was missing in it, as a tester says it. */
 const limitWords: Readonly<Record<Limiter, string>> = {
   supply: 'the supply gave out first',
-  load: 'the loads ended first',
+  load: 'there was no heavier load',
   meter: 'the readings cannot tell',
   protection: 'a protective device opened first',
   joint: 'a bad joint stopped the test',

@@ -72,7 +72,7 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
     if (whole?.figure?.refused)
       return {
         answer: 'not shown',
-        why: `${asks}. What was carried cannot decide: ${whole.figure.refused.why}`,
+        why: `${asks}. What was carried does not count: ${whole.figure.refused.why}`,
       }
     // What it gave out at shows nothing of less.
     const held = evidence.filter(({ bound, figure }) => bound === 'at least' && decides(figure))

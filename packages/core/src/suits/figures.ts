@@ -74,11 +74,11 @@ export const suitMeasures: Readonly<Record<SuitFigure, SuitMeasure>> = {
     todo: 'Read the idle draw, and give the bank its Ah.',
   },
   'efficiency over the hours': {
-    words: 'efficiency over the owner’s hours',
+    words: 'efficiency over a usual day',
     unit: '%',
     promised: ofFigure(criterion('duty')),
     stated: inPercent('efficiency'),
-    todo: 'Give the owner’s hours, and read a ladder that reaches them.',
+    todo: 'Type the hours a day under Ladder, and read steps as heavy as they are.',
   },
   volts: {
     words: 'furthest from its nominal volts',

@@ -31,7 +31,7 @@ describe('a use', () => {
     const found = only(rule({ figure: 'efficiency over the hours', is: 'at least', value: 80 }), whole)
     expect(found.says).toBe('suits')
     expect(found.reasons[0]).toMatch(
-      /^efficiency over the owner’s hours: at least 80 % is needed\. It is 9\d\.?\d* ± .* %\.$/,
+      /^efficiency over a usual day: at least 80 % is needed\. It is 9\d\.?\d* ± .* %\.$/,
     )
   })
   it('is not where one is missed by more, whatever the others say', () => {

@@ -60,7 +60,7 @@ export function bondingOf(unit: Pick<Unit, 'bonding'>, rig: Pick<Rig, 'bond'>): 
     sentences: [
       outside
         ? `Neutral and earth are joined ${where}; whether the unit joins them too is not known. Two bonds let current run in the earth conductor.`
-        : 'How the unit joins neutral and earth is not known: unplugged and cold, a continuity test between the outlet’s neutral and its earth tells what it is when it is off, not when it is on.',
+        : 'How the unit joins neutral and earth is not known. Unplugged and cold, test continuity between neutral and earth of its outlet. That tells it switched off, not switched on.',
       decides,
     ],
   }

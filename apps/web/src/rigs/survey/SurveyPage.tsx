@@ -18,9 +18,8 @@ export function SurveyPage() {
     <>
       <StageHead />
       <p className="text-quiet mb-2 max-w-3xl">
-        At one steady current, put the probes on the metal itself: across each element, or at successive
-        points against one reference. The current stays on meanwhile; never touch a lug under load with a
-        tool.
+        Hold one steady current. Put the probes on the metal itself: across each part, or from one point to
+        the next. The current stays on meanwhile; never touch a lug under load with a tool.
       </p>
       {surveys.length === 0 && <p>No drop survey on this rig yet.</p>}
       {[...surveys].reverse().map((survey, i) => (

@@ -85,6 +85,6 @@ function dutyOf({ on: { analysis }, trial }: Parameters<Asking['know']>[0]): str
   const of = (key: string) => criteria.find((criterion) => criterion.key === key)?.of(one, trial.duty, [one])
   const [lost, eta] = ['day', 'duty'].map(of)
   return lost && eta && isFigure(lost) && isFigure(eta)
-    ? `Over your hours ${sayFigure(eta)} reaches the loads, and ${sayFigure(lost)} a day are lost.`
+    ? `Over your usual day ${sayFigure(eta)} reaches the loads, and ${sayFigure(lost)} are lost.`
     : undefined
 }
