@@ -133,6 +133,7 @@ test('a phone comes in by TLS and passphrase, and what it captures is on the lap
   await expect(hand.getByRole('heading', { name: 'Bench' })).toBeVisible()
   await hand.goto(new URL(trial, hand.url()).href)
   await hand.getByRole('button', { name: 'Arm’s length' }).tap()
+  await hand.getByRole('button', { name: /I have read these/ }).tap()
   const prompt = hand.locator('#prompt')
   await prompt.fill('kettle')
   for (const value of ['12.3', '40', '119', '3.4', '400', '1', '60']) {

@@ -2,8 +2,7 @@ import { expect, test } from '@playwright/test'
 import { demoUrl, freshTrial, trialNamed, typeStep, stage } from './support/pages'
 
 test('the remade lug brought B and the system up, but not the unit', async ({ page }) => {
-  await page.goto(demoUrl())
-  await page.getByRole('link', { name: 'Ottrel 1400-24 for launch 2' }).first().click()
+  await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel 1400-24 for')}`)
   await stage(page, /Ladder/).click()
   const sentence = page.getByTestId('against-before')
   await expect(sentence).toContainText(/voltage at B up by 0\.6\d+/)
@@ -106,6 +105,8 @@ test('at arm’s length one prompt at a time fills the same step', async ({ page
   await page.setViewportSize({ width: 390, height: 800 })
   await page.goto(`${demoUrl()}/trials/${await freshTrial(page, 'Arm’s length')}/ladder`)
   await page.getByRole('button', { name: /Arm’s length/ }).click()
+  await page.getByRole('button', { name: /I have read these/ }).click()
+  await expect(page.getByText('What is connected?')).toBeVisible()
   await page.keyboard.type('kettle')
   await page.keyboard.press('Enter')
   for (const value of ['26.2', '26.0', '60.1', '229', '6.1', '1400', '1', '50', '1.6', '24']) {

@@ -95,7 +95,7 @@ test('from nothing to a curve and a verdict, in the browser alone', async ({ pag
   await page.getByLabel('Rig').selectOption('Marsh hut rig')
   await page.getByLabel('Your initials').fill('M.K.')
   await page.getByRole('button', { name: 'Start' }).click()
-  await expect(page.getByRole('heading', { name: 'Look over' })).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Questions' })).toBeVisible()
 
   await stage(page, /No load/).click()
   await page.getByLabel(/^V_B/).fill('25.2')

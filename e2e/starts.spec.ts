@@ -123,6 +123,7 @@ test('attempt by attempt at arm’s length, on a phone', async ({ page }) => {
   await open(page, trial, 'motors')
   await page.getByRole('button', { name: 'Arm’s length' }).click()
   const large = page.getByRole('dialog')
+  await large.getByRole('button', { name: /I have read these/ }).click()
   await large.getByRole('button', { name: 'Continue' }).click()
   await expect(large.getByText('Enter the motor.')).toBeVisible()
   await large.getByLabel('What is started?').fill('sieve shaker')

@@ -134,7 +134,11 @@ test('findings open with the answer, and list what was read but decides nothing'
     'watts at the outlet on Plug wattmeter, 1 reading: it is over the range of 3000 W.',
   )
   await expect(
-    page.getByText(/What was read of the watts at the outlet does not count here: it is over the range of 3000 W\. Use a meter/).first(),
+    page
+      .getByText(
+        /What was read of the watts at the outlet does not count here: it is over the range of 3000 W\. Use a meter/,
+      )
+      .first(),
   ).toBeVisible()
 })
 

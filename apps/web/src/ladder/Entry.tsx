@@ -106,7 +106,7 @@ export function Entry({ handle, layout, own, onCaptured }: Props) {
         </table>
       )}
       {large && (
-        <CautionsFirst onClose={close}>
+        <CautionsFirst>
           <LadderAtArmsLength state={state} wanted={prompts.wanted} onClose={close} />
         </CautionsFirst>
       )}

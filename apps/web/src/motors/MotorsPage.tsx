@@ -65,7 +65,7 @@ export function MotorsPage() {
       </StageHead>
       {large && (
         <Suspense fallback={null}>
-          <CautionsFirst onClose={close}>
+          <CautionsFirst>
             <StartsAtArmsLength untried={untried} onClose={close} />
           </CautionsFirst>
         </Suspense>

@@ -76,11 +76,13 @@ export function NoLoadForm() {
   const read = fields.filter(({ meter }) => meter !== undefined)
   const unread = fields.filter(({ meter }) => meter === undefined)
   const typed = form.watch()
+  // What is half typed is not folded away.
+  const [isShown, setShown] = useState(() => isShownTyped(typed, unread))
   return (
     <CaptureForm title="Read it" state={state} className="">
       <ArmsLengthButton onOpen={() => setLarge(true)} />
       {large && read.length > 0 && (
-        <CautionsFirst onClose={close}>
+        <CautionsFirst>
           <FormAtArmsLength
             title="Nothing connected"
             under="Every load unplugged, power strips too; clamp zeroed; start-up finished."
@@ -109,7 +111,11 @@ export function NoLoadForm() {
             />
           )
         })}
-        <details className="col-span-full" open={isShownTyped(typed, unread)}>
+        <details
+          className="col-span-full"
+          open={isShown}
+          onToggle={(event) => setShown(event.currentTarget.open)}
+        >
           <summary>What the unit shows itself</summary>
           <div className="grid grid-cols-2 gap-2">
             {unread.map(({ key, quantity }) => (
@@ -161,7 +167,6 @@ export function NoLoadForm() {
   )
 }
 
-/** What is half typed is not folded away. */
 const isShownTyped = (typed: Readonly<Record<string, string>>, unread: readonly NoLoadField[]): boolean =>
   Object.entries(typed).some(
     ([name, text]) =>

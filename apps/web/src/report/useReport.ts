@@ -12,7 +12,7 @@ export const metersPart = 'Meters'
 export const withdrawnPart = 'What does not count'
 
 /** What stands in the short form: the answer, the unit, and what was seen. */
-const brief: ReadonlySet<string> = new Set(['Findings', 'The unit', 'Photographs', metersPart])
+const brief: ReadonlySet<string> = new Set(['Questions', 'Findings', 'The unit', 'Photographs', metersPart])
 
 export interface Composition {
   readonly blocks: readonly ReportBlock[]

@@ -1,5 +1,5 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
-import type { ReactNode } from 'react'
+import { createContext, use, type ReactNode } from 'react'
 
 interface Props {
   readonly title: string
@@ -12,8 +12,12 @@ interface Props {
   readonly children: ReactNode
 }
 
+/** What must be read before anything is asked; while it is there it stands in place of the prompts. */
+export const ReadFirst = createContext<Omit<Props, 'onClose'> | undefined>(undefined)
+
 /** One prompt at a time over the whole window, large enough to be read from where the meters are. */
-export function AtArmsLength({ title, beside, under, onClose, foot, children }: Props) {
+export function AtArmsLength({ onClose, ...prompts }: Props) {
+  const { title, beside, under, foot, children } = use(ReadFirst) ?? prompts
   return (
     <Dialog open onClose={onClose} className="relative z-40">
       <DialogPanel className="bg-ground fixed inset-0 flex flex-col overflow-y-auto">
