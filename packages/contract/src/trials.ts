@@ -51,7 +51,7 @@ export const TrialSettings = z.object({
 export type TrialSettings = z.infer<typeof TrialSettings>
 
 /** What a change touches on the bench itself; a meter more, or a description put right, touches nothing of it. */
-export const touchables = ['unit', 'bank', 'path', 'tap'] as const
+const touchables = ['unit', 'bank', 'path', 'tap'] as const
 const Touched = z
   .array(oneOf('Touched', touchables))
   .check(z.maxLength(touchables.length, 'Touched: each once.'))

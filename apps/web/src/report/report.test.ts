@@ -54,7 +54,6 @@ describe('the parts of a report', () => {
   it('in short are the answer, the unit, its meters and photographs; in long all of them', () => {
     const short = withForm(usual, 'short')
     expect(keys(short.blocks.filter(({ shown }) => shown))).toEqual([
-      'Questions',
       'Findings',
       'The unit',
       metersPart,

@@ -6,7 +6,7 @@ import { SlipQuestion } from './SlipQuestion'
 import type { CaptureFormState } from './useCaptureForm'
 
 /** One thing that is asked for. */
-export interface Prompt {
+interface Prompt {
   readonly name: string
   readonly label: string
   /** Of a number; absent: words. */

@@ -28,7 +28,7 @@ const wattHoursAMinute = 25
 /** Share of what the unit may be from which a reading is counted on. */
 const countedOn = 0.5
 
-export const costOf = ({ minutes, wattHours }: Open): number => minutes + wattHours / wattHoursAMinute
+const costOf = ({ minutes, wattHours }: Open): number => minutes + wattHours / wattHoursAMinute
 
 type OpenQuestion = readonly [Question, Open]
 
