@@ -6,6 +6,8 @@ export {
   answersOf,
   askable,
   inWords,
+  mustKnowWave,
+  neededOf,
   questionsOf,
   readingOrder,
   weighReadings,

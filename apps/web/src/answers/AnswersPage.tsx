@@ -1,5 +1,6 @@
 import { useTrial } from '../trials/useTrial'
 import { AnswerLine } from './AnswerLine'
+import { AskWave } from './AskWave'
 import { ChooseQuestions } from './ChooseQuestions'
 import { ReadNext } from './ReadNext'
 import { useReadingOrder } from './useReadingOrder'
@@ -14,6 +15,7 @@ export function AnswersPage() {
   return (
     <>
       <h1 className="mb-3 max-w-4xl">{trial.purpose ?? trial.title}</h1>
+      <AskWave />
       <ReadNext answers={answers} order={order} trial={trial.id} />
       <ol aria-label="Questions">
         {answers.map((answer) => (

@@ -1,5 +1,5 @@
 import type { Quantity } from '@even-watt/contract'
-import { parseNumber, quantityData, say, sayDuration } from '@even-watt/core'
+import { formatNumber, neededOf, parseNumber, quantityData, say, sayDuration } from '@even-watt/core'
 import { useState } from 'react'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { usePlannedNext, type TakenStep } from '../plan/usePlannedNext'
@@ -44,7 +44,10 @@ export function LadderAtArmsLength({ state, wanted, onClose }: Props) {
   const [connected, setConnected] = useState<number>()
   const planned = usePlannedNext()
   const hand = useEntryHand(state, () => setAt(0))
-  const prompts = fields.filter((field) => field.meter)
+  const hung = fields.filter((field) => field.meter)
+  // A question asks for no more than answers it.
+  const needed = new Set(neededOf(hung.map(({ quantity }) => quantity)))
+  const prompts = wanted.watts === undefined ? hung : hung.filter(({ quantity }) => needed.has(quantity))
   // Prompt 0 asks for the load; the last one captures.
   const field = at === 0 ? undefined : prompts[at - 1]
   const last = at === prompts.length
@@ -178,7 +181,7 @@ export function LadderAtArmsLength({ state, wanted, onClose }: Props) {
 function sayWanted({ watts, seconds }: Wanted): string | undefined {
   if (watts === undefined) return undefined
   const held = seconds ? `, and hold it for ${sayDuration(seconds)}` : ''
-  return `Connect about ${say(watts, 'W', 4)}${held}.`
+  return `Connect about ${formatNumber(watts, 0)} W${held}.`
 }
 
 const tapOf = (quantity: Quantity) => {

@@ -1,5 +1,5 @@
 import { NoLoadReading } from '@even-watt/contract'
-import { capital, quantityData, readDisplay, shortened, writing } from '@even-watt/core'
+import { capital, neededOf, quantityData, readDisplay, shortened, writing } from '@even-watt/core'
 import { useState } from 'react'
 import { RangeChoice } from '../evidence/RangeChoice'
 import { readTemperatures } from '../evidence/temperatures'
@@ -74,6 +74,9 @@ export function NoLoadForm() {
   }
   const meterName = (id: string | undefined) => meters.find((meter) => meter.id === id)?.name
   const read = fields.filter(({ meter }) => meter !== undefined)
+  // A question asks for no more than answers it.
+  const needed = new Set(neededOf(read.map(({ quantity }) => quantity)))
+  const prompted = prompts.asked ? read.filter(({ quantity }) => needed.has(quantity)) : read
   const unread = fields.filter(({ meter }) => meter === undefined)
   const typed = form.watch()
   // What is half typed is not folded away.
@@ -86,7 +89,7 @@ export function NoLoadForm() {
           <FormAtArmsLength
             title="Nothing connected"
             under="Every load unplugged, power strips too; clamp zeroed; start-up finished."
-            prompts={read.map(({ key, quantity, meter }) => ({
+            prompts={prompted.map(({ key, quantity, meter }) => ({
               name: key,
               label: capital(quantityData[quantity].words),
               unit: unitOf(quantityData[quantity].unit),

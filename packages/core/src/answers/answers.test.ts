@@ -6,6 +6,7 @@ import {
   motorEntry,
   noLoadEntry,
   revisionOf,
+  rigOf,
   stationOf,
   trialOf,
   unitOf,
@@ -15,7 +16,16 @@ import { claimOf } from '../../test/verdicts'
 import { isFigure, sayFigure } from '../figures'
 import { tellingRig } from '../draft'
 import { viewTrial } from '../view'
-import { answersOf, askable, readingOrder, questionsOf, wishes, type Answered } from '.'
+import {
+  answersOf,
+  askable,
+  mustKnowWave,
+  neededOf,
+  readingOrder,
+  questionsOf,
+  wishes,
+  type Answered,
+} from '.'
 
 const rated = claimOf({ quantity: 'continuous power', comparator: 'at least', value: 1000, unit: 'W' })
 
@@ -265,5 +275,34 @@ describe('a change of the rig', () => {
   it('does not carry what was touched, nor what nobody said was not', () => {
     expect(on(changed(['unit'])).analysis.record.revision.number).toBe(1)
     expect(on(changed()).analysis.record.revision.number).toBe(1)
+  })
+})
+
+describe('what is asked for', () => {
+  it('is what a question needs: watts at the outlet stand for amps and power factor', () => {
+    expect(neededOf(['V_A', 'V_B', 'I', 'V_C', 'I_C', 'P_C', 'PF', 'f', 'THD'])).toEqual([
+      'V_A',
+      'V_B',
+      'I',
+      'V_C',
+      'P_C',
+    ])
+    expect(neededOf(['V_A', 'V_C', 'I_C', 'PF', 'f'])).toEqual(['V_A', 'V_C', 'I_C', 'PF'])
+  })
+
+  it('is the wave of the label only while a meter hangs on it that nothing else tells of', () => {
+    const plain = meterOf({
+      ranges: meterOf().ranges.map((range) => ({ ...range, standsSteppedWave: false })),
+    })
+    const known = (wave: 'sine' | 'unstated', meter = plain, entries: readonly Entry[] = []) => {
+      const rig = rigOf({ assignments: [{ quantity: 'V_C', meter: meter.id }] })
+      const trial = trialOf([revisionOf({ unit: unitOf({ wave }), rig, meters: [meter] })])
+      const [analysis] = viewTrial(trial, entries).analyses
+      return analysis && mustKnowWave(analysis)
+    }
+    expect(known('unstated')).toBe(true)
+    expect(known('sine')).toBe(false)
+    expect(known('unstated', meterOf())).toBe(false)
+    expect(known('unstated', plain, [noLoadEntry({ V_C: 230, THD: 0.02 })])).toBe(false)
   })
 })

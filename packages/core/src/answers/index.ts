@@ -1,3 +1,5 @@
 export { askable, answersOf, inWords, questionsOf, wishes } from './answers'
+export { neededOf } from './asked'
+export { mustKnowWave } from './unknown'
 export type { Answered, Asked as AskedOfTrial, Mark, Place } from './answer'
 export { readingOrder, weighReadings, type NextReading, type ReadingOrder } from './next'
