@@ -1,4 +1,6 @@
 import type { Random } from '../random'
+import type { UnitModel } from '../units/unit'
+import { sineWave, steppedWave, stepsFor } from '../waveform/outlet'
 import { digitised, type Scope } from '../waveform/scope'
 import type { Started } from './start'
 
@@ -7,16 +9,39 @@ const { sin, cos, floor, min, max, PI, SQRT2 } = Math
 /** Share of a raised cosine by which the input current pulses at twice the output's frequency. */
 const pulsing = 0.55
 
+interface Recording {
+  readonly frequency: number
+  /** Ω behind the terminals, on which the pulsing current shows. */
+  readonly behind: number
+  /** Whose wave it is; absent: a pure sine. */
+  readonly unit?: Pick<UnitModel, 'wave'>
+}
+
+/** Volts at a phase of the output, by the unit’s own wave, of the RMS that it holds at that moment. */
+function voltsOf(unit: Recording['unit']): (moment: Started['moments'][number], turn: number) => number {
+  if (unit?.wave.kind === 'stepped') {
+    const { wave } = unit
+    return ({ V, I, lag, V_B }, turn) =>
+      V > 0 ? steppedWave(stepsFor(wave, { V_B, V_C: V, P_C: V * I * cos(lag) }))(turn) : 0
+  }
+  const shape = sineWave(1, unit?.wave.thd ?? 0)
+  return ({ V }, turn) => V * shape(turn)
+}
+
+/** Highest of any wave that a unit makes, of its RMS. */
+const crest = 1.6
+
 /** What a logger with four channels writes of a start: volts and amperes of the outlet, volts and amperes of the input. */
 export function recorded(
   { dt, moments }: Started,
   scope: Scope,
   random: Random,
-  { frequency, behind }: { readonly frequency: number; readonly behind: number },
+  { frequency, behind, unit }: Recording,
 ): Readonly<Record<'V_C' | 'I_C' | 'V_B' | 'I', Float64Array>> {
   const seconds = moments.length * dt
   const at = (t: number) =>
     moments[min(moments.length - 1, max(0, floor(t / dt)))] as (typeof moments)[number]
+  const volts = voltsOf(unit)
   const start = random.next()
   const angle = (t: number) => 2 * PI * (start + frequency * t)
   const peak = (of: (one: (typeof moments)[number]) => number) =>
@@ -25,7 +50,7 @@ export function recorded(
   const channel = (truth: (t: number) => number, top: number) =>
     digitised(scope, truth, { seconds, peak: top, random })
   return {
-    V_C: channel((t) => SQRT2 * at(t).V * sin(angle(t)), SQRT2 * peak(({ V }) => V)),
+    V_C: channel((t) => volts(at(t), start + frequency * t), crest * peak(({ V }) => V)),
     I_C: channel((t) => SQRT2 * at(t).I * sin(angle(t) - at(t).lag), SQRT2 * peak(({ I }) => I)),
     V_B: channel(
       (t) => at(t).V_B - behind * at(t).I_B * (pulse(t) - 1),

@@ -45,6 +45,7 @@ export function captureStarted(
   const { V_C, I_C, V_B, I } = recorded(started, stationLogger, random, {
     frequency: bench.unit.frequency,
     behind,
+    unit: bench.unit,
   })
   const columns = [
     ['V_C (V)', V_C],

@@ -36,7 +36,8 @@ export function stepsFor(
   return { height, droop, delta: Math.min(1, V_C ** 2 / (height ** 2 * (1 - droop + droop ** 2 / 3))) }
 }
 
-const steppedWave =
+/** Volts of steps over one cycle. */
+export const steppedWave =
   ({ height, delta, droop }: Steps): Wave =>
   (turn) => {
     const within = (part(2 * part(turn)) - (1 - delta) / 2) / delta
