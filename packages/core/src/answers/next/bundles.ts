@@ -48,11 +48,11 @@ export function readingOrder(
   const alone = all
     .filter(([, { load }]) => load === undefined)
     .map(([id, open]) => reading([[id, open]], open))
-  const beyondSupply: number[] = []
+  const beyondSupply: Load[] = []
   const atLoads = distinct(loads.flatMap(([, { load }]) => load ?? [])).flatMap((load): NextReading[] => {
     const chances = weighed(load)
     if (chances && chances.sags > countedOn) {
-      beyondSupply.push(load.watts)
+      beyondSupply.push(load)
       return []
     }
     const settled = chances
@@ -67,8 +67,10 @@ export function readingOrder(
   const reached = new Set(bundles.flatMap(({ settles }) => settles))
   return {
     order: eachOnce(cheapestCover(bundles)),
-    beyondMeters: loads.flatMap(([id]) => (reached.has(id) ? [] : [id])),
-    beyondSupply,
+    beyondMeters: loads.flatMap(([id, { load }]) =>
+      reached.has(id) || beyondSupply.some((one) => load && same(one, load)) ? [] : [id],
+    ),
+    beyondSupply: beyondSupply.map(({ watts }) => watts),
   }
 }
 

@@ -1,6 +1,7 @@
 import { criteria } from '../../comparisons'
 import { decides, isFigure, sayFigure, type Derived, type Figure } from '../../figures'
 import type { StepFigures } from '../../ladder'
+import { isStation } from '../../units'
 import { notRead, type Asking, type Said } from '../answer'
 import { aStep, farFromHeaviest, heaviestWatts } from '../cost'
 
@@ -38,6 +39,8 @@ export const reaches: Asking = {
   page: 'ladder',
   dependsOn: ['unit', 'path', 'tap'],
   asks: 'How much reaches my loads?',
+  // What leaves a station’s store is read by nobody: how much it gives of what it promises stands at how long it lasts.
+  suits: ({ on: { analysis } }) => !isStation(analysis.record.revision.unit),
   judgedBy: ['efficiency'],
   know: (asked) => {
     const { analysis } = asked.on
