@@ -19,6 +19,7 @@ export {
   type ReadingOrder,
   type Place,
 } from './answers'
+export { sameFiles } from './files'
 export { saidClass, wattsOf, type Sag, type SeenWave } from './captures'
 export {
   banksOf,

@@ -8,6 +8,7 @@ import { fetched } from '../ui/fetched'
 import { useKey } from '../ui/keys'
 import { Loaded } from '../ui/Loaded'
 import { ShowWorking } from '../ui/ShowWorking'
+import { FileTwice } from './FileTwice'
 import { namesOf } from './naming'
 import { StagesContext, useStages } from './stageContext'
 import { TrialContext, useTrialView, useWorked, type TrialState } from './useTrial'
@@ -84,6 +85,7 @@ function Inside({ trial, groups }: { trial: Trial; groups: readonly StageGroup[]
                         <FoundFigure.Part id={asked} analysis={analysis} />
                       </Suspense>
                     )}
+                    <FileTwice />
                     <Outlet />
                     <Suspense>
                       <PageFigures.Part page={page} analysis={analysis} analyses={view.analyses} />
