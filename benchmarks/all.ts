@@ -10,12 +10,14 @@ import { benchSliding } from './sliding'
 import { benchTrialList } from './trialList'
 import { benchTyping } from './typing'
 import { benchWaveform } from './waveform'
+import { benchWeighing } from './weighing'
 
 await benchFirstScreen()
 await benchDerive()
 benchCapture()
 await benchPlanning()
 await benchSchedule()
+await benchWeighing()
 await benchTrialList()
 await benchTyping()
 await benchLongLadder()

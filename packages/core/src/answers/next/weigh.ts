@@ -5,8 +5,9 @@ import { readingOrder, type ReadingOrder } from './bundles'
 import { chancesOf } from './chances'
 import { mayBe } from './may'
 
-/** Of what the unit may be, so many are asked; and entries from which on a trial is told well enough without. */
-const drawn = 24
+/** Of what the unit may be, so many are asked; fewer where much was read already, and what it may be is narrow. */
+const drawnFor = (entries: number): number => (entries > 40 ? 12 : 24)
+/** Entries from which on a trial is told well enough without. */
 const mostEntries = 150
 
 /**
@@ -17,6 +18,6 @@ const mostEntries = 150
 export function weighReadings(asked: Asked, entries: readonly Entry[]): ReadingOrder {
   const answered = answersOf(asked)
   if (entries.length > mostEntries || !answered.some(({ open }) => open?.load)) return readingOrder(answered)
-  const all = mayBe(asked.on.analysis, drawn)
+  const all = mayBe(asked.on.analysis, drawnFor(entries.length))
   return readingOrder(answered, (load) => chancesOf(asked, entries, load, all))
 }
