@@ -28,6 +28,9 @@ function voltsOf(unit: Recording['unit']): (moment: Started['moments'][number], 
   return ({ V }, turn) => V * shape(turn)
 }
 
+/** Lag, rad, under which a load is an element. */
+const resistive = 0.02
+
 /** Highest of any wave that a unit makes, of its RMS. */
 const crest = 1.6
 
@@ -49,9 +52,15 @@ export function recorded(
   const pulse = (t: number) => 1 - pulsing * cos(2 * angle(t))
   const channel = (truth: (t: number) => number, top: number) =>
     digitised(scope, truth, { seconds, peak: top, random })
+  // An element draws as its volts are; a machine smooths them.
+  const amps = (t: number) => {
+    const { V, I, lag } = at(t)
+    if (lag < resistive && V > 0) return (I / V) * volts(at(t), start + frequency * t)
+    return SQRT2 * I * sin(angle(t) - lag)
+  }
   return {
     V_C: channel((t) => volts(at(t), start + frequency * t), crest * peak(({ V }) => V)),
-    I_C: channel((t) => SQRT2 * at(t).I * sin(angle(t) - at(t).lag), SQRT2 * peak(({ I }) => I)),
+    I_C: channel(amps, crest * peak(({ I }) => I)),
     V_B: channel(
       (t) => at(t).V_B - behind * at(t).I_B * (pulse(t) - 1),
       peak(({ V_B }) => V_B),
