@@ -21,6 +21,8 @@ const phone = { width: 390, height: 800 }
 
 const typeStep = async (page: Page) => {
   await page.keyboard.press('f')
+  await page.getByRole('button', { name: /have read these|hold on this rig/ }).click()
+  await page.getByText('What is connected?').waitFor()
   for (const text of ['sand oven + lamps 3', '25.69', '26.92']) {
     await page.keyboard.type(text)
     if (text !== '26.92') await page.keyboard.press('Enter')

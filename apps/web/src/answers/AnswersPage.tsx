@@ -11,12 +11,12 @@ export function AnswersPage() {
   const { trial, entries } = useTrial()
   const asked = useAsked()
   const answers = useAnswers(asked)
-  const order = useReadingOrder(trial, entries, answers)
+  const weighing = useReadingOrder(trial, entries, answers)
   return (
     <>
       <h1 className="mb-3 max-w-4xl">{trial.purpose ?? trial.title}</h1>
       <AskWave />
-      <ReadNext answers={answers} order={order} trial={trial.id} />
+      <ReadNext answers={answers} {...weighing} trial={trial.id} />
       <ol aria-label="Questions">
         {answers.map((answer) => (
           <AnswerLine key={answer.id} answer={answer} trial={trial.id} />

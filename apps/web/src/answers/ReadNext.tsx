@@ -7,13 +7,14 @@ import { sayBeyond, sayCost, sayWhy } from './words'
 
 interface Props {
   readonly answers: readonly Answered[]
-  /** Undefined while it is weighed. */
+  /** Undefined while it is first weighed. */
   readonly order: ReadingOrder | undefined
+  readonly busy: boolean
   readonly trial: string
 }
 
 /** What to read next, why, what it would settle and cost; or another thing that is open. */
-export function ReadNext({ answers, order, trial }: Props) {
+export function ReadNext({ answers, order, busy, trial }: Props) {
   const [others, setOthers] = useState(false)
   if (!answers.some(({ open }) => open)) return null
   const asks = (ids: readonly Question[]) =>
@@ -22,7 +23,7 @@ export function ReadNext({ answers, order, trial }: Props) {
   return (
     <section
       aria-label="Read next"
-      aria-busy={!order}
+      aria-busy={busy}
       className="min-h-20 border-t-[3px] border-b border-t-ink border-b-rule py-3"
     >
       {!order && <p className="text-quiet">Weighing what to read next …</p>}

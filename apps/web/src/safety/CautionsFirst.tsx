@@ -1,4 +1,4 @@
-import { authority } from '@even-watt/core'
+import { authority, capital } from '@even-watt/core'
 import type { ReactNode } from 'react'
 import { useTrial } from '../trials/useTrial'
 import { FootButton, ReadFirst } from '../ui/atArmsLength/AtArmsLength'
@@ -31,7 +31,7 @@ export function CautionsFirst({ children }: Props) {
       <ul className="max-w-3xl">
         {asking.map(({ name, sentence, because }) => (
           <li key={name} className="border-b border-rule py-2 text-lg">
-            <strong>▲ {name}.</strong> {sentence} <span className="text-quiet">Here: {because}.</span>
+            <strong>▲ {capital(name)}.</strong> {sentence} <span className="text-quiet">Here: {because}.</span>
           </li>
         ))}
       </ul>
