@@ -31,7 +31,8 @@ export function CautionsFirst({ children }: Props) {
       <ul className="max-w-3xl">
         {asking.map(({ name, sentence, because }) => (
           <li key={name} className="border-b border-rule py-2 text-lg">
-            <strong>▲ {capital(name)}.</strong> {sentence} <span className="text-quiet">Here: {because}.</span>
+            <strong>▲ {capital(name)}.</strong> {sentence}{' '}
+            <span className="text-quiet">Here: {because}.</span>
           </li>
         ))}
       </ul>
