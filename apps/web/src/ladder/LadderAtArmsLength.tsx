@@ -162,7 +162,7 @@ export function LadderAtArmsLength({ state, wanted, onClose }: Props) {
         {prompts.map(({ key, quantity }, i) => (
           <li
             key={key}
-            className={`flex justify-between border-b border-rule py-1.5 text-lg ${i === at - 1 ? 'font-bold' : ''}`}
+            className={`flex items-center justify-between border-b border-rule py-1.5 text-lg ${i === at - 1 ? 'font-bold' : ''}`}
           >
             <button type="button" onClick={() => setAt(i + 1)}>
               {tapOf(quantity)} {quantityData[quantity].words}

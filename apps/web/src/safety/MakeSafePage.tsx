@@ -10,6 +10,7 @@ import {
 import { useState } from 'react'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
+import { answer } from '../ui/answers'
 import { shortDate, shortTime } from '../ui/dates'
 import { readNumber, TextField, typed } from '../ui/form'
 import { Notice } from '../ui/Notice'
@@ -28,6 +29,7 @@ export function MakeSafePage() {
     setAsked(true)
     if (!name.trim()) return
     acknowledge(name.trim(), asking)
+    answer('The cautions are acknowledged.')
     setAsked(false)
   }
   const openNames = new Set(open.map((caution) => caution.name))

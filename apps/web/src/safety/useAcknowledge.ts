@@ -1,7 +1,6 @@
 import type { Caution } from '@even-watt/core'
 import { capture } from '../outbox/capture'
 import { useTrial } from '../trials/useTrial'
-import { answer } from '../ui/answers'
 
 /** Notes that somebody read these cautions as they now stand. */
 export function useAcknowledge() {
@@ -12,6 +11,5 @@ export function useAcknowledge() {
       kind: 'make safe',
       reading: { by, cautions: cautions.map(({ name, because }) => ({ name, because })) },
     })
-    answer('The cautions are acknowledged.')
   }
 }
