@@ -10,8 +10,9 @@ export interface MadeFor {
 
 type Range = readonly [low: number, high: number]
 
-/** Shares of what is nominal between which anything stands, tired, loaded, charged or stepped. */
-const ofInput: Range = [0.7, 1.35]
+/** Shares of its nominal volts between which any bank stands, tired and loaded or being charged. */
+export const bankStands: Range = [0.7, 1.35]
+/** The same of an outlet, whatever its wave. */
 const ofOutput: Range = [0.5, 1.4]
 /** Times its rating, that nothing takes for as long as a meter is read. */
 const timesRating = 4
@@ -23,7 +24,7 @@ function rangeOf(quantity: Quantity, { unit, bank, rating }: MadeFor): Range | u
     value > 0 ? [low * value, high * value] : undefined
   const upTo = (most: number | undefined): Range | undefined => (most ? [-most, most] : undefined)
   const watts = rating && timesRating * rating
-  const input = unit.kind === 'power station' ? undefined : around(nominal, ofInput)
+  const input = unit.kind === 'power station' ? undefined : around(nominal, bankStands)
   const share: Range = [-1.05, 1.5]
   const known: Partial<Record<Quantity, Range | undefined>> = {
     V_A: input,

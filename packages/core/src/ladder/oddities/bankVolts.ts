@@ -1,11 +1,8 @@
+import { bankStands } from '../../evidence'
 import { isFigure, say, sayFigure } from '../../figures'
 import { onceEach, type Keyed, type Notice } from '../../oddities'
 import { bankNominal } from '../../supply'
 import { eachStep, placeOfStep } from './eachStep'
-
-/** Shares of a bank's nominal volts between which any bank stands, tired and loaded or being charged. */
-const lowest = 0.7
-const highest = 1.35
 
 const farFromBank = eachStep((step, analysis): Keyed[] => {
   const nominal = bankNominal(analysis.record.revision.rig.bank)
@@ -14,7 +11,7 @@ const farFromBank = eachStep((step, analysis): Keyed[] => {
     const figure = step.read[quantity]
     if (!isFigure(figure) || figure.grade !== 'measured') return []
     const share = figure.x.value / nominal
-    if (share >= lowest && share <= highest) return []
+    if (share >= bankStands[0] && share <= bankStands[1]) return []
     return [
       {
         key: quantity,
