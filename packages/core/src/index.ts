@@ -453,6 +453,7 @@ export {
   type Source,
 } from './supply'
 export {
+  correctedTwice,
   readingsOf,
   recordedOf,
   replay,

@@ -1,32 +1,22 @@
-import type { OwnRow, Revision, StoredComparison } from '@even-watt/contract'
+import type { OwnRow, StoredComparison } from '@even-watt/contract'
 import { compareTrials, rowsOf, statedOfComparison, type Compared } from '@even-watt/core'
 import { useMemo, useRef } from 'react'
 import { useParams } from 'react-router'
 import { api } from '../api/api'
 import { pageFor } from '../method/pageFor'
-import { MetersUsed } from '../meters/MetersUsed'
-import type { PhotographEntry } from '../photographs/usePhotographs'
 import { PublishPart } from '../editions/PublishPart'
+import { printDrawn } from '../ui/drawn'
 import { TextField } from '../ui/form'
 import { Loaded } from '../ui/Loaded'
 import { Notice, ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
 import { ShowWorking } from '../ui/ShowWorking'
+import { BesideParts } from './BesideParts'
+import { sourcesOf, type BesideSources } from './besideSources'
 import { Chosen } from './Chosen'
-import { ClaimTable } from './ClaimTable'
-import { ConditionTable } from './ConditionTable'
-import { Curves } from './Curves'
-import { FigureTable } from './FigureTable'
 import { namesIn } from './namesIn'
-import { OnSameSupply } from './OnSameSupply'
-import { BankTable, Overlays } from './Overlays'
-import { PerWatt } from './PerWatt'
-import { photographsIn } from './photographsIn'
-import { PicturesBeside } from './PicturesBeside'
 import { beside } from './picked'
-import { RankingPart } from './RankingPart'
 import { TrialPicker } from './TrialPicker'
-import { SuitsTable } from './SuitsTable'
 import { useCompared } from './useCompared'
 import { useComparison, type ComparisonState } from './useComparison'
 
@@ -54,7 +44,7 @@ function Comparing({ stored }: { stored: StoredComparison | undefined }) {
   const state = useComparison(stored)
   const { made, change, changed, fault, nameFault, problem } = state
   const compared = useCompared(made.of)
-  const photographs = useMemo(() => photographsIn(compared.documents), [compared.documents])
+  const sources = useMemo(() => sourcesOf(made.of, compared.documents), [made.of, compared.documents])
   const names = useMemo(() => namesIn(compared.documents), [compared.documents])
   return (
     <ShowWorking methodFor={pageFor} nameSource={names.nameSource} nameEntry={names.nameEntry}>
@@ -94,29 +84,15 @@ function Comparing({ stored }: { stored: StoredComparison | undefined }) {
             </p>
           )
         ) : (
-          <Beside
-            list={compared.list}
-            revisions={made.of.flatMap(
-              ({ trial, revision }) =>
-                compared.documents.get(trial)?.trial.revisions.filter(({ number }) => number === revision) ??
-                [],
-            )}
-            photographs={photographs}
-            state={state}
-            stored={stored}
-          />
+          <Beside list={compared.list} {...sources} state={state} stored={stored} />
         )}
       </Page>
     </ShowWorking>
   )
 }
 
-interface BesideProps {
+interface BesideProps extends BesideSources {
   readonly list: readonly Compared[]
-  /** As they stand in the record, without what captures add to their meters. */
-  readonly revisions: readonly Revision[]
-  /** By the id of the trial. */
-  readonly photographs: ReadonlyMap<string, readonly PhotographEntry[]>
   readonly state: ComparisonState
   readonly stored: StoredComparison | undefined
 }
@@ -135,7 +111,12 @@ function Actions({ state, stored }: ActionsProps) {
           Delete
         </button>
       )}
-      <button type="button" className="action" disabled={made.of.length < 2} onClick={() => print()}>
+      <button
+        type="button"
+        className="action"
+        disabled={made.of.length < 2}
+        onClick={() => void printDrawn()}
+      >
         Print
       </button>
       <button
@@ -153,8 +134,8 @@ function Actions({ state, stored }: ActionsProps) {
 
 const noRows: readonly OwnRow[] = []
 
-/** What follows: the answer, then under what conditions, then promise by promise and figure by figure. */
-function Beside({ list, revisions, photographs, state, stored }: BesideProps) {
+/** What follows from what is chosen, and its editions. */
+function Beside({ state, stored, list, ...beside }: BesideProps) {
   const { made, change, changed } = state
   const own = made.figures ?? noRows
   const comparison = useMemo(() => compareTrials(list, rowsOf(own)), [list, own])
@@ -163,37 +144,7 @@ function Beside({ list, revisions, photographs, state, stored }: BesideProps) {
   return (
     <>
       <article ref={page}>
-        <section aria-label="The answer" className="max-w-4xl">
-          {made.note && <p className="text-quiet">{made.note}</p>}
-          {comparison.answer.map((sentence, i) => (
-            <p key={sentence} className={i === 0 ? 'mb-2 text-[1.15rem]' : 'mb-1'}>
-              {sentence}
-            </p>
-          ))}
-        </section>
-        <ConditionTable list={list} conditions={comparison.conditions} />
-        <ClaimTable list={list} claims={comparison.claims} />
-        <FigureTable
-          list={list}
-          rows={comparison.rows}
-          hours={comparison.hours}
-          own={own}
-          onOwn={(figures) => change({ figures: [...figures] })}
-        />
-        <Curves list={list} curves={comparison.curves} title={title} />
-        <Overlays list={list} title={title} />
-        <SuitsTable list={list} />
-        <OnSameSupply list={list} />
-        <BankTable list={list} />
-        <PerWatt list={list} />
-        <RankingPart
-          list={list}
-          hours={comparison.hours}
-          weights={made.weights ?? {}}
-          onChange={(weights) => change({ weights: { ...weights } })}
-        />
-        <PicturesBeside list={list} photographs={photographs} />
-        <MetersUsed revisions={revisions} />
+        <BesideParts {...beside} made={made} comparison={comparison} onChange={change} />
       </article>
       {stored && (
         <PublishPart

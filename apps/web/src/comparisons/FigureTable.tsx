@@ -22,7 +22,8 @@ const looks = {
 
 interface Props extends Pick<Comparison, 'list' | 'rows' | 'hours'> {
   readonly own: readonly OwnRow[]
-  readonly onOwn: (rows: readonly OwnRow[]) => void
+  /** Absent: they are read here, not chosen. */
+  readonly onOwn: ((rows: readonly OwnRow[]) => void) | undefined
 }
 
 /** Figures of each, and how far they lie from the first, with what their meters have in common taken out. */
@@ -51,7 +52,7 @@ export function FigureTable({ list, rows, hours, own, onOwn }: Props) {
           </tr>
         ))}
       </BesideTable>
-      <OwnRowsChoice rows={own} what="a row" onChange={onOwn} />
+      {onOwn && <OwnRowsChoice rows={own} what="a row" onChange={onOwn} />}
       <p className="text-quiet text-[0.9rem]">
         What the same meter and range read in both has the same error in both, which cancels in the
         difference: it is known better than either figure.

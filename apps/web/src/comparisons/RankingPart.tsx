@@ -6,26 +6,32 @@ const weighable = criteria.filter(({ better }) => better)
 
 interface Props extends Pick<Comparison, 'list' | 'hours'> {
   readonly weights: Weights
-  readonly onChange: (weights: Weights) => void
+  /** Absent: it is read here, not weighed. */
+  readonly onChange: ((weights: Weights) => void) | undefined
 }
 
 /** What counts for the tester, and the order that follows, ties where nobody can tell. */
 export function RankingPart({ list, hours, weights, onChange }: Props) {
   const ranking = useMemo(() => rank(list, hours, weights, commonErrors(list)), [list, hours, weights])
+  if (!onChange && 'missing' in ranking) return null
   return (
     <section className="mt-5">
       <h2>In your order</h2>
-      <p className="text-quiet no-print">What counts for you: 0 for nothing, 10 for most.</p>
-      <div className="no-print mt-1 grid max-w-4xl grid-cols-2 gap-3 md:grid-cols-3">
-        {weighable.map(({ key, words }) => (
-          <Weight
-            key={key}
-            words={words}
-            value={weights[key]}
-            onChange={(value) => onChange({ ...weights, [key]: value })}
-          />
-        ))}
-      </div>
+      {onChange && (
+        <>
+          <p className="text-quiet no-print">What counts for you: 0 for nothing, 10 for most.</p>
+          <div className="no-print mt-1 grid max-w-4xl grid-cols-2 gap-3 md:grid-cols-3">
+            {weighable.map(({ key, words }) => (
+              <Weight
+                key={key}
+                words={words}
+                value={weights[key]}
+                onChange={(value) => onChange({ ...weights, [key]: value })}
+              />
+            ))}
+          </div>
+        </>
+      )}
       {'missing' in ranking ? (
         <p className="mt-2">{ranking.missing}</p>
       ) : (

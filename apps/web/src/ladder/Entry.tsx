@@ -36,7 +36,7 @@ export function Entry({ handle, layout, own, onCaptured }: Props) {
   const firstField = useRef<HTMLInputElement>(null)
   const state = useDraft()
   const preview = useDraftPreview(state)
-  const { change, fields } = state
+  const { interrupt, fields } = state
   const wide = layout !== undefined
   const close = () => {
     setLarge(false)
@@ -56,7 +56,7 @@ export function Entry({ handle, layout, own, onCaptured }: Props) {
       repeat: (step) => {
         const last = step.step.readings.at(-1)?.reading
         if (!last) return
-        change({
+        interrupt({
           ...emptyDraft,
           load: last.load,
           kind: last.kind,
@@ -69,7 +69,7 @@ export function Entry({ handle, layout, own, onCaptured }: Props) {
         begin(`entry ${fields[0]?.key ?? ''}`)
       },
       correct: (entry) => {
-        change({
+        interrupt({
           ...draftOf(entry, fields),
           replaces: { entry: entry.id, why: 'Corrected after reading it again.' },
         })
@@ -77,11 +77,11 @@ export function Entry({ handle, layout, own, onCaptured }: Props) {
       },
       armsLength: () => setLarge(true),
       take: (planned) => {
-        change({ ...emptyDraft, ...planned })
+        interrupt({ ...emptyDraft, ...planned })
         begin(`entry ${fields[0]?.key ?? ''}`)
       },
     }),
-    [change, fields, begin],
+    [interrupt, fields, begin],
   )
   return (
     <>

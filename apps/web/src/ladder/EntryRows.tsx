@@ -51,6 +51,11 @@ export function EntryRows({ state, preview, own, oddities, firstField, onCapture
             <button type="button" className="action action-main" onClick={hand.tryCapture}>
               Capture
             </button>
+            {state.waiting > 0 && (
+              <span className="text-ochre">
+                ▲ {state.waiting === 1 ? 'a half typed step waits' : `${state.waiting} half typed steps wait`}
+              </span>
+            )}
             {(draft.step ?? draft.load) && (
               <button type="button" className="plain-link" onClick={state.clear}>
                 Clear

@@ -22,7 +22,6 @@ import { OddityNotices } from '../oddities/OddityNotices'
 import { PlannedNext } from '../plan/PlannedNext'
 import { ArmsLengthButton } from '../trials/ArmsLengthButton'
 import { StageHead } from '../trials/StageHead'
-import { TakingBack } from '../trials/TakingBack'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 import { useWidth } from '../ui/useWidth'
@@ -31,6 +30,7 @@ import { CurveFigures } from './CurveFigures'
 import { DutyEditor } from './DutyEditor'
 import { Entry, type EntryHandle } from './Entry'
 import { GradeLegend } from './GradeLegend'
+import { IdleEntry } from './IdleEntry'
 import { LadderCharts } from './LadderCharts'
 import { StationRibbon } from '../station/StationRibbon'
 import { Ribbon } from './Ribbon'
@@ -50,7 +50,7 @@ export function LadderPage() {
 const cardsBelow = 600
 
 function Ladder() {
-  const { trial, entries, view, unsent, analysis } = useTrial()
+  const { trial, view, unsent, analysis } = useTrial()
   const { revision } = analysis.record
   // What rests on all steps comes a moment after the row of the one that was captured.
   const { analyses } = useDeferredValue(view)
@@ -74,7 +74,7 @@ function Ladder() {
   )
   const [picked, setPicked] = useState<string>()
   const [place, setPlace] = useState<Place>()
-  const [takingBack, setTakingBack] = useState<string>()
+  const [idle, setIdle] = useState(false)
   const entry = useRef<EntryHandle>(null)
 
   const steps = analysis.ladder.steps
@@ -105,16 +105,25 @@ function Ladder() {
     if (chosenFigures) entry.current?.repeat(chosenFigures)
   }
   const wide = width !== undefined && width >= cardsBelow
-  const grid = { analysis, rated, chosen, oddSteps, unsentSteps, own, onChoose: setPicked }
-  const lastCapture = entries
-    .filter((entry) => entry.kind === 'ladder' && !view.record.struckWhy.has(entry.id))
-    .reduce<string | undefined>((_, entry) => entry.id, undefined)
+  const grid = {
+    analysis,
+    rated,
+    chosen,
+    oddSteps,
+    unsentSteps,
+    own,
+    onChoose: setPicked,
+    onIdle: () => setIdle(!idle),
+  }
+  const closeIdle = () => {
+    setIdle(false)
+    document.getElementById('entry load')?.focus()
+  }
   useLadderKeys({
     steps: steps.map((step) => step.step.id),
     chosen,
     choose: setPicked,
     repeat,
-    takeBackLast: () => setTakingBack(lastCapture),
   })
 
   return (
@@ -123,7 +132,7 @@ function Ladder() {
         <span className="text-quiet max-md:hidden">
           Capture <span className="kbd">Enter</span>
         </span>
-        <ArmsLengthButton onOpen={() => entry.current?.armsLength()} />
+        {!idle && <ArmsLengthButton onOpen={() => entry.current?.armsLength()} />}
         <Link className="plain-link" to={`/trials/${trial.id}/readings`}>
           Import readings
         </Link>
@@ -145,6 +154,7 @@ function Ladder() {
               />
             ) : null}
             {wide ? <StepGrid layout={layout} place={place} {...grid} /> : <StepCards {...grid} />}
+            {idle && <IdleEntry onDone={closeIdle} />}
             <GradeLegend analysis={analysis} />
             <PlannedNext onTake={(planned) => entry.current?.take(planned)} />
             <Entry
@@ -196,7 +206,6 @@ function Ladder() {
         <DisplaySchool />
       </DisplayTable>
       <BarsTable analysis={settled} />
-      <TakingBack entry={takingBack} what="the last capture" onDone={() => setTakingBack(undefined)} />
     </>
   )
 }

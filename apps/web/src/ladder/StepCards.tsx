@@ -1,6 +1,7 @@
 import {
   headOf,
   isFigure,
+  readingsOf,
   sayChosen,
   toldBy,
   type Analysis,
@@ -11,23 +12,33 @@ import { Struck } from '../trials/Struck'
 import { useTrial } from '../trials/useTrial'
 import { Fig } from '../ui/Fig'
 import { columns, placeWords } from './columns'
-import type { GridProps } from './gridProps'
+import { readIdle, type GridProps } from './gridProps'
 import { bestStep } from './bestStep'
 import { stepLabel } from './stepLabel'
 
 /** Readings in the order they were taken on a window that has no room for columns: a card a step, what it tells first. */
-export function StepCards({ analysis, rated, chosen, oddSteps, unsentSteps, own, onChoose }: GridProps) {
+export function StepCards({
+  analysis,
+  rated,
+  chosen,
+  oddSteps,
+  unsentSteps,
+  own,
+  onChoose,
+  onIdle,
+}: GridProps) {
   const { recorded, steps } = analysis.ladder
   const { noLoad } = analysis
   const best = bestStep(steps)
   const { efficiency } = toldBy(analysis.ladder)
   return (
     <ol aria-label="Ladder">
-      {isFigure(noLoad.on.P_idle) && (
-        <li className="flex justify-between border-b border-rule py-2">
-          idle, nothing connected <Fig of={noLoad.on.P_idle} withUnit />
-        </li>
-      )}
+      <li className="flex flex-wrap items-center justify-between gap-x-3 border-b border-rule py-2">
+        idle, nothing connected {isFigure(noLoad.on.P_idle) && <Fig of={noLoad.on.P_idle} withUnit marked />}
+        <button type="button" className="plain-link" onClick={onIdle}>
+          {readIdle(readingsOf(analysis.record, 'no load').length)}
+        </button>
+      </li>
       {recorded.map((step) => {
         const i = steps.findIndex((one) => one.step.id === step.id)
         const figures = steps[i]

@@ -7,17 +7,15 @@ import {
   readingsOf,
   sayChosen,
   unitOfChosen,
-  type Analysis,
 } from '@even-watt/core'
 import { useRef, type ReactNode } from 'react'
 import { Fig } from '../ui/Fig'
 import { MiniWave } from '../captures/MiniWave'
 import { useWindow } from '../ui/useNear'
 import { columns, placeHue, places, placeWords, type Layout, type Place } from './columns'
-import type { OwnColumns } from './ownColumns'
 import { stepLabel } from './stepLabel'
 import { bestStep } from './bestStep'
-import type { GridProps } from './gridProps'
+import { readIdle, type GridProps } from './gridProps'
 import { StepRow } from './StepRow'
 import { StruckRow } from './StruckRow'
 
@@ -60,7 +58,7 @@ function RunTable({ run, ...props }: Props & { run: number }) {
           <ColumnWidths layout={layout} own={props.own.columns.length} />
           <Heads hidden={run > 0} own={props.own.columns} />
           <tbody>
-            {run === 0 && <IdleRow analysis={analysis} own={props.own} />}
+            {run === 0 && <IdleRow analysis={analysis} own={props.own} onIdle={props.onIdle} />}
             <Run {...props} from={run * together} />
           </tbody>
         </table>
@@ -174,11 +172,10 @@ export function ColumnWidths({ layout, own }: { readonly layout: Layout; readonl
   )
 }
 
-/** Idle, from the no-load stage: the foot of the ladder. */
-function IdleRow({ analysis, own }: { readonly analysis: Analysis; readonly own: OwnColumns }) {
+/** Nothing connected: the foot of the ladder, read there as well. */
+function IdleRow({ analysis, own, onIdle }: Pick<GridProps, 'analysis' | 'own' | 'onIdle'>) {
   const { on } = analysis.noLoad
   const readings = readingsOf(analysis.record, 'no load')
-  if (!readings.length) return null
   const [cycle] = capturesOf(analysis.record, readings).flatMap(({ reading }) => {
     const wave = channelOf(reading, 'V_C')?.wave
     return wave ? [wave.cycle] : []
@@ -201,7 +198,10 @@ function IdleRow({ analysis, own }: { readonly analysis: Analysis; readonly own:
             <MiniWave cycle={cycle} label="its wave as captured" />
           </span>
         )}
-        nothing connected
+        nothing connected{' '}
+        <button type="button" className="plain-link" onClick={onIdle}>
+          {readIdle(readings.length)}
+        </button>
       </td>
       {columns.map((column) => (
         <td key={column.key} className="px-1 text-right whitespace-nowrap">

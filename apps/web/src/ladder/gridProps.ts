@@ -10,4 +10,9 @@ export interface GridProps {
   readonly unsentSteps: ReadonlySet<string>
   readonly own: OwnColumns
   readonly onChoose: (step: string) => void
+  /** Opens, or closes, what is read with nothing connected. */
+  readonly onIdle: () => void
 }
+
+/** What its button says: nothing was read with nothing connected yet, or it is read again. */
+export const readIdle = (readings: number): string => (readings ? 'Read again' : 'Read it')

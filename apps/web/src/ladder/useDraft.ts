@@ -13,6 +13,10 @@ export interface DraftState {
   readonly fields: readonly EntryField[]
   readonly change: (patch: Partial<Draft>) => void
   readonly type: (key: string, text: string) => void
+  /** Begins another step; what is half typed waits, and comes back after it. */
+  readonly interrupt: (draft: Draft) => void
+  /** How many half typed steps wait. */
+  readonly waiting: number
   readonly clear: () => void
   /** Captures the step when nothing is at fault; else the faults are shown. */
   readonly captureStep: () => boolean
@@ -24,12 +28,23 @@ export interface DraftState {
   readonly ids: { readonly id: string; readonly step: string }
 }
 
+const isDraft = (draft: unknown): draft is Draft =>
+  resembles(emptyDraft, draft) && [draft.texts, draft.times, draft.ranges].every(ofText)
+
 function kept(name: string): Draft {
   const draft = drafts.read(name)
-  return resembles(emptyDraft, draft) && [draft.texts, draft.times, draft.ranges].every(ofText)
-    ? draft
-    : emptyDraft
+  return isDraft(draft) ? draft : emptyDraft
 }
+
+/** Half typed steps that wait until another is done, the one that waits longest first. */
+function waitingIn(name: string): readonly Draft[] {
+  const list = drafts.read(name)
+  return Array.isArray(list) ? list.filter(isDraft) : []
+}
+
+/** Something of it was typed, and is worth keeping. */
+const isTyped = ({ load, texts, note, observed }: Draft): boolean =>
+  [load, note, observed, ...Object.values(texts)].some((text) => text.trim() !== '')
 
 const ofText = (texts: object) => Object.values(texts).every((text) => typeof text === 'string')
 
@@ -39,6 +54,13 @@ export function useDraft(): DraftState {
   const { revision } = analysis.record
   const key = `ladder ${trial.id} ${revision.number}`
   const [draft, setDraft] = useState(() => kept(key))
+  const waitKey = `${key} waiting`
+  const [waiting, setWaiting] = useState(() => waitingIn(waitKey))
+  const wait = (list: readonly Draft[]) => {
+    setWaiting(list)
+    if (list.length) drafts.keep(waitKey, list)
+    else drafts.drop(waitKey)
+  }
   const [ids, setIds] = useState(() => ({ id: v7(), step: v7() }))
   const [insisted, setInsisted] = useState(false)
   /** What the contract says of the step as it was when capture was last tried. */
@@ -64,17 +86,25 @@ export function useDraft(): DraftState {
       texts: { ...draft.texts, [field]: text },
       times: { ...draft.times, [field]: new Date().toISOString() },
     })
-  // A meter stays on its range from step to step.
+  const interrupt = (next: Draft) => {
+    if (isTyped(draft)) {
+      wait([...waiting, draft])
+      answer('What was half typed waits, and comes back after this.')
+    }
+    put(next)
+  }
+  // A meter stays on its range from step to step; what waited comes back.
   const startNext = () => {
-    setDraft({ ...emptyDraft, ranges: draft.ranges })
+    const back = waiting.at(-1)
+    if (back) wait(waiting.slice(0, -1))
+    setDraft(back ?? { ...emptyDraft, ranges: draft.ranges })
     setRefused({})
     setIds({ id: v7(), step: v7() })
     setInsisted(false)
+    return back
   }
-  const clear = () => {
-    startNext()
-    drafts.drop(key)
-  }
+  const keepOnly = (back: Draft | undefined) => (back ? drafts.keep(key, back) : drafts.drop(key))
+  const clear = () => keepOnly(startNext())
   const captureOf = (typed: Draft): boolean => {
     const now = moment()
     const { entry, faults } = buildEntry(typed, fields, {
@@ -102,12 +132,12 @@ export function useDraft(): DraftState {
       setInsisted(true)
       return false
     }
+    const back = startNext()
     // The draft stays in the browser until the capture itself is kept there.
     void captured.kept.then(() => {
       answer(`Captured: ${entry.reading.load}.`)
-      if (JSON.stringify(drafts.read(key)) === JSON.stringify(typed)) drafts.drop(key)
+      if (JSON.stringify(drafts.read(key)) === JSON.stringify(typed)) keepOnly(back)
     })
-    startNext()
     return true
   }
   const captureStep = () => captureOf(draft)
@@ -129,6 +159,8 @@ export function useDraft(): DraftState {
     fields,
     change,
     type,
+    interrupt,
+    waiting: waiting.length,
     clear,
     captureStep,
     slip: slip && { slip, answer: answerSlip },

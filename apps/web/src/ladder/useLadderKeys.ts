@@ -6,11 +6,10 @@ interface Actions {
   readonly chosen: string | undefined
   readonly choose: (step: string) => void
   readonly repeat: () => void
-  readonly takeBackLast: () => void
 }
 
 /** Keys of the ladder outside its fields. */
-export function useLadderKeys({ steps, chosen, choose, repeat, takeBackLast }: Actions): void {
+export function useLadderKeys({ steps, chosen, choose, repeat }: Actions): void {
   const move = (by: number) => {
     const at = chosen === undefined ? -1 : steps.indexOf(chosen)
     const to = Math.min(steps.length - 1, Math.max(0, at + by))
@@ -32,5 +31,4 @@ export function useLadderKeys({ steps, chosen, choose, repeat, takeBackLast }: A
     () => move(-1),
   )
   useKey((event) => event.key.toLowerCase() === 'r' && !event.ctrlKey && !event.metaKey, repeat)
-  useKey((event) => event.key.toLowerCase() === 'z' && (event.ctrlKey || event.metaKey), takeBackLast)
 }

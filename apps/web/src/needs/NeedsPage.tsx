@@ -4,6 +4,7 @@ import { useDeferredValue, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { api } from '../api/api'
 import { useCompared } from '../comparisons/useCompared'
+import { printDrawn } from '../ui/drawn'
 import { Notice } from '../ui/Notice'
 import { Page } from '../ui/Page'
 import { Cautions } from './Cautions'
@@ -49,7 +50,7 @@ export function NeedsPage() {
           <button type="button" className="action no-print" onClick={() => put(blankNeeds)}>
             Begin anew
           </button>
-          <button type="button" className="action no-print" onClick={() => print()}>
+          <button type="button" className="action no-print" onClick={() => void printDrawn()}>
             Print
           </button>
         </>

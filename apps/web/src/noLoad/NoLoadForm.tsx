@@ -17,7 +17,7 @@ import { displays } from './displays'
 import { fieldsOf, type NoLoadField } from './fields'
 
 /** What is read with nothing connected, each field on the meter that the rig hangs up for it. */
-export function NoLoadForm() {
+export function NoLoadForm({ onTaken }: { onTaken?: () => void }) {
   const { analysis } = useTrial()
   const { rig, meters } = analysis.record.revision
   const fields = fieldsOf(rig)
@@ -64,6 +64,7 @@ export function NoLoadForm() {
       }
     },
     entry: (reading) => ({ kind: 'no load', reading }),
+    ...(onTaken ? { onTaken } : {}),
   })
   const { field, errorAt, form } = state
   const prompts = usePrompts()

@@ -11,6 +11,7 @@ import { useTrial, type TrialState } from '../trials/useTrial'
 import { useStage } from '../trials/stageContext'
 import { StageTabs } from '../trials/StageTabs'
 import { shortDate } from '../ui/dates'
+import { fetched } from '../ui/fetched'
 import { PaperChoice } from '../ui/PaperChoice'
 import { Section } from '../ui/Section'
 import { ComposePart } from './ComposePart'
@@ -119,7 +120,9 @@ function StagePart({ name, ...props }: ReportProps & { name: string }) {
   return part ? <part.Part {...props} /> : null
 }
 
-/** A photograph or a part of one rig, where the tester put it; nothing where it was taken back since. */
+const compared = fetched(async () => (await import('../comparisons/InReport')).InReport)
+
+/** A photograph, a comparison or a part of one rig, where the tester put it; nothing where it was taken back since. */
 function Picked({ picked, state }: { picked: PickedPart; state: TrialState }) {
   const photographs = usePhotographs(state)
   if ('photograph' in picked)
@@ -128,6 +131,7 @@ function Picked({ picked, state }: { picked: PickedPart; state: TrialState }) {
         <Figures photographs={photographs.filter(({ id }) => id === picked.photograph)} />
       </div>
     )
+  if ('comparison' in picked) return <compared.Part id={picked.comparison} />
   const analysis = state.view.analyses.find(({ record }) => record.revision.number === picked.rig)
   if (!analysis) return null
   const { number, why } = analysis.record.revision

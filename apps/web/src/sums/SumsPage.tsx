@@ -1,6 +1,7 @@
 import { headline, nameOf, sayClash, sayFuses, sayNeed, sheetOf, type QuantityId } from '@even-watt/core'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { Link, useLocation } from 'react-router'
+import { printDrawn } from '../ui/drawn'
 import { answer } from '../ui/answers'
 import { Notice } from '../ui/Notice'
 import { Page } from '../ui/Page'
@@ -32,7 +33,7 @@ export function SumsPage() {
             <button type="button" className="action no-print" onClick={() => put([])}>
               Begin anew
             </button>
-            <button type="button" className="action no-print" onClick={() => print()}>
+            <button type="button" className="action no-print" onClick={() => void printDrawn()}>
               Print
             </button>
           </>

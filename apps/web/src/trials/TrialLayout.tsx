@@ -8,8 +8,9 @@ import { fetched } from '../ui/fetched'
 import { useKey } from '../ui/keys'
 import { Loaded } from '../ui/Loaded'
 import { ShowWorking } from '../ui/ShowWorking'
-import { FileTwice } from './FileTwice'
+import { CountedTwice } from './CountedTwice'
 import { namesOf } from './naming'
+import { TakeBackLast } from './TakeBackLast'
 import { StagesContext, useStages } from './stageContext'
 import { TrialContext, useTrialView, useWorked, type TrialState } from './useTrial'
 import { TrialHead } from './TrialHead'
@@ -85,7 +86,8 @@ function Inside({ trial, groups }: { trial: Trial; groups: readonly StageGroup[]
                         <FoundFigure.Part id={asked} analysis={analysis} />
                       </Suspense>
                     )}
-                    <FileTwice />
+                    <CountedTwice />
+                    <TakeBackLast />
                     <Outlet />
                     <Suspense>
                       <PageFigures.Part page={page} analysis={analysis} analyses={view.analyses} />

@@ -1,5 +1,5 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react'
-import { useForm, useWatch } from 'react-hook-form'
+import { useForm } from 'react-hook-form'
 import { TextField } from './form'
 
 interface Props {
@@ -15,10 +15,8 @@ interface Props {
 
 /** Asks for a reason in words; nothing is taken back, kept or changed without one. */
 export function Asking({ open, title, label, action, most = 300, onAnswer, onClose }: Props) {
-  const { register, handleSubmit, reset, control } = useForm({ defaultValues: { why: '' } })
-  const why = useWatch({ control, name: 'why' })
+  const { register, handleSubmit, reset, formState } = useForm({ defaultValues: { why: '' } })
   const submit = handleSubmit((answer) => {
-    if (!answer.why.trim()) return
     onAnswer(answer.why.trim())
     reset()
   })
@@ -29,9 +27,18 @@ export function Asking({ open, title, label, action, most = 300, onAnswer, onClo
         <DialogPanel className="w-full max-w-md border border-ink bg-raised p-4">
           <form onSubmit={(event) => void submit(event)}>
             <DialogTitle className="text-lg font-bold">{title}</DialogTitle>
-            <TextField label={label} {...register('why')} maxLength={most} autoFocus className="mt-2" />
+            <TextField
+              label={label}
+              {...register('why', {
+                validate: (why) => why.trim() !== '' || 'Say it in a few words first: others will read it.',
+              })}
+              error={formState.errors.why?.message}
+              maxLength={most}
+              autoFocus
+              className="mt-2"
+            />
             <div className="mt-3 flex gap-2">
-              <button type="submit" className="action action-main" disabled={!why.trim()}>
+              <button type="submit" className="action action-main">
                 {action}
               </button>
               <button type="button" className="action" onClick={onClose}>

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { printDrawn } from './drawn'
 
 const papers = ['A4', 'Letter'] as const
 
@@ -25,7 +26,7 @@ export function PaperChoice({ landscape = false }: { landscape?: boolean }) {
             ))}
           </select>
         </label>
-        <button type="button" className="action action-main" onClick={() => print()}>
+        <button type="button" className="action action-main" onClick={() => void printDrawn()}>
           Print
         </button>
       </div>

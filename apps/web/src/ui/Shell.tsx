@@ -4,6 +4,7 @@ import { api } from '../api/api'
 import { OutboxMark } from '../outbox/OutboxMark'
 import { type Stage } from '../stage'
 import { AnswerBar } from './AnswerBar'
+import { printDrawn } from './drawn'
 import type { Fetched } from './fetched'
 import { useEnterRule } from './enterRule'
 import { Guarded } from './Guarded'
@@ -61,6 +62,11 @@ export function Shell({ stages, palette: { Part: Palette, fetch: fetchPalette } 
   useKey(
     (event) => (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k',
     () => setOpen('palette'),
+    true,
+  )
+  useKey(
+    (event) => (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'p',
+    () => void printDrawn(),
     true,
   )
   useKey(

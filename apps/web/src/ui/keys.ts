@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'react'
 export const keyList: readonly (readonly [keys: string, does: string])[] = [
   ['Enter', 'next field; in the last one of a form: capture or save'],
   ['Ctrl + Enter', 'capture or save from any field'],
-  ['Ctrl + Z', 'take back the last capture (in the ladder), undo (in the rig editor and the schedule)'],
+  ['Ctrl + Z', 'take back the last capture, anywhere in a trial; undo, in the rig editor and the schedule'],
   ['Ctrl + Shift + Z', 'redo (in the rig editor and the schedule)'],
   ['↑ ↓', 'choose a step in the ladder'],
   ['R', 'repeat the chosen step'],
@@ -15,6 +15,7 @@ export const keyList: readonly (readonly [keys: string, does: string])[] = [
   ['Alt + ↑ ↓', 'move a block of the schedule'],
   ['1 … 9', 'rig revision 1 to 9'],
   ['Ctrl + K', 'go anywhere'],
+  ['Ctrl + P', 'print, once all of the page is drawn'],
   ['?', 'this list'],
   ['Esc', 'leave the field; close what is open'],
 ]

@@ -52,7 +52,7 @@ export function SheetPage() {
 
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <section className="mb-3 break-inside-avoid">
+    <section className="mb-3">
       <h2>{title}</h2>
       {children}
     </section>
