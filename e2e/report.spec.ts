@@ -35,7 +35,7 @@ test('a report is composed by keys: own words, order, short form; nothing chosen
   await page.getByText('Compose it').click()
   await page.getByRole('button', { name: 'Short form' }).click()
   await expect(article.getByRole('heading', { name: /^Rig 1/ })).toHaveCount(0)
-  await page.getByLabel('Add a photograph, chart or table').selectOption({ label: 'Ladder' })
+  await page.getByLabel('Add a photograph, comparison, chart or table').selectOption({ label: 'Ladder' })
   await expect(parts.getByRole('listitem').first()).toContainText('Ladder, rig 1')
   await expect(article.getByRole('heading', { name: 'Ladder' })).toHaveCount(1)
   await page.getByRole('button', { name: 'Remove Ladder, rig 1' }).click()
@@ -46,6 +46,29 @@ test('a report is composed by keys: own words, order, short form; nothing chosen
   await expect(page.getByText('No part of the report is chosen: there is nothing to publish.')).toBeVisible()
   await page.getByRole('button', { name: 'As usual' }).click()
   await expect(article.getByRole('heading', { name: /^Rig 1/ })).toBeVisible()
+})
+
+test('a report holds a kept comparison, and prints by its key once all of it is drawn', async ({ page }) => {
+  const trial = await freshTrial(page, 'With a comparison')
+  await page.addInitScript(() => {
+    const seen: string[] = []
+    Object.assign(globalThis, { printed: seen, print: () => seen.push(document.body.innerText) })
+  })
+  await page.goto(`${demoUrl()}/trials/${trial}/report`)
+  await page.getByText('Compose it').click()
+  await page
+    .getByLabel('Add a photograph, comparison, chart or table')
+    .selectOption({ label: 'comparison “Ottrel, revision B and C”' })
+  const article = page.locator('article')
+  await expect(article.getByRole('heading', { name: 'Compared: Ottrel, revision B and C' })).toBeVisible()
+  await expect(article).toContainText(/rev C is better than Ottrel 1400-24 in idle draw/)
+  await expect(article.getByLabel('idle draw')).toHaveCount(0)
+  await page.reload({ waitUntil: 'commit' })
+  await page.getByRole('heading', { name: 'With a comparison' }).waitFor()
+  await page.keyboard.press('Control+p')
+  const printed = () => page.evaluate(() => (globalThis as unknown as { printed: string[] }).printed)
+  await expect.poll(async () => (await printed()).length).toBe(1)
+  expect((await printed())[0]).toMatch(/rev C is better than Ottrel 1400-24 in idle draw/)
 })
 
 test('a unit on one card, and the chapters of a film that was made of its trial', async ({ page }) => {

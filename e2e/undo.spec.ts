@@ -24,6 +24,47 @@ test('a step taken back stays in its place, struck through, and is restored', as
   await expect(page.getByRole('row', { name: /rod/ })).toContainText('25.80')
 })
 
+test('the last capture is taken back by its key wherever it was made, and only with a reason', async ({
+  page,
+}) => {
+  const trial = await freshTrial(page, 'Back anywhere')
+  await page.goto(`${demoUrl()}/trials/${trial}/no-load`)
+  await expect(page.getByLabel('V_B:')).toBeVisible()
+  await page.locator('body').press('Control+z')
+  await expect(page.getByText('Nothing was captured that could be taken back.')).toBeVisible()
+  await page.getByLabel('V_B:').fill('26.2')
+  await page.getByLabel('I:').fill('0.41')
+  await page.keyboard.press('Control+Enter')
+  await expect(page.getByText('The reading without load is captured.')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.locator('body').press('Control+z')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Take it back' }).click()
+  await expect(dialog).toContainText('Say it in a few words first')
+  await dialog.getByRole('textbox').fill('a lamp was still on')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('taken back: a lamp was still on')).toBeVisible()
+})
+
+test('a step that is half typed outlasts the correction of another', async ({ page }) => {
+  const trial = await freshTrial(page, 'Interrupted')
+  await page.goto(`${demoUrl()}/trials/${trial}/ladder`)
+  await typeStep(page, 'plate', ['26.1', '26.0', '14.4', '230', '1.5', '350'])
+  await expect(page.getByText('Captured: plate.')).toBeVisible()
+  const load = page.getByRole('textbox', { name: 'Load', exact: true })
+  await load.fill('oven, half typed')
+  await page.getByRole('button', { name: 'Correct' }).first().click()
+  await expect(load).toHaveValue('plate')
+  await expect(page.getByText('a half typed step waits')).toBeVisible()
+  await page.reload()
+  await expect(load).toHaveValue('plate')
+  await load.press('Control+Enter')
+  await expect(page.getByText('Captured: plate.')).toBeVisible()
+  await expect(load).toHaveValue('oven, half typed')
+  await page.reload()
+  await expect(load).toHaveValue('oven, half typed')
+})
+
 test('the rig editor goes back and forward step by step, and leaves text fields to the browser', async ({
   page,
 }) => {

@@ -19,11 +19,26 @@ const answer = (entries: Entries, made = claims, revisions = 1) => {
 describe('the answer of a trial', () => {
   it('counts how the claims stand, and names those that are not met', () => {
     expect(answer([stepOf(1432), noLoadEntry({ V_B: 26, I: 0.4 })]).claims).toBe(
-      'Of 3 claims 1 is met, 1 is not met, 1 is not tested. Not met: idle draw (≤ 5 W).',
+      'Of 3 claims 1 is met, 1 is not met, 1 is not tested. Not met: idle draw (≤ 5 W, within uncertainty).',
     )
     expect(answer([])).toEqual({ claims: 'None of the 3 claims is tested.', bench: [] })
     expect(answer([stepOf(1432)], [claimOf()]).claims).toBe('The one claim is met.')
     expect(answer([stepOf(1432)], []).claims).toContain('no claim')
+  })
+
+  it('never says more than the verdicts: what is met only within uncertainty, or after a short hold', () => {
+    const barely = [claimOf({ value: 1430 })]
+    const [finding] = viewTrial(trialOf([revisionOf({ unit: unitOf({ claims: barely }) })]), [stepOf(1432)])
+      .findings
+    expect(finding?.standing.outcome).toBe('met, within uncertainty')
+    expect(answer([stepOf(1432)], barely).claims).toBe(
+      'The one claim is met. Met only within uncertainty: continuous power (1430 W).',
+    )
+    const short = trialOf([revisionOf({ unit: unitOf({ claims: [claimOf()] }) })], { hold: 180 })
+    const { findings, analyses } = viewTrial(short, [stepOf(1432)])
+    expect(answerOf(findings, analyses).claims).toBe(
+      'The one claim is met. Continuous power counts here after 3 min.',
+    )
   })
 
   it('says what was wrong on the bench though every claim is met, and whether it was put right', () => {

@@ -1,7 +1,7 @@
 import type { Outcome } from '@even-watt/contract'
 import { attributeStep } from './attribution'
 import { withoutAmmeter } from './evidence'
-import { isFigure, say } from './figures'
+import { isFigure, say, sayDuration } from './figures'
 import type { ClaimFindings } from './judge'
 import type { Analysis } from './trials'
 import { sayClaim } from './units'
@@ -39,9 +39,36 @@ function claimsSentence(findings: readonly ClaimFindings[]): string {
     ? ofAll(findings.length, all)
     : `Of ${findings.length} claims ${counted.map(({ words, here }) => `${here.length} ${here.length === 1 ? 'is' : 'are'} ${words}`).join(', ')}.`
   const missed = counted.find(({ words }) => words === 'not met')?.here ?? []
-  const named = missed.map(({ claim }) => `${claim.quantity} (${sayClaim(claim)})`).join(', ')
-  return named ? `${counts} Not met: ${named}.` : counts
+  return [
+    counts,
+    naming('Not met: ', missed, barely('not met, within uncertainty', ', within uncertainty')),
+    naming(
+      'Met only within uncertainty: ',
+      findings.filter(({ standing }) => standing.outcome === 'met, within uncertainty'),
+    ),
+    ...findings.flatMap(({ standing, continuousAfter }) =>
+      continuousAfter !== undefined && standing.outcome.startsWith('met')
+        ? [`Continuous power counts here after ${sayDuration(continuousAfter)}.`]
+        : [],
+    ),
+  ]
+    .filter(Boolean)
+    .join(' ')
 }
+
+const barely =
+  (outcome: Outcome, words: string) =>
+  ({ standing }: ClaimFindings): string =>
+    standing.outcome === outcome ? words : ''
+
+const naming = (
+  words: string,
+  of: readonly ClaimFindings[],
+  besides: (one: ClaimFindings) => string = () => '',
+): string =>
+  of.length
+    ? `${words}${of.map((one) => `${one.claim.quantity} (${sayClaim(one.claim)}${besides(one)})`).join(', ')}.`
+    : ''
 
 /** All stand alike: "All 8 claims are met.", "None of the 8 claims is tested." */
 function ofAll(count: number, words: string): string {

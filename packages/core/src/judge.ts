@@ -10,7 +10,12 @@ export interface ClaimFindings {
   readonly claim: Claim
   readonly standing: Finding
   readonly earlier: readonly Finding[]
+  /** Continuous power that states no time was counted after less than is usual: how long, s. */
+  readonly continuousAfter?: number
 }
+
+/** s that continuous power is held for where neither label nor tester says (docs/method/findings.md). */
+const usualHold = 600
 
 const promises = allOf('promises')
 
@@ -77,6 +82,15 @@ export function findAll(analyses: readonly Analysis[], settings: Settings): Clai
     const standing =
       findings.filter(({ outcome }) => isDecided(outcome)).at(-1) ?? tested.at(-1) ?? findings.at(-1)
     if (!standing) return []
-    return [{ claim, standing, earlier: tested.filter((finding) => finding !== standing) }]
+    const short =
+      claim.quantity === 'continuous power' && claim.duration === undefined && settings.hold < usualHold
+    return [
+      {
+        claim,
+        standing,
+        earlier: tested.filter((finding) => finding !== standing),
+        ...(short ? { continuousAfter: settings.hold } : {}),
+      },
+    ]
   })
 }
