@@ -28,8 +28,9 @@ describe('the answer of a trial', () => {
 
   it('never says more than the verdicts: what is met only within uncertainty, or after a short hold', () => {
     const barely = [claimOf({ value: 1430 })]
-    const [finding] = viewTrial(trialOf([revisionOf({ unit: unitOf({ claims: barely }) })]), [stepOf(1432)])
-      .findings
+    const [finding] = viewTrial(trialOf([revisionOf({ unit: unitOf({ claims: barely }) })]), [
+      stepOf(1432),
+    ]).findings
     expect(finding?.standing.outcome).toBe('met, within uncertainty')
     expect(answer([stepOf(1432)], barely).claims).toBe(
       'The one claim is met. Met only within uncertainty: continuous power (1430 W).',

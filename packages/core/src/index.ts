@@ -339,6 +339,7 @@ export {
   type Marked,
 } from './editions'
 export {
+  withLeads,
   asFarAsPosts,
   asShunt,
   cables,

@@ -1,6 +1,7 @@
 import type { Answered, Place } from '@even-watt/core'
 import { Link } from 'react-router'
 import { Fig } from '../ui/Fig'
+import { AskLeads } from './AskLeads'
 import { promptsAt } from '../trials/usePrompts'
 import { MarkOf } from './MarkOf'
 import { sayCost } from './words'
@@ -21,7 +22,7 @@ interface Props {
 
 /** A question, its answer with its figures, what settles it, and where its readings stand. */
 export function AnswerLine({ answer, trial, heading: Heading = 'h2' }: Props) {
-  const { id, asks, place, page, said, why, mark, open } = answer
+  const { id, asks, place, page, said, why, mark, open, unknown } = answer
   return (
     <li className="break-inside-avoid border-b border-rule py-3">
       <div
@@ -57,6 +58,7 @@ export function AnswerLine({ answer, trial, heading: Heading = 'h2' }: Props) {
               {sayCost(open)}
             </p>
           )}
+          {unknown === 'leads' && <AskLeads />}
         </div>
         <div className="flex items-start gap-3 sm:flex-col sm:items-end sm:gap-1">
           {id === 'keep' ? (

@@ -32,6 +32,8 @@ export interface Known {
   readonly why: readonly string[]
   readonly mark: Mark
   readonly open?: Open
+  /** One thing that nobody said, and that can be said instead of read. */
+  readonly unknown?: 'leads'
 }
 
 /** Where on the path of power a question stands: it has its hue. */
@@ -70,9 +72,10 @@ export interface Answered extends Known {
   readonly page: string
 }
 
-export const notRead = (open: Open, why: readonly string[] = []): Known => ({
+export const notRead = (open: Open, why: readonly string[] = [], unknown?: Known['unknown']): Known => ({
   said: [],
   why,
   mark: 'not read',
   open,
+  ...(unknown ? { unknown } : {}),
 })

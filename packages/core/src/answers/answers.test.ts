@@ -133,6 +133,18 @@ describe('an answer', () => {
     expect(thin.why[0]).toMatch(/^Over 5 % is too much/)
   })
 
+  it('tells leads roughly by their size where one end was read, and asks for it where nobody said it', () => {
+    const one = ask([ladderEntry({ V_A: 25, I: 46, V_C: 227, P_C: 950 })]).of('leads')
+    expect(one).toMatchObject({ mark: 'roughly', open: { button: 'Read both ends' } })
+    expect(told(one)).toMatch(/^By their size they should take \d/)
+    const rig = rigOf({ leads: 'not known', positive: [], negative: [] })
+    const trial = trialOf([revisionOf({ rig, unit: unitOf({ claims: [rated] }) })])
+    const view = viewTrial(trial, [ladderEntry({ V_A: 25, I: 46, V_C: 227, P_C: 950 })])
+    const [analysis] = view.analyses
+    const known = analysis && answersOf({ on: { analysis }, view, trial }).find(({ id }) => id === 'leads')
+    expect(known).toMatchObject({ mark: 'not read', unknown: 'leads' })
+  })
+
   it('says what a battery has left over the alarm, and that it has none', () => {
     const alarm = claimOf({ quantity: 'alarm voltage', comparator: 'at least', value: 22, unit: 'V' })
     const at = (volts: object, claims = [rated, alarm]) =>

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describeBank } from '../supply'
-import { promisedSupply, rigFromLine } from '.'
+import { leadsResistance, promisedSupply, rigFromLine, withLeads } from '.'
 
 let made = 0
 const read = (line: string) => rigFromLine(line, () => `id ${made++}`)
@@ -52,6 +52,22 @@ describe('a rig from one line', () => {
     const { fault, rig } = read(line)
     if (why === undefined) expect(rig?.leads).toBe('not known')
     else expect(fault).toContain(why)
+  })
+
+  it('takes leads that are said later, at the end of each side, and refuses what is no size and length', () => {
+    const { rig } = read('12 V 100 Ah AGM, leads as supplied, fuse 100 A')
+    if (!rig) throw new Error('no rig')
+    const known = withLeads(rig, '16 mm² 1 m', () => `id ${made++}`)
+    if (typeof known === 'string') throw new Error(known)
+    expect(known.leads).toBeUndefined()
+    expect(known.positive.map(({ kind }) => kind)).toEqual(['fuse', 'cable'])
+    // As from one line: 2 m of 16 mm² copper are 2.2 mΩ, some more by its strands and ends.
+    const whole = read('12 V 100 Ah AGM, leads 16 mm² 1 m, fuse 100 A').rig
+    expect(leadsResistance(known)).toBe(whole && leadsResistance(whole))
+    expect(leadsResistance(known)).toBeGreaterThan(0.0021)
+    expect(leadsResistance(known)).toBeLessThan(0.0025)
+    for (const wrong of ['thick', '16 mm²', '', '1 m'])
+      expect(withLeads(rig, wrong, () => 'id')).toContain('Write it like "16 mm² 1 m".')
   })
 
   it('answers anything that is typed', () => {

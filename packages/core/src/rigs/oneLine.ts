@@ -132,6 +132,20 @@ function readBank(text: string, newId: () => string): Battery[][] | string {
   return /parallel/.test(text) ? all.map((one) => [one]) : [all]
 }
 
+/**
+ * A rig of which nobody knew the leads, with what is said of them now: "16 mm² 1 m". Each stands at the end of its side, before the
+ * unit. What is wrong in a sentence, where it is no size and length.
+ */
+export function withLeads<R extends Rig>(rig: R, said: string, newId: () => string): R | string {
+  const read = readLeads(said.toLowerCase(), newId)
+  if (!read || typeof read === 'string')
+    return `${read ?? 'Leads: of which size?'} Write it like "16 mm² 1 m".`
+  const [plus, minus] = read
+  const known: R = { ...rig, positive: [...rig.positive, plus], negative: [...rig.negative, minus] }
+  delete known.leads
+  return known
+}
+
 /** Two cables alike; nothing where they are as supplied; or what is wrong. */
 function readLeads(text: string, newId: () => string): [Cable, Cable] | undefined | string {
   const gauge = /\d{1,4}(?:[.,]\d{1,2})? ?mm(?:²|2)|\d{1,2}(?:\/0)? ?awg|awg ?\d{1,2}/.exec(text)?.[0]

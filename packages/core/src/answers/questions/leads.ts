@@ -3,7 +3,9 @@ import { catalogue } from '../../catalogue'
 import { outcomeOf, rule } from '../../court'
 import { isFigure, type Figure } from '../../figures'
 import { isStation } from '../../units'
-import { notRead, type Asking, type Mark } from '../answer'
+import type { StepFigures } from '../../ladder'
+import type { Analysis } from '../../trials'
+import { notRead, type Asking, type Known, type Mark } from '../answer'
 import { aStep, heaviestWatts } from '../cost'
 import { atLoad, heaviestWith } from '../heaviest'
 
@@ -38,19 +40,9 @@ export const leads: Asking = {
   asks: 'Are the leads good enough?',
   suits: ({ on: { analysis } }) => !isStation(analysis.record.revision.unit),
   know: ({ on: { analysis }, view: { findings, analyses } }) => {
-    const read = heaviestWith(analysis, (step) => of('drop share', step, analysis))
-    if (!read) {
-      const ends = analysis.ladder.steps.some((one) => isFigure(one.read.V_A) || isFigure(one.read.V_B))
-      return notRead(
-        {
-          todo: 'Read the volts at the posts and at the terminals, and the amps, at your heaviest load.',
-          button: 'Read both ends',
-          page: 'ladder',
-          ...aStep(heaviestWatts(analysis)),
-        },
-        ends ? ['Volts were taken at one end only, or no amps beside them.'] : [],
-      )
-    }
+    const share = (step: StepFigures) => of('drop share', step, analysis)
+    const read = heaviestWith(analysis, share)
+    if (!read) return unread(analysis, heaviestWith(analysis, share, isFigure))
     const { step, figure, P } = read
     // Little may be lost in all, and a joint take more of it than it should.
     const isFaulty = answerOf([], [analysis]).bench.length > 0
@@ -68,6 +60,31 @@ export const leads: Asking = {
       mark,
     }
   },
+}
+
+/** Not read at both ends: by their size they can be told roughly, where somebody said it. */
+function unread(analysis: Analysis, bySize: ReturnType<typeof heaviestWith>): Known {
+  const open = {
+    todo: 'Read the volts at the posts and at the terminals, and the amps, at your heaviest load.',
+    button: 'Read both ends',
+    page: 'ladder',
+    ...aStep(heaviestWatts(analysis)),
+  }
+  if (bySize) {
+    const { step, figure, P } = bySize
+    return {
+      said: ['By their size they should take ', figure, ...atLoad(P, step.load), '.'],
+      why: ['That is with sound joints: only volts at both ends tell what they do take.'],
+      mark: figure.x.value <= good ? 'roughly' : 'hardly',
+      open,
+    }
+  }
+  const isOneEnd = analysis.ladder.steps.some((one) => isFigure(one.read.V_A) || isFigure(one.read.V_B))
+  return notRead(
+    open,
+    isOneEnd ? ['Volts were taken at one end only, or no amps beside them.'] : [],
+    analysis.record.revision.rig.leads === 'not known' ? 'leads' : undefined,
+  )
 }
 
 function of(id: string, ...at: Parameters<NonNullable<ReturnType<typeof catalogue.step>>['of']>) {
