@@ -339,6 +339,8 @@ export {
   type Marked,
 } from './editions'
 export {
+  isSameRig,
+  rigFacts,
   withLeads,
   asFarAsPosts,
   asShunt,
@@ -466,6 +468,7 @@ export {
   type TrialRecord,
 } from './trials'
 export {
+  unitFacts,
   bondingOf,
   claimedValue,
   claimOf,

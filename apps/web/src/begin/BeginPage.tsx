@@ -40,6 +40,7 @@ export function BeginPage() {
 
 function Begin({ known }: { readonly known: Settings | null }) {
   const { data: here = [] } = api.useMetersQuery()
+  const { data: rigs = [] } = api.useRigsQuery()
   const { typed: form, ...kept } = useKept<BeginForm>(
     'begin',
     { ...blankBegin, mains: known?.mains ?? '', by: readerNow() ?? '' },
@@ -51,7 +52,7 @@ function Begin({ known }: { readonly known: Settings | null }) {
   const { begin, busy } = useBegin()
   const navigate = useNavigate()
   const kinds = useId()
-  const beginning = beginningOf(form, here, ids)
+  const beginning = beginningOf(form, here, ids, rigs)
   const faultAt = (name: string) => (insisted ? beginning.faults[name] : undefined)
   const change = (patch: Partial<BeginForm>) => kept.put({ ...form, ...patch })
   const text = (name: 'name' | 'volts' | 'watts' | 'Wh' | 'rig' | 'by') => ({
@@ -147,10 +148,19 @@ function Begin({ known }: { readonly known: Settings | null }) {
           <TextField
             label="Bank, leads, fuse"
             placeholder="12 V 100 Ah AGM, leads as supplied, fuse 100 A"
+            list={`${kinds} rigs`}
             {...text('rig')}
           />
+          <datalist id={`${kinds} rigs`}>
+            {[...new Set(rigs.map(({ name }) => name))].map((name) => (
+              <option key={name} value={name} />
+            ))}
+          </datalist>
           {beginning.rigLine.understood.length > 0 && (
-            <p className="text-quiet">Understood: {beginning.rigLine.understood.join(' · ')}</p>
+            <p className="text-quiet">
+              Understood: {beginning.rigLine.understood.join(' · ')}
+              {beginning.sameRig !== undefined && ' · a rig that is here already, with the same meters'}
+            </p>
           )}
         </section>
       )}

@@ -1,4 +1,5 @@
 import { NewTrial, type Problem, type StoredRig, type StoredUnit, type Trial } from '@even-watt/contract'
+import { rigFacts, unitFacts } from '@even-watt/core'
 import { useState } from 'react'
 import { Controller, useForm } from 'react-hook-form'
 import { Link, useNavigate } from 'react-router'
@@ -10,6 +11,7 @@ import { handTo, readerNow } from '../ui/reader'
 import { ProblemNotice } from '../ui/Notice'
 import { Page } from '../ui/Page'
 import { contractResolver } from '../ui/resolver'
+import { toldApart } from '../ui/toldApart'
 
 interface Form {
   unit: string
@@ -84,10 +86,6 @@ function NewTrialForm({ units, rigs, before }: Props) {
     },
     () => setProblem({ type: 'about:blank', title: 'The trial cannot start yet.', status: 422 }),
   )
-  const choose = (documents: readonly { id: string; name: string }[], what: string) => [
-    ['', `choose a ${what}`] as const,
-    ...documents.map((document) => [document.id, document.name] as const),
-  ]
   return (
     <Page title="Start a trial">
       <p className="text-quiet mb-3 max-w-prose">
@@ -97,9 +95,9 @@ function NewTrialForm({ units, rigs, before }: Props) {
       </p>
       <form noValidate onSubmit={(event) => void submit(event)} className="grid max-w-xl gap-3">
         {problem && <ProblemNotice problem={problem} />}
-        <SelectField label="Unit" {...field('unit')} options={choose(units, 'unit')} />
+        <SelectField label="Unit" {...field('unit')} options={choose(units, 'unit', unitFacts)} />
         {units.length === 0 && <None what="unit" path="/units/new" />}
-        <SelectField label="Rig" {...field('rig')} options={choose(rigs, 'rig')} />
+        <SelectField label="Rig" {...field('rig')} options={choose(rigs, 'rig', rigFacts)} />
         {rigs.length === 0 && <None what="rig" path="/rigs/new" />}
         <TextField
           label="Title"
@@ -126,6 +124,18 @@ function NewTrialForm({ units, rigs, before }: Props) {
       </form>
     </Page>
   )
+}
+
+function choose<D extends { id: string; name: string; savedAt: string }>(
+  documents: readonly D[],
+  what: string,
+  facts: (one: D) => readonly string[],
+) {
+  const apart = toldApart(documents, facts)
+  return [
+    ['', `choose a ${what}`] as const,
+    ...documents.map(({ id, name }) => [id, [name, apart.get(id)].filter(Boolean).join(', ')] as const),
+  ]
 }
 
 const None = ({ what, path }: { what: string; path: string }) => (

@@ -1,4 +1,4 @@
-import { Meter, Rig, Unit } from '@even-watt/contract'
+import { Meter, Rig, Unit, type StoredRig } from '@even-watt/contract'
 import { blankBegin, beginningOf, type BeginForm } from './begin'
 
 const ids = () => {
@@ -19,6 +19,19 @@ const filled: BeginForm = {
 }
 
 describe('what a trial begins with in a minute', () => {
+  it('uses a rig again that is described alike, and only such a one', () => {
+    const of = (rig: string, here: readonly StoredRig[] = []) =>
+      beginningOf({ ...filled, rig, meters: [] }, [], ids(), here)
+    const { rig } = of(filled.rig)
+    if (!rig) throw new Error('no rig')
+    // Kept and read again, its fields come in another order, and with ids of their own.
+    const kept = Object.fromEntries(Object.entries(rig).reverse()) as Rig
+    const here: StoredRig = { ...kept, id: 'here', version: 1, savedAt: '2026-03-12T08:00:00.000Z' }
+    expect(of(filled.rig, [here]).sameRig).toBe('here')
+    expect(of('12 V 100 Ah AGM, leads as supplied, fuse 80 A', [here]).sameRig).toBeUndefined()
+    expect(beginningOf(filled, [], ids(), [here]).sameRig).toBeUndefined()
+  })
+
   it('is what the contract accepts, of nine fields', () => {
     const { unit, rig, meters, faults } = beginningOf(filled, [], ids())
     expect(faults).toEqual({})

@@ -1,8 +1,9 @@
-import type { Meter, Rig, Settings, StoredMeter, Unit, waves } from '@even-watt/contract'
+import type { Meter, Rig, Settings, StoredMeter, StoredRig, Unit, waves } from '@even-watt/contract'
 import type { voltsAt } from '@even-watt/core'
 import {
   hangUp,
   hangUpAtStation,
+  isSameRig,
   meterFromLine,
   outputOn,
   rigFromLine,
@@ -60,6 +61,8 @@ export interface NamedMeter {
 export interface Beginning {
   readonly unit: Unit
   readonly rig: Rig | undefined
+  /** Id of one that is on the bench already and described alike: it is used again. */
+  readonly sameRig: string | undefined
   readonly rigLine: RigLine
   readonly meters: readonly NamedMeter[]
   readonly faults: Readonly<Record<string, string>>
@@ -71,7 +74,12 @@ export interface BeginIds {
 }
 
 /** What was typed, as the parts of a trial. */
-export function beginningOf(form: BeginForm, here: readonly StoredMeter[], ids: BeginIds): Beginning {
+export function beginningOf(
+  form: BeginForm,
+  here: readonly StoredMeter[],
+  ids: BeginIds,
+  rigs: readonly StoredRig[] = [],
+): Beginning {
   const faults: Record<string, string> = {}
   const station = form.kind === 'power station'
   const number = (field: 'volts' | 'watts' | 'Wh', words: string) => {
@@ -136,9 +144,11 @@ export function beginningOf(form: BeginForm, here: readonly StoredMeter[], ids: 
   }
   const hung = meters.map(({ id, meter }) => ({ id, ranges: meter.ranges }))
   const assignments = station ? hangUpAtStation(hung) : hangUp(hung, form.voltsAt)
+  const rig = rigLine.rig && { ...rigLine.rig, assignments }
   return {
     unit,
-    rig: rigLine.rig && { ...rigLine.rig, assignments },
+    rig,
+    sameRig: rig && rigs.find((one) => isSameRig(one, rig))?.id,
     rigLine,
     meters,
     faults,

@@ -16,7 +16,7 @@ export function useBegin() {
 
   const begin = async (
     form: BeginForm,
-    { unit, rig, meters }: Beginning,
+    { unit, rig, sameRig, meters }: Beginning,
     ids: BeginIds,
     known: Settings | null,
   ): Promise<string> => {
@@ -25,9 +25,9 @@ export function useBegin() {
       if (known === null) await saveSettings({ editedFrom: 0, content: settingsOf(form) }).unwrap()
       for (const { id, meter, isNew } of meters)
         if (isNew) await saveMeter({ id, editedFrom: 0, content: meter }).unwrap()
-      const trial = { id: ids.part('trial'), unit: ids.part('unit'), rig: ids.part('rig') }
+      const trial = { id: ids.part('trial'), unit: ids.part('unit'), rig: sameRig ?? ids.part('rig') }
       await saveUnit({ id: trial.unit, editedFrom: 0, content: unit }).unwrap()
-      if (rig) await saveRig({ id: trial.rig, editedFrom: 0, content: rig }).unwrap()
+      if (rig && sameRig === undefined) await saveRig({ id: trial.rig, editedFrom: 0, content: rig }).unwrap()
       const questions = questionsWanted(form.wanted)
       const title = unit.name
       const by = form.by.trim()

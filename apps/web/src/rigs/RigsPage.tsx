@@ -1,5 +1,5 @@
 import type { StoredRig } from '@even-watt/contract'
-import { cables, describeBank, describeElement, protections } from '@even-watt/core'
+import { cables, describeBank, describeElement, protections, rigFacts } from '@even-watt/core'
 import { api } from '../api/api'
 import { DocumentList } from '../ui/DocumentList'
 import type { ListColumn } from '../ui/table'
@@ -41,6 +41,7 @@ export function RigsPage() {
       query={api.useRigsQuery()}
       empty="No rig yet. Draw it from the bank to the unit: batteries, leads, fuse, and which meter hangs where. Meters come first."
       columns={columns}
+      facts={rigFacts}
     />
   )
 }

@@ -8,7 +8,9 @@ import {
 } from '@headlessui/react'
 import { useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
+import { rigFacts, unitFacts } from '@even-watt/core'
 import { api } from '../api/api'
+import { toldApart } from '../ui/toldApart'
 import type { PaletteProps } from '../ui/Shell'
 import { figurePlaces } from './figurePlaces'
 import { holds, wordsIn } from './matching'
@@ -27,6 +29,20 @@ export function Palette({ stages, onClose }: PaletteProps) {
       </div>
     </Dialog>
   )
+}
+
+/** Documents of a kind, each by a name that tells it from the others. */
+function placesOf<D extends { id: string; name: string; savedAt: string }>(
+  what: string,
+  all: readonly D[],
+  facts: (one: D) => readonly string[],
+  to: (id: string) => string,
+): Place[] {
+  const apart = toldApart(all, facts)
+  return all.map(({ id, name }) => ({
+    words: [`${what} ${name}`, apart.get(id)].filter(Boolean).join(', '),
+    to: to(id),
+  }))
 }
 
 /** Trials looked through: those worked on last. */
@@ -50,8 +66,8 @@ function Search({ stages, onClose }: PaletteProps) {
         })),
       ),
     ),
-    ...units.map((unit) => ({ words: `Unit ${unit.name}`, to: `/units/${unit.id}` })),
-    ...rigs.map((rig) => ({ words: `Rig ${rig.name}`, to: `/rigs/${rig.id}` })),
+    ...placesOf('Unit', units, unitFacts, (id) => `/units/${id}/life`),
+    ...placesOf('Rig', rigs, rigFacts, (id) => `/rigs/${id}`),
     ...meters.map((meter) => ({ words: `Meter ${meter.name}`, to: `/meters/${meter.id}` })),
   ]
   const wanted = query.trim()

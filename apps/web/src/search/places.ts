@@ -18,7 +18,7 @@ export const placesInOrder: readonly (readonly [FoundIn, string])[] = [
 
 const paths: Record<FoundIn, (id: string) => string> = {
   finding: (id) => `/trials/${id}/findings`,
-  unit: (id) => `/units/${id}`,
+  unit: (id) => `/units/${id}/life`,
   trial: (id) => `/trials/${id}/ladder`,
   remark: (id) => `/trials/${id}/look-over/remarks`,
   note: (id) => `/trials/${id}/report`,

@@ -5,6 +5,7 @@ import { Find } from './Find'
 import { ListTable } from './ListTable'
 import { Loaded, type QueryState } from './Loaded'
 import { Page } from './Page'
+import { toldApart } from './toldApart'
 import { columnsOf, features, type ListColumn } from './table'
 
 interface Props<Item> {
@@ -17,10 +18,12 @@ interface Props<Item> {
   /** What stands above the list. */
   readonly before?: ReactNode
   readonly columns: readonly ListColumn<Item>[]
+  /** What those of one name are told apart by; absent: by when they were saved. */
+  readonly facts?: (item: Item) => readonly string[]
 }
 
 /** The list of one kind of document, sorted and narrowed down as asked; the name links to its editor. */
-export function DocumentList<Item extends { id: string; name: string }>({
+export function DocumentList<Item extends { id: string; name: string; savedAt: string }>({
   title,
   what,
   path,
@@ -28,6 +31,7 @@ export function DocumentList<Item extends { id: string; name: string }>({
   empty,
   before,
   columns,
+  facts = noFacts,
 }: Props<Item>) {
   return (
     <Page
@@ -44,7 +48,7 @@ export function DocumentList<Item extends { id: string; name: string }>({
           items.length === 0 ? (
             <p className="py-4">{empty}</p>
           ) : (
-            <Documents title={title} what={what} path={path} items={items} columns={columns} />
+            <Documents title={title} what={what} path={path} items={items} columns={columns} facts={facts} />
           )
         }
       </Loaded>
@@ -52,21 +56,27 @@ export function DocumentList<Item extends { id: string; name: string }>({
   )
 }
 
-interface DocumentsProps<Item> extends Pick<Props<Item>, 'title' | 'what' | 'path' | 'columns'> {
+const noFacts = (): readonly string[] => []
+
+interface DocumentsProps<Item> extends Required<
+  Pick<Props<Item>, 'title' | 'what' | 'path' | 'columns' | 'facts'>
+> {
   readonly items: Item[]
 }
 
 /** From this many on a list is worth narrowing down. */
 const worthFinding = 6
 
-function Documents<Item extends { id: string; name: string }>({
+function Documents<Item extends { id: string; name: string; savedAt: string }>({
   title,
   what,
   path,
   items,
   columns,
+  facts,
 }: DocumentsProps<Item>) {
   const [find, setFind] = useState('')
+  const apart = useMemo(() => toldApart(items, facts), [items, facts])
   const all = useMemo(
     () =>
       columnsOf<Item>([
@@ -75,14 +85,17 @@ function Documents<Item extends { id: string; name: string }>({
           head: 'name',
           value: ({ name }) => name,
           cell: ({ id, name }) => (
-            <Link className="plain-link font-semibold" to={`${path}/${id}`}>
-              {name}
-            </Link>
+            <>
+              <Link className="plain-link font-semibold" to={`${path}/${id}`}>
+                {name}
+              </Link>
+              {apart.has(id) && <span className="text-quiet block text-[0.9rem]">{apart.get(id)}</span>}
+            </>
           ),
         },
         ...columns,
       ]),
-    [columns, path],
+    [columns, path, apart],
   )
   const table = useTable({
     features,

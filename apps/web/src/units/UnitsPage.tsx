@@ -1,5 +1,5 @@
 import type { StoredUnit } from '@even-watt/contract'
-import { sayClaim, plain } from '@even-watt/core'
+import { sayClaim, plain, unitFacts } from '@even-watt/core'
 import { Link } from 'react-router'
 import { api } from '../api/api'
 import { DocumentList } from '../ui/DocumentList'
@@ -48,6 +48,7 @@ export function UnitsPage() {
       query={api.useUnitsQuery()}
       empty="No unit yet. Add the inverter on your bench: what its label promises, and where each promise was read."
       columns={columns}
+      facts={unitFacts}
     />
   )
 }
