@@ -187,7 +187,7 @@ export {
   type Writing,
 } from './figures'
 export type { Finding } from './court'
-export { alarmVoltage } from './facts'
+export { alarmVoltage, thresholdOf } from './facts'
 export { promiseOf, type ClaimFindings } from './judge'
 export {
   comparedMeters,

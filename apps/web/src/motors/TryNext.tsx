@@ -20,14 +20,15 @@ export function TryNext({
   return (
     <p className="no-print mt-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">
       <span className="text-quiet">Not tried yet, from light to heavy:</span>
-      {untried.map(({ load, asks, expected }) => (
+      {untried.map(({ load, asks, isUsual, expected }) => (
         <span key={load.id}>
           <button type="button" className="plain-link" title={expected.why} onClick={() => onTake(load.name)}>
             {load.name}
           </button>
           <span className="text-quiet">
             {' '}
-            {plain(shortened(asks, 2))} VA{words[expected.answer] && `, ${words[expected.answer]}`}
+            {plain(shortened(asks, 2))} VA{isUsual && ' as is usual for its kind'}
+            {words[expected.answer] && `, ${words[expected.answer]}`}
           </span>
         </span>
       ))}

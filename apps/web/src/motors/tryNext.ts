@@ -13,6 +13,8 @@ export interface Untried {
   readonly load: StoredLoad
   /** VA that its start asks for, at most. */
   readonly asks: number
+  /** Only what is usual for its kind says so. */
+  readonly isUsual: boolean
   readonly expected: StartAnswer
 }
 
@@ -31,7 +33,7 @@ export function untriedFrom(shelf: readonly StoredLoad[], analysis: Analysis): U
       const fits = volts.some((one) => Math.abs(one / load.volts - 1) < 0.15)
       if (!inrush || !fits || tried.has(load.name.toLowerCase())) return []
       const asks = Number.isFinite(inrush.to) ? inrush.to : inrush.from
-      return [{ load, asks, expected: willItStart(load, ground) }]
+      return [{ load, asks, isUsual: inrush.isUsual ?? false, expected: willItStart(load, ground) }]
     })
     .sort((a, b) => a.asks - b.asks)
 }

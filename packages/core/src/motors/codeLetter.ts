@@ -40,10 +40,15 @@ export interface Inrush {
   readonly from: number
   readonly to: number
   readonly by: string
+  /** Nothing of its own says it: it is what machines of its kind usually ask for. */
+  readonly isUsual?: true
 }
 
 /** Locked-rotor VA of a single-phase motor by its code letter; horsepower above 0. */
-export function lockedRotor(code: NonNullable<Nameplate['code']>, horsepower: number): Omit<Inrush, 'by'> {
+export function lockedRotor(
+  code: NonNullable<Nameplate['code']>,
+  horsepower: number,
+): Pick<Inrush, 'from' | 'to'> {
   const [from, to] = perHorsepower[code]
   return { from: 1000 * from * horsepower, to: 1000 * to * horsepower }
 }
@@ -71,10 +76,15 @@ export function predictedInrush({
   nameplate,
   assist = 1,
 }: Load): Inrush | undefined {
-  const divided = ({ from, to, by }: Inrush): Inrush =>
+  const divided = (whole: Inrush): Inrush =>
     assist === 1
-      ? { from, to, by }
-      : { from: from / assist, to: to / assist, by: `${by}, divided by ${plain(assist)} by its soft starter` }
+      ? whole
+      : {
+          ...whole,
+          from: whole.from / assist,
+          to: whole.to / assist,
+          by: `${whole.by}, divided by ${plain(assist)} by its soft starter`,
+        }
   const { code, horsepower, current } = nameplate ?? {}
   if (code && horsepower) return divided({ ...lockedRotor(code, horsepower), by: `code letter ${code}` })
   const watts = Math.max(...settings.map((setting) => setting.watts))
@@ -88,6 +98,7 @@ export function predictedInrush({
       from: running * usual[0],
       to: running * usual[1],
       by: `usual for its kind: ${plain(usual[0])} to ${plain(usual[1])} × running`,
+      isUsual: true,
     })
   )
 }

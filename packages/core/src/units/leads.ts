@@ -33,11 +33,17 @@ export function includedLeads(
   const power = ratedPower(unit)
   if (!unit.leads || unit.inputVoltage === undefined || power === undefined) return undefined
   const { gauge, fuse } = unit.leads
-  const volts = claimedValue(unit, 'alarm voltage') ?? usualAlarm * unit.inputVoltage
-  const efficiency = claimedValue(unit, 'efficiency') ?? usualEfficiency
+  const alarm = claimedValue(unit, 'alarm voltage')
+  const stated = claimedValue(unit, 'efficiency')
+  const [volts, efficiency] = [alarm ?? usualAlarm * unit.inputVoltage, stated ?? usualEfficiency]
+  const assumed = [
+    ...(alarm === undefined ? [say(volts, 'V')] : []),
+    ...(stated === undefined ? [say(100 * efficiency, '%')] : []),
+  ]
+  const assuming = assumed.length ? ` (${assumed.join(' and ')} assumed)` : ''
   const current = power / (volts * efficiency)
   const carries = tableAmpacity(gauge)
-  const asked = `${say(current, 'A')} that ${say(power, 'W')} takes at ${say(volts, 'V')}`
+  const asked = `${say(current, 'A')} that ${say(power, 'W')} takes at ${say(volts, 'V')}${assuming}`
   const short = (amps: number) =>
     `${say(current - amps, 'A')} less than the ${asked}: ${say((current - amps) * volts * efficiency, 'W')} of the promise cannot be shown on`
   const faults = [
