@@ -1,6 +1,6 @@
 import { logQuantities } from '@even-watt/contract'
 import { describeQuantity, type Log } from '@even-watt/core'
-import type { TableHead } from '@even-watt/core/logs/read/index'
+import { sayZone, zoneOf, type TableHead, type TakenLog } from '@even-watt/core/logs/read/index'
 import { proxy, wrap } from 'comlink'
 import { format } from 'date-fns'
 import { useRef, useState } from 'react'
@@ -28,6 +28,15 @@ interface Props {
   readonly opened: OpenedTable
   readonly onDone: () => void
 }
+
+/** The zone of its times is kept with what it says. */
+const inItsZone = (taken: TakenLog, zone: number): TakenLog => ({
+  ...taken,
+  reading: {
+    ...taken.reading,
+    said: [`Times of the file are ${sayZone(zone)}.`, ...taken.reading.said].slice(0, 30),
+  },
+})
 
 /** What each column of a table is, and its taking in by a worker that can be stopped. */
 export function MapLog({ log, opened, onDone }: Props) {
@@ -62,6 +71,7 @@ export function MapLog({ log, opened, onDone }: Props) {
       columns: [...columns.filter((one) => one.column !== column), next].sort((a, b) => a.column - b.column),
     })
   }
+  const zone = time.kind === 'date and time' ? zoneOf(head.sample[0]?.[time.column] ?? '') : undefined
   const take = async () => {
     setFault(undefined)
     setProgress(0)
@@ -75,8 +85,8 @@ export function MapLog({ log, opened, onDone }: Props) {
         revision.number,
         log,
         file,
-        taken,
-        beginsAt(time.kind, taken.first, day, log.entry.at),
+        zone === undefined ? taken : inItsZone(taken, zone),
+        beginsAt(time.kind, taken.first, day, log.entry.at, zone),
       )
       if (why !== undefined) return setFault(why)
       rememberMapping(head, mapping)
@@ -150,6 +160,12 @@ export function MapLog({ log, opened, onDone }: Props) {
             onChange={(event) => setDay(event.target.value || day)}
           />
         </label>
+      )}
+      {zone !== undefined && (
+        <p className="text-quiet mt-2">
+          Times of the file are {sayZone(zone)}; here it is {sayZone(-begun.getTimezoneOffset())}. They are
+          put where they were by the clock of this place.
+        </p>
       )}
       {opened.mapping === undefined && (
         <Notice kind="odd" word="Time">

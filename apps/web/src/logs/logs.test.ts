@@ -73,6 +73,10 @@ describe('the columns of a table', () => {
     expect(beginsAt('time of day', 3600, '2026-04-14', '')).toBe(
       new Date('2026-04-14T01:00:00').toISOString(),
     )
+    // 08:00 in a zone of +05:30 is 02:30 by UTC, wherever this is read.
+    expect(beginsAt('date and time', Date.UTC(2026, 3, 14, 8) / 1000, '', '', 330)).toBe(
+      '2026-04-14T02:30:00.000Z',
+    )
     expect(beginsAt('date and time', Date.UTC(2026, 3, 14, 9) / 1000, '', '')).toBe(
       new Date('2026-04-14T09:00:00').toISOString(),
     )

@@ -44,7 +44,7 @@ describe('a rig from one line', () => {
     ['fuse 100 A', 'say at least the volts'],
     ['12 V, fuse', '"fuse": of how many amps?'],
     ['12 V, leads 16 mm², fuse 100 A', 'how long is each?'],
-    ['12 V, leads 16 mm 1 m', undefined],
+    ['12 V, leads 16 mm 1 m', 'is 16 mm² meant?'],
     ['12 V, banana', '"banana" is not understood. Write it like'],
     ['12 V 0 Ah', '0 Ah is no bank'],
     ['x'.repeat(300), '200 characters at most'],
@@ -68,6 +68,10 @@ describe('a rig from one line', () => {
     expect(leadsResistance(known)).toBeLessThan(0.0025)
     for (const wrong of ['thick', '16 mm²', '', '1 m'])
       expect(withLeads(rig, wrong, () => 'id')).toContain('Write it like "16 mm² 1 m".')
+  })
+
+  it('asks whether square millimetres are meant, where a size has none', () => {
+    expect(read('12 V 100 Ah AGM, leads 16 mm 1 m').fault).toMatch(/^"16 mm" is a length: is 16 mm² meant\?/)
   })
 
   it('answers anything that is typed', () => {

@@ -149,7 +149,10 @@ export function withLeads<R extends Rig>(rig: R, said: string, newId: () => stri
 /** Two cables alike; nothing where they are as supplied; or what is wrong. */
 function readLeads(text: string, newId: () => string): [Cable, Cable] | undefined | string {
   const gauge = /\d{1,4}(?:[.,]\d{1,2})? ?mm(?:²|2)|\d{1,2}(?:\/0)? ?awg|awg ?\d{1,2}/.exec(text)?.[0]
-  if (gauge === undefined) return undefined
+  if (gauge === undefined) {
+    const slipped = /\d{1,4}(?:[.,]\d{1,2})? ?mm\b/.exec(text)?.[0]
+    return slipped && `"${slipped}" is a length: is ${slipped}² meant? Then write so.`
+  }
   const parsed = parseGauge(gauge)
   if (!parsed.ok) return parsed.why
   const rest = text.replace(gauge, ' ')

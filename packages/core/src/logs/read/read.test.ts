@@ -1,6 +1,17 @@
 import { readFileSync } from 'node:fs'
 import { lookAt, openSeries, SeriesWriter } from '../kept'
-import { Clock, Digest, guessTable, LogTaking, readHead, RowReader, UnreadableLog, type RowSink } from '.'
+import {
+  Clock,
+  Digest,
+  guessTable,
+  LogTaking,
+  readHead,
+  RowReader,
+  sayZone,
+  UnreadableLog,
+  zoneOf,
+  type RowSink,
+} from '.'
 
 const bytesOf = (text: string) => new TextEncoder().encode(text)
 
@@ -16,6 +27,21 @@ function read(bytes: Uint8Array, sink?: RowSink, part = 1000) {
   reader.end()
   return { guess, digest: digest.done, said: reader.said, first: reader.first }
 }
+
+describe('the zone of a time', () => {
+  it.each([
+    ['2026-03-12T08:00:00+05:30', 330, '+05:30'],
+    ['2026-03-12 08:00:00-0800', -480, '−08:00'],
+    ['2026-03-12T08:00:00Z', 0, '+00:00'],
+  ])('of %s is kept', (text, minutes, said) => {
+    expect(zoneOf(text)).toBe(minutes)
+    expect(sayZone(minutes)).toBe(said)
+  })
+  it('is none where the time says none', () => {
+    for (const text of ['2026-03-12 08:00', '2026-03-12', '08:00+05:30', 'Z', ''])
+      expect(zoneOf(text)).toBeUndefined()
+  })
+})
 
 const runDown = readFileSync('packages/core/test/logs/run-down.csv')
 

@@ -60,6 +60,21 @@ export function dateAndTime(text: string, monthFirst: boolean): number {
   return Number(m) > 12 || Number(m) < 1 || Number(d) < 1 || Number(d) > 31 ? NaN : midnight + at
 }
 
+/** Minutes east of UTC that a date and time says of its zone: "+05:30" 330, "Z" 0; undefined: it says none. */
+export function zoneOf(text: string): number | undefined {
+  const [, zone] = /\d(Z|[+-]\d{2}:?\d{2})$/.exec(text.trim().slice(-12)) ?? []
+  if (zone === undefined || Number.isNaN(dateAndTime(text.trim(), false))) return undefined
+  if (zone === 'Z') return 0
+  const minutes = 60 * Number(zone.slice(1, 3)) + Number(zone.slice(-2))
+  return zone.startsWith('-') ? -minutes : minutes
+}
+
+/** A zone as it is written: "+05:30". */
+export const sayZone = (minutes: number): string => {
+  const [hours, rest] = [Math.floor(Math.abs(minutes) / 60), Math.abs(minutes) % 60]
+  return `${minutes < 0 ? '−' : '+'}${String(hours).padStart(2, '0')}:${String(rest).padStart(2, '0')}`
+}
+
 const reordered = (match: RegExpExecArray | null, monthFirst: boolean) =>
   match &&
   (monthFirst
