@@ -1,3 +1,4 @@
+import { AskWave } from '../answers/AskWave'
 import { ExpectationList } from '../expectations/ExpectationList'
 import { SuitsPart } from '../suits/SuitsPart'
 import { OwnLimits } from '../catalogue/OwnLimits'
@@ -33,6 +34,7 @@ export function FindingsPage() {
           </select>
         </label>
       </StageHead>
+      <AskWave />
       {problem && <ProblemNotice problem={problem} />}
       <TrialAnswer state={state} editable />
       <FindingList state={state} editable />

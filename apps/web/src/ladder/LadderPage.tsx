@@ -1,3 +1,4 @@
+import { AskWave } from '../answers/AskWave'
 import {
   columnCells,
   describeBank,
@@ -137,6 +138,7 @@ function Ladder() {
           Import readings
         </Link>
       </StageHead>
+      <AskWave />
       <div ref={holder} className="overflow-x-auto">
         {layout && (
           <>

@@ -1,3 +1,4 @@
+import { AskWave } from '../answers/AskWave'
 import { capturesOf, quietOnPage, readingsOf, sayClaim } from '@even-watt/core'
 import { DisplaySchool } from '../evidence/DisplaySchool'
 import { DisplayTable } from '../evidence/DisplayTable'
@@ -28,6 +29,7 @@ export function NoLoadPage() {
   return (
     <>
       <StageHead />
+      <AskWave />
       <p className="text-quiet mb-2">
         Every load unplugged, power strips too; clamp zeroed; start-up finished.
       </p>
