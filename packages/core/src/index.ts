@@ -191,6 +191,7 @@ export { alarmVoltage, thresholdOf } from './facts'
 export { promiseOf, type ClaimFindings } from './judge'
 export {
   comparedMeters,
+  shareAbove,
   dutyEfficiency,
   efficiencyAt,
   efficiencyAtInputs,

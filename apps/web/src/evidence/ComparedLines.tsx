@@ -1,6 +1,10 @@
-import { formatNumber, quantityData, sayFigure, type ComparedMeters } from '@even-watt/core'
+import { formatNumber, quantityData, sayFigure, shareAbove, type ComparedMeters } from '@even-watt/core'
 import { useOddities } from '../trials/useOddities'
 import { FitTable } from '../ui/FitTable'
+
+/** "+1.3", "−0.2": in per cent. */
+export const sayApart = (share: number | undefined): string =>
+  share === undefined ? '–' : `${share < 0 ? '−' : '+'}${formatNumber(Math.abs(100 * share), 1)}`
 
 /** Readings of two meters beside each other: by how much they differ, which one is used, and why. */
 export function ComparedLines({ lines }: { readonly lines: readonly ComparedMeters[] }) {
@@ -15,6 +19,7 @@ export function ComparedLines({ lines }: { readonly lines: readonly ComparedMete
           <th className="right" />
           <th>beside it</th>
           <th className="right" />
+          <th className="right">apart, %</th>
           <th className="right">E_n</th>
           <th />
           <th>why that one</th>
@@ -32,6 +37,7 @@ export function ComparedLines({ lines }: { readonly lines: readonly ComparedMete
               <td className="figures right whitespace-nowrap">{sayFigure({ x: used.x, unit })}</td>
               <td>{other.name}</td>
               <td className="figures right whitespace-nowrap">{sayFigure({ x: other.x, unit })}</td>
+              <td className="figures right whitespace-nowrap">{sayApart(shareAbove({ used, other }))}</td>
               <td className="figures right">{E_n === undefined ? '–' : formatNumber(E_n, 1)}</td>
               <td className="whitespace-nowrap">
                 {E_n === undefined ? (

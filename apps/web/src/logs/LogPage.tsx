@@ -1,6 +1,7 @@
 import { noiseDuring } from '@even-watt/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
+import { TwoMetersTable } from '../evidence/TwoMetersTable'
 import { OddityNotices } from '../oddities/OddityNotices'
 import { useNow } from '../schedule/useNow'
 import { Ways } from '../schedule/Ways'
@@ -75,6 +76,7 @@ export function LogPage() {
       {isRunning(log, now) && <Ways />}
       {!log.ended && <CheckInForm key={log.entry.id} log={log} />}
       <LogTable log={log} nameOf={nameOf} editable />
+      <TwoMetersTable analysis={analysis} />
       <ImportLog log={log} />
       {large && <LogAtArmsLength log={log} onClose={() => setLarge(false)} />}
     </>

@@ -1,8 +1,10 @@
 import { quantityData, say, type Log } from '@even-watt/core'
 import { useState } from 'react'
 import { Strip } from '../photographs/Strip'
+import { DoubtMark } from '../trials/DoubtMark'
 import { Struck } from '../trials/Struck'
 import { TakingBack } from '../trials/TakingBack'
+import { useDoubt } from '../trials/useDoubt'
 import { useTrial } from '../trials/useTrial'
 import { clockTime, shortTime } from '../ui/dates'
 import { showValue } from '../ui/readValue'
@@ -18,6 +20,7 @@ interface Props {
 /** Every look at a log and every table in it, in order of time; those taken back struck through. */
 export function LogTable({ log, nameOf, editable = false }: Props) {
   const { view, analysis } = useTrial()
+  const { whyDoubted } = useDoubt()
   const [takingBack, setTakingBack] = useState<string>()
   const struck = analysis.record.struck.flatMap((entry) =>
     (entry.kind === 'check-in' || entry.kind === 'log file') && entry.reading.log === log.entry.id
@@ -102,6 +105,13 @@ export function LogTable({ log, nameOf, editable = false }: Props) {
                 <span className="no-print">
                   <Strip subject={{ about: entry.id }} of={`the look at ${sayMinutes(at)}`} />
                 </span>
+              )}
+              {(editable || whyDoubted(entry.id) !== undefined) && (
+                <DoubtMark
+                  of={{ what: 'reading', entry: entry.id }}
+                  why={whyDoubted(entry.id)}
+                  what={`the look at ${sayMinutes(at)}`}
+                />
               )}
               {button(entry.id)}
             </li>

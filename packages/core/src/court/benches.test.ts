@@ -142,7 +142,7 @@ describe('power and surge', () => {
     expect(verdictOn({}, [at({ V_B: 25.6, I: 63, P_C: 1450, V_C: 230, I_C: 6.3 })]).outcome).toBe('met')
   })
   it('whose watts come out without going in decide nothing, unless volts and amps bear them out', () => {
-    const read = { V_B: 13.2, I: 41, P_C: 1420, V_C: 230 }
+    const read = { V_B: 26.4, I: 20.5, P_C: 1420, V_C: 230 }
     expect(verdictOn({}, [at(read)])).toMatchObject({ outcome: 'not tested', code: 'refused' })
     expect(verdictOn({}, [at({ ...read, I_C: 6.17 })]).outcome).toBe('met')
   })

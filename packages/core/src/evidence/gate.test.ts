@@ -50,6 +50,18 @@ describe('what must not decide', () => {
     expect(verdictOn(regulation, [ladderEntry({}, { values })]).outcome).toBe('not tested')
   })
 
+  it('volts of another bank than the one on the rig, and a start that pulled them low may', () => {
+    const idle = { quantity: 'idle draw', comparator: 'at most', value: 12, unit: 'W' } as const
+    const of = (V_B: number) => verdictOn(idle, [noLoadEntry({ V_B, I: 0.4 })])
+    expect(of(26).outcome).toMatch(met)
+    expect(of(12.8)).toMatchObject({
+      outcome: 'not tested',
+      sentence: expect.stringContaining('no bank of 25.6 V stands at 12.8 V') as string,
+    })
+    expect(of(52).outcome).toBe('not tested')
+    expect(of(16).outcome).toMatch(met)
+  })
+
   it('volts by an average-responding meter on a stepped wave, by its label or by what was seen of it', () => {
     const values = [on(pocket.id, { quantity: 'V_C', value: 226 }), ...valuesOf({ V_B: 25.6, P_C: 700 })]
     const entries = [ladderEntry({}, { values })]
@@ -181,7 +193,7 @@ describe('what must not decide', () => {
 
 describe('the range that a value was read on', () => {
   const two = meterOf({
-    ranges: [rangeOf('DC voltage', 60, 0.1, 2, 0.01), rangeOf('DC voltage', 600, 0.1, 2, 0.1)],
+    ranges: [rangeOf('DC voltage', 30, 0.1, 2, 0.01), rangeOf('DC voltage', 600, 0.1, 2, 0.1)],
   })
   const [small = '', large = ''] = two.ranges.map(({ id }) => id)
   const V_B = (value: number, range?: string) => {
@@ -198,16 +210,16 @@ describe('the range that a value was read on', () => {
   it('is the one recorded with it, else the smallest that holds it', () => {
     expect(sources()).toContain(`spec|${two.id}|${small}`)
     expect(sources(large)).toContain(`spec|${two.id}|${large}`)
-    expect(V_B(250).refused).toBeUndefined()
+    expect(V_B(35).refused).toBeUndefined()
   })
 
   it('must hold the value, and read the quantity', () => {
-    expect(V_B(250, small).refused?.why).toBe('it is over the range of 60.0 V.')
+    expect(V_B(250, small).refused?.why).toBe('it is over the range of 30.0 V.')
     expect(V_B(25.6, 'of another meter').refused?.why).toContain('does not read')
   })
 
   it('is asked for where two hold the value', () => {
-    expect(rangesThatHold(two, 'V_B', 25.6).map(({ upTo }) => upTo)).toEqual([60, 600])
+    expect(rangesThatHold(two, 'V_B', 25.6).map(({ upTo }) => upTo)).toEqual([30, 600])
     expect(rangesThatHold(two, 'V_B', -250).map(({ upTo }) => upTo)).toEqual([600])
     expect(rangesThatHold(two, 'I', 5)).toEqual([])
   })

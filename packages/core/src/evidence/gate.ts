@@ -2,6 +2,7 @@ import type { Quantity, Revision, Unit, Value } from '@even-watt/contract'
 import { say, type Refusal } from '../figures'
 import { halfWidth } from '../meters'
 import type { Doubts } from '../trials'
+import { ofAnotherBank } from './anotherBank'
 import { readsOtherCurrent } from './conductor'
 import { shownBy, type DisplayChecks } from './displayCheck'
 import { unfitOnWave } from './fitness'
@@ -44,7 +45,7 @@ const ofTime: ReadonlySet<Quantity> = new Set(['f'] as const)
  * The one gate that every value passes before a judge, a fit or a figure rests on it (docs/method/evidence.md): nobody
  * doubts it, and the capture that holds it is fit; it is
  * measured, or shown by a display that was checked, where the tester lets it stand in; a meter is named that reads this
- * quantity, within a range; that meter may be used on this wave as it was seen; and on its conductor only the unit's current
+ * quantity, within a range; its volts are of the bank on the rig; that meter may be used on this wave as it was seen; and on its conductor only the unit's current
  * flows.
  */
 export function gateOf(
@@ -78,6 +79,8 @@ export function gateOf(
         todo: 'Use a meter with a higher range.',
       }
     if (value.value < -halfWidth(range, value.value) && !signed.has(value.quantity)) return belowZero
+    const another = ofAnotherBank(rig, value)
+    if (another) return another
     const reason = unfit(meter, value)
     if (reason) return { ...reason, todo: 'Use a true-RMS meter that stands this wave.' }
     const other = readsOtherCurrent(rig, value)

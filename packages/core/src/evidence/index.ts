@@ -1,3 +1,4 @@
+export * from './anotherBank'
 export * from './assumedCurrent'
 export * from './bars'
 export * from './captured'

@@ -107,19 +107,19 @@ describe('a display against meters', () => {
                 { ...one, meter: meters[0]?.id },
                 { ...two, meter: meters[1]?.id },
               ],
-              display: { inputVoltage: 12.9 },
+              display: { inputVoltage: 25.5 },
             },
           ),
         ],
         revision,
       ).find(({ quantity }) => quantity === 'V_B')
     }
-    const mean = read(12.6, 12.62)
-    expect(mean?.meter.x.value).toBeCloseTo(12.61, 9)
+    const mean = read(25.2, 25.22)
+    expect(mean?.meter.x.value).toBeCloseTo(25.21, 9)
     expect(mean?.meter.working.formula).toBe('mean of 2 meters')
     expect(mean?.deviation).toBeCloseTo(0.29, 9)
     expect(mean && isFigure(mean.meter) && mean.apart).toBe(true)
-    expect(read(12.6, 14.6)?.meter.working.formula).not.toMatch(/mean of 2/)
+    expect(read(25.2, 29.2)?.meter.working.formula).not.toMatch(/mean of 2/)
   })
 })
 

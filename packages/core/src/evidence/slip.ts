@@ -1,4 +1,5 @@
 import type { Bank, Quantity, Unit } from '@even-watt/contract'
+import { bankNominal } from './anotherBank'
 
 /** What a bench is made for: what may stand there at all. */
 export interface MadeFor {
@@ -18,8 +19,7 @@ const ofOutput: Range = [0.5, 1.4]
 const timesRating = 4
 
 function rangeOf(quantity: Quantity, { unit, bank, rating }: MadeFor): Range | undefined {
-  const nominal =
-    unit.inputVoltage ?? (bank.strings[0] ?? []).reduce((sum, battery) => sum + battery.nominal, 0)
+  const nominal = unit.inputVoltage ?? bankNominal(bank)
   const around = (value: number, [low, high]: Range): Range | undefined =>
     value > 0 ? [low * value, high * value] : undefined
   const upTo = (most: number | undefined): Range | undefined => (most ? [-most, most] : undefined)

@@ -1,5 +1,7 @@
 import {
+  checkIn,
   ladderEntry,
+  logEntry,
   meterOf,
   rangeOf,
   noLoadEntry,
@@ -9,7 +11,7 @@ import {
   valuesOf,
 } from '../../test/makers'
 import { viewTrial } from '../view'
-import { comparedMeters, summedMeters } from '.'
+import { comparedMeters, shareAbove, summedMeters } from '.'
 
 const second = meterOf({
   id: uuid(11),
@@ -29,6 +31,17 @@ describe('two meters on one quantity', () => {
     expect([line?.used.name, line?.other.name]).toEqual(['All-reader', 'Second'])
     expect(line?.E_n).toBeGreaterThan(0)
     expect(line?.E_n).toBeLessThan(1)
+  })
+
+  it('are compared at every look at a run too, with how far they are apart', () => {
+    const log = logEntry({ what: 'run-down' })
+    const look = (minutes: number, a: number, b: number) =>
+      checkIn(log, minutes, {}, { values: onBoth(a, b) })
+    const lines = compared([log, look(10, 25.6, 25.7), look(20, 25, 30)])
+    expect(lines.map(({ load }) => load)).toEqual(['run-down, after 10 min', 'run-down, after 20 min'])
+    expect(lines.map((line) => shareAbove(line))[1]).toBeCloseTo(0.2, 9)
+    expect(summedMeters(lines)).toMatchObject([{ times: 2, apart: 1 }])
+    expect(summedMeters(lines)[0]?.above).toBeCloseTo((0.1 / 25.6 + 0.2) / 2, 9)
   })
 
   it('disagree over 1', () => {

@@ -1,15 +1,18 @@
 import { capturedReadings, capturesOf, shownReadings, twoMetersAt, type TwoMeters } from '../evidence'
+import { sayDuration } from '../figures'
+import { logsIn } from '../logs'
 import { readingsOf, scopeOf, type Analysis } from '../trials'
 
 /** Two meters on one quantity, and under which load. */
 export interface ComparedMeters extends TwoMeters {
   readonly load: string
-  /** The step; undefined: nothing was connected. */
+  /** The step, or the look at a log; undefined: nothing was connected. */
   readonly step: string | undefined
 }
 
-/** Every place of one rig at which two meters read one quantity, without load first (docs/method/meters.md). */
-export function comparedMeters({ record, evidence, ladder }: Analysis): ComparedMeters[] {
+/** Every place of one rig at which two meters read one quantity: without load, at the steps, in the logs (docs/method/meters.md). */
+export function comparedMeters(analysis: Analysis): ComparedMeters[] {
+  const { record, evidence, ladder } = analysis
   const ground = { revision: record.revision, gate: evidence.gate, checks: evidence.checks }
   const scope = scopeOf(record)
   const idle = readingsOf(record, 'no load').filter(({ reading }) => reading.mode === 'on')
@@ -36,8 +39,19 @@ export function comparedMeters({ record, evidence, ladder }: Analysis): Compared
         step: step.id,
       })),
     ),
+    ...logsIn(analysis).flatMap((log) =>
+      log.checkIns.flatMap(({ entry: { id, reading }, at }) =>
+        twoMetersAt([{ entry: id, values: reading.values }], ground, evidence.spreads, `${id}|${scope}`).map(
+          (one) => ({ ...one, load: `${log.entry.reading.what}, after ${sayDuration(at)}`, step: id }),
+        ),
+      ),
+    ),
   ]
 }
+
+/** By how much of the one used the other lies above it, a fraction; undefined where the one used reads nothing. */
+export const shareAbove = ({ used, other }: Pick<TwoMeters, 'used' | 'other'>): number | undefined =>
+  used.x.value === 0 ? undefined : other.x.value / used.x.value - 1
 
 /** How one meter stands to another on one quantity, over all loads. */
 export interface SummedMeters {
@@ -48,6 +62,8 @@ export interface SummedMeters {
   readonly times: number
   readonly apart: number
   readonly worst: number
+  /** By how much of the one used the other lies above it, over all of them; a fraction. */
+  readonly above: number
 }
 
 /** Two meters and a quantity in a line each; those that disagree most come first. What may not be compared is left out. */
@@ -56,7 +72,8 @@ export function summedMeters(lines: readonly ComparedMeters[]): SummedMeters[] {
   for (const { quantity, used, other, E_n } of lines) {
     if (E_n === undefined) continue
     const key = `${quantity}|${used.name}|${other.name}`
-    const { times, apart, worst } = sums.get(key) ?? { times: 0, apart: 0, worst: 0 }
+    const { times, apart, worst, above } = sums.get(key) ?? { times: 0, apart: 0, worst: 0, above: 0 }
+    const share = shareAbove({ used, other }) ?? 0
     sums.set(key, {
       quantity,
       used: used.name,
@@ -64,6 +81,7 @@ export function summedMeters(lines: readonly ComparedMeters[]): SummedMeters[] {
       times: times + 1,
       apart: apart + (E_n > 1 ? 1 : 0),
       worst: Math.max(worst, E_n),
+      above: (above * times + share) / (times + 1),
     })
   }
   return [...sums.values()].sort((a, b) => b.worst - a.worst)

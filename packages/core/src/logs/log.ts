@@ -81,7 +81,12 @@ function gather(
       ? { ...series, points: series.points.map(({ at, value }) => ({ at: at - early, value })) }
       : series
   const series = [
-    ...seriesOfCheckIns(checkIns, gate, isResistive(entry)).map(shift),
+    // A look that is doubted stays to be seen, and nothing follows from what it read.
+    ...seriesOfCheckIns(
+      checkIns.filter((one) => !analysis.record.doubts.readings.has(one.entry.id)),
+      gate,
+      isResistive(entry),
+    ).map(shift),
     ...files.flatMap((file) => seriesOfFile(file, begins(file) - early, gate)),
   ]
   const last = checkIns.findLast((one) => one.entry.reading.ended !== undefined)

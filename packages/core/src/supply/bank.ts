@@ -1,7 +1,10 @@
+import { bankNominal } from '../evidence'
 import { plain } from '../figures'
 import type { Bank, Battery, Chemistry } from '@even-watt/contract'
 import { solveNetwork, type Branch, type Network } from './network'
 import { sourceBetween, type Source } from './thevenin'
+
+export { bankNominal }
 
 /** Rest volts of a charged battery per nominal volt, where none were measured. */
 const restPerNominal: Record<Exclude<Chemistry, 'not known'>, number> = {
@@ -25,9 +28,6 @@ const sumKnown = (numbers: readonly (number | undefined)[]): number | undefined 
   numbers.reduce((total, x) => (total === undefined || x === undefined ? undefined : total + x), 0)
 
 const sum = (numbers: readonly number[]) => numbers.reduce((total, x) => total + x, 0)
-
-/** Nominal volts of the bank: of its first string. */
-export const bankNominal = (bank: Bank): number => sum((bank.strings[0] ?? []).map(({ nominal }) => nominal))
 
 /** Ah at the bank's voltage: the smallest battery of each string, strings added; undefined while one is not known. */
 export const bankCapacity = (bank: Bank): number | undefined => sumKnown(bank.strings.map(stringCapacity))

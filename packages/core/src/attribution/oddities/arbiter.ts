@@ -53,6 +53,7 @@ const oddMeters = eachStep(
         'I',
         [
           ...(revision.rig.support === undefined ? metersOf('I_bank', step, analysis) : []),
+          ...currentFromWatts(step),
           ...currentFromPath(step, analysis.supply.surveyedPath),
         ],
       ],
@@ -79,6 +80,19 @@ const oddMeters = eachStep(
 
 /** 29: of three ways to one quantity, the one that the others contradict. */
 export const noticeOddMeter: Notice = (context) => onceEach(oddMeters(context))
+
+/** Watts over volts of a wattmeter at the terminals: a way of its own where no ammeter’s amps are in its watts. */
+function currentFromWatts({ step, read: { P_B, V_B } }: StepFigures): Route[] {
+  const metersFor = (wanted: Quantity) =>
+    step.readings.flatMap(({ reading }) =>
+      reading.values.flatMap(({ quantity, meter }) => (quantity === wanted && meter ? [meter] : [])),
+    )
+  const ammeters = new Set(metersFor('I'))
+  const apart = metersFor('P_B').some((meter) => !ammeters.has(meter))
+  return apart && isFigure(P_B) && isFigure(V_B) && V_B.x.value > 0
+    ? [{ name: 'P_B / V_B', x: divide(P_B.x, V_B.x) }]
+    : []
+}
 
 /** The path as a shunt: its surveyed resistance and the drop of this step. */
 function currentFromPath(step: StepFigures, surveyed: Figure | { missing: string }): Route[] {
