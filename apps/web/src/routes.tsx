@@ -87,6 +87,10 @@ export const router = createBrowserRouter([
         children: [
           { path: '/', element: <BenchPage /> },
           { path: '/units', ...page(async () => (await import('./units/UnitsPage')).UnitsPage) },
+          {
+            path: '/units/by-label',
+            ...page(async () => (await import('./units/ByLabelPage')).ByLabelPage),
+          },
           { path: '/units/:id', ...page(async () => (await import('./units/UnitPage')).UnitPage) },
           { path: '/units/:id/life', ...page(async () => (await import('./diary/LifePage')).LifePage) },
           {

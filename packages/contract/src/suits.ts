@@ -24,12 +24,19 @@ const SuitNeed = z.object({
 export type SuitNeed = z.infer<typeof SuitNeed>
 
 /** A use, and what a unit needs for it. */
-export const SuitRule = z.object({
-  name: words('Use', 80),
-  needs: z
-    .array(SuitNeed)
-    .check(z.minLength(1, 'Needs: a use asks at least one.'), z.maxLength(8, 'Needs: 8 at most.')),
-})
+export const SuitRule = z
+  .object({
+    name: words('Use', 80),
+    needs: z.array(SuitNeed).check(z.maxLength(8, 'Needs: 8 at most.')),
+    /** What the unit must have, by the names of its features. */
+    features: z.optional(z.array(words('Must have', 60)).check(z.maxLength(8, 'Must have: 8 at most.'))),
+  })
+  .check(
+    z.refine(
+      ({ needs, features = [] }) => needs.length + features.length > 0,
+      'Needs: a use asks at least one.',
+    ),
+  )
 export type SuitRule = z.infer<typeof SuitRule>
 
 export const SuitRules = z.array(SuitRule).check(

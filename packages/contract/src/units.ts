@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { Gauge } from './conductors'
 import { chargeSources } from './logs'
 import { ModeName } from './modes'
-import { Id, instant, number, oneOf, positive, text, whole, words } from './shared'
+import { Id, instant, matching, number, oneOf, positive, text, whole, words } from './shared'
 
 /** What a label can promise. The list grows with the tests that can judge it. */
 export const claimQuantities = [
@@ -131,6 +131,10 @@ const IncludedLeads = z.object({
   fuse: z.optional(positive('Fuse, A', 1e5)),
 })
 
+/** What a unit has besides its promises, or has not: "hardwiring terminals: no", "warranty: 3 years". */
+const Feature = z.object({ what: words('Feature', 60), says: words('What of it', 200) })
+export type Feature = z.infer<typeof Feature>
+
 /** Places that power comes out of, or goes in. */
 const Outlet = z.object({
   what: words('Outlet or port', 60),
@@ -177,7 +181,14 @@ const UnitFields = z.object({
   revision: text('Revision', 60),
   dateCode: text('Date code', 60),
   firmware: text('Firmware', 60),
-  price: z.optional(z.object({ amount: number('Price', 0, 1e9), currency: words('Currency', 3) })),
+  price: z.optional(
+    z.object({
+      amount: number('Price', 0, 1e9),
+      currency: words('Currency', 3),
+      /** The day it was asked. */
+      on: z.optional(matching(/^\d{4}-\d{2}-\d{2}$/, 'Price asked on: a day such as 2026-03-12.')),
+    }),
+  ),
   /** kg */
   mass: z.optional(positive('Mass', 1e5)),
   /** Length, width, height in metres. */
@@ -188,6 +199,7 @@ const UnitFields = z.object({
   box: z.optional(z.array(BoxLine).check(z.maxLength(60, 'Box: 60 lines at most.'))),
   leads: z.optional(IncludedLeads),
   outlets: z.optional(z.array(Outlet).check(z.maxLength(40, 'Outlets: 40 lines at most.'))),
+  features: z.optional(z.array(Feature).check(z.maxLength(60, 'Features: 60 at most.'))),
   bonding: z.optional(oneOf('Neutral and earth', bondings)),
   claims: z.array(Claim).check(z.maxLength(60, 'Claims: 60 at most.')),
 })

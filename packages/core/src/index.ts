@@ -22,6 +22,8 @@ export {
 export { sameFiles } from './files'
 export { saidClass, wattsOf, type Sag, type SeenWave } from './captures'
 export {
+  ratingMisled,
+  startsAcross,
   banksOf,
   commonErrors,
   compareRevisions,
@@ -61,7 +63,7 @@ export {
   quietOfStep,
   quietOnPage,
   rowOnRig,
-  rowsOf,
+  comparedRows,
   sayChosen,
   sayLimit,
   sayPlace,
@@ -469,6 +471,12 @@ export {
   type TrialRecord,
 } from './trials'
 export {
+  chooseAmong,
+  featureOf,
+  featuresNoted,
+  labelled,
+  usualFeatures,
+  type Wanted,
   unitFacts,
   bondingOf,
   claimedValue,

@@ -5,12 +5,15 @@ import type { BesideSources } from './besideSources'
 import { ClaimTable } from './ClaimTable'
 import { ConditionTable } from './ConditionTable'
 import { Curves } from './Curves'
+import { FeatureTable } from './FeatureTable'
 import { FigureTable } from './FigureTable'
+import { LabelTable } from './LabelTable'
 import { OnSameSupply } from './OnSameSupply'
 import { BankTable, Overlays } from './Overlays'
 import { PerWatt } from './PerWatt'
 import { PicturesBeside } from './PicturesBeside'
 import { RankingPart } from './RankingPart'
+import { StartsTable } from './StartsTable'
 import { SuitsTable } from './SuitsTable'
 
 interface Props extends BesideSources {
@@ -48,6 +51,9 @@ export function BesideParts({ made, comparison, revisions, photographs, onChange
       <SuitsTable list={list} />
       <OnSameSupply list={list} />
       <BankTable list={list} />
+      <StartsTable list={list} />
+      <FeatureTable list={list} />
+      <LabelTable list={list} />
       <PerWatt list={list} />
       <RankingPart
         list={list}

@@ -1,5 +1,5 @@
 import type { OwnRow, StoredComparison } from '@even-watt/contract'
-import { compareTrials, rowsOf, statedOfComparison, type Compared } from '@even-watt/core'
+import { comparedRows, compareTrials, statedOfComparison, type Compared } from '@even-watt/core'
 import { useMemo, useRef } from 'react'
 import { useParams } from 'react-router'
 import { api } from '../api/api'
@@ -138,7 +138,7 @@ const noRows: readonly OwnRow[] = []
 function Beside({ state, stored, list, ...beside }: BesideProps) {
   const { made, change, changed } = state
   const own = made.figures ?? noRows
-  const comparison = useMemo(() => compareTrials(list, rowsOf(own)), [list, own])
+  const comparison = useMemo(() => compareTrials(list, comparedRows(list, own)), [list, own])
   const page = useRef<HTMLElement>(null)
   const title = made.name || 'comparison'
   return (

@@ -1,5 +1,6 @@
 import {
   derive,
+  formatNumber,
   isFigure,
   plain,
   say,
@@ -64,6 +65,12 @@ export function FigureTable({ list, rows, hours, own, onOwn }: Props) {
 const sayHours = (hours: number, load: number): string =>
   `${plain(hours)} h ${load === 0 ? 'with nothing connected' : `at ${say(load, 'W')}`}`
 
+/** ", −12 %": of the first, where that is not nought. */
+const share = (difference: number, first: number): string =>
+  first === 0
+    ? ''
+    : `, ${difference < 0 ? '−' : '+'}${formatNumber(Math.abs((100 * difference) / first), 0)} %`
+
 function Apart({ cell, first }: { cell: CriterionCell; first: CriterionCell['figure'] | undefined }) {
   const { against, figure } = cell
   if (!against || !first || !isFigure(figure) || !isFigure(first)) return null
@@ -78,7 +85,7 @@ function Apart({ cell, first }: { cell: CriterionCell; first: CriterionCell['fig
   return (
     <span className={`block text-[0.9rem] ${colour}`}>
       {shape} {sayStanding(against.is)} <Fig of={difference} className="text-ink" />
-      {figure.unit === '%' ? ' points' : ` ${figure.unit}`}
+      {figure.unit === '%' ? ' points' : ` ${figure.unit}${share(against.difference.x.value, first.x.value)}`}
     </span>
   )
 }

@@ -1,5 +1,5 @@
 import type { StoredComparison } from '@even-watt/contract'
-import { compareTrials, rowsOf } from '@even-watt/core'
+import { comparedRows, compareTrials } from '@even-watt/core'
 import { useMemo } from 'react'
 import { api } from '../api/api'
 import { pageFor } from '../method/pageFor'
@@ -32,7 +32,10 @@ function Shown({ stored }: { stored: StoredComparison }) {
   const { list, documents, waiting, fault } = useCompared(stored.of)
   const names = useMemo(() => namesIn(documents), [documents])
   const sources = useMemo(() => sourcesOf(stored.of, documents), [stored.of, documents])
-  const comparison = useMemo(() => compareTrials(list, rowsOf(stored.figures ?? [])), [list, stored.figures])
+  const comparison = useMemo(
+    () => compareTrials(list, comparedRows(list, stored.figures ?? [])),
+    [list, stored.figures],
+  )
   if (fault) return <p className="text-ochre mt-3">▲ {fault}</p>
   if (waiting) return <Coming />
   return (

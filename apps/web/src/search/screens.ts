@@ -12,6 +12,7 @@ const screens: readonly Place[] = [
   { words: 'Search everything', to: '/search' },
   { words: 'Units', to: '/units' },
   { words: 'Add a unit', to: '/units/new' },
+  { words: 'Choose by the label', to: '/units/by-label', looked: 'price sibling models buy rival' },
   { words: 'Rigs', to: '/rigs' },
   { words: 'Add a rig', to: '/rigs/new' },
   { words: 'Loads', to: '/loads' },

@@ -27,13 +27,22 @@ interface NeedForm {
 interface RuleForm {
   readonly name: string
   readonly needs: readonly NeedForm[]
+  /** Names, set apart by commas. */
+  readonly features: string
 }
 
 const toForm = (rules: readonly SuitRule[]): RuleForm[] =>
-  rules.map(({ name, needs }) => ({
+  rules.map(({ name, needs, features = [] }) => ({
     name,
+    features: features.join(', '),
     needs: needs.map((need) => ({ ...need, value: typed(need.value) })),
   }))
+
+const namesIn = (typed: string): string[] =>
+  typed
+    .split(',')
+    .map((name) => name.trim())
+    .filter(Boolean)
 
 const newNeed: NeedForm = { figure: 'idle draw', is: 'at most', value: '' }
 
@@ -78,8 +87,9 @@ function Uses({ settings: { version, ...settings } }: { readonly settings: Store
     const unread: string[] = []
     const read = safeParse(
       SuitRules,
-      rules.map(({ name, needs }) => ({
+      rules.map(({ name, needs, features }) => ({
         name: name.trim(),
+        ...(features.trim() ? { features: namesIn(features) } : {}),
         needs: needs.map(({ value, ...need }) => {
           const { value: number, why } = readNumber(value)
           if (why !== undefined) unread.push(`${name}: ${why}`)
@@ -124,6 +134,14 @@ function Uses({ settings: { version, ...settings } }: { readonly settings: Store
               onRemove={() => kept.put(rules.filter((_, k) => k !== i))}
             />
           </div>
+          <TextField
+            className="mt-1 max-w-3xl"
+            label="Must have, set apart by commas"
+            placeholder="hardwiring terminals"
+            value={rule.features}
+            maxLength={300}
+            onChange={(event) => put(i, { ...rule, features: event.target.value })}
+          />
           {rule.needs.map((need, k) => (
             <Need
               key={k}
@@ -156,7 +174,7 @@ function Uses({ settings: { version, ...settings } }: { readonly settings: Store
         <button
           type="button"
           className="action"
-          onClick={() => kept.put([...rules, { name: '', needs: [newNeed] }])}
+          onClick={() => kept.put([...rules, { name: '', needs: [newNeed], features: '' }])}
         >
           Add a use
         </button>

@@ -1,6 +1,7 @@
 import { plain, sayMass, saySize } from '@even-watt/core'
 import type { StoredUnit } from '@even-watt/contract'
 import { Facts } from '../ui/Facts'
+import { sayPrice } from './sayPrice'
 
 /** The unit in words: what it is, and where it came from. */
 export function UnitFacts({ unit }: { unit: StoredUnit }) {
@@ -27,12 +28,13 @@ export function UnitFacts({ unit }: { unit: StoredUnit }) {
         .filter(Boolean)
         .join(', ') || undefined,
     ],
-    ['price', unit.price && `${plain(unit.price.amount)} ${unit.price.currency}`],
+    ['price', unit.price && sayPrice(unit.price)],
     [
       'mass, size',
       [unit.mass && sayMass(unit.mass), unit.size && saySize(unit.size)].filter(Boolean).join(', ') ||
         undefined,
     ],
+    ...(unit.features ?? []).map(({ what, says }): [string, string] => [what, says]),
     ['note', unit.note],
   ]
   return <Facts facts={facts} />

@@ -3,6 +3,7 @@ import type { FieldsProps } from '../ui/DocumentEditor'
 import { fieldOf, same, SelectField, TextField } from '../ui/form'
 import { BoxFields } from './BoxFields'
 import { ClaimFields } from './ClaimFields'
+import { FeatureFields } from './FeatureFields'
 import type { UnitForm } from './form'
 import { writing } from '@even-watt/core'
 import { sideUnit } from '../ui/units'
@@ -57,9 +58,10 @@ export function UnitFields({ form, errorAt }: FieldsProps<UnitForm>) {
         <TextField label="Revision" {...field('revision')} />
         <TextField label="Date code" {...field('dateCode')} />
         <TextField label="Firmware" {...field('firmware')} />
-        <div className="grid grid-cols-[2fr_1fr] gap-1">
+        <div className="grid grid-cols-[2fr_1fr_2fr] gap-1">
           <TextField label="Price" {...field('price.amount')} inputMode="decimal" />
           <TextField label="Currency" {...field('price.currency')} />
+          <TextField label="Asked on" type="date" {...field('price.on')} />
         </div>
         <TextField label="Mass" unit={writing().mass} {...field('mass')} placeholder="4.1" />
         <TextField label="Length" unit={sideUnit()} {...field('size.0')} placeholder="340" />
@@ -76,6 +78,7 @@ export function UnitFields({ form, errorAt }: FieldsProps<UnitForm>) {
       </section>
 
       <BoxFields form={form} errorAt={errorAt} />
+      <FeatureFields form={form} errorAt={errorAt} />
     </div>
   )
 }

@@ -47,6 +47,14 @@ export function UnitsPage() {
       path="/units"
       query={api.useUnitsQuery()}
       empty="No unit yet. Add the inverter on your bench: what its label promises, and where each promise was read."
+      before={
+        <p className="mb-3">
+          Not tested yet, only to be chosen?{' '}
+          <Link className="plain-link" to="/units/by-label">
+            Choose by the label
+          </Link>
+        </p>
+      }
       columns={columns}
       facts={unitFacts}
     />

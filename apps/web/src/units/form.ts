@@ -26,7 +26,7 @@ export interface UnitForm {
   revision: string
   dateCode: string
   firmware: string
-  price: { amount: string; currency: string }
+  price: { amount: string; currency: string; on: string }
   mass: string
   size: string[]
   note: string
@@ -34,6 +34,7 @@ export interface UnitForm {
   bonding: string
   box: BoxForm[]
   outlets: OutletForm[]
+  features: { what: string; says: string }[]
   leads: { gauge: string; length: string; fuse: string }
   claims: ClaimForm[]
 }
@@ -77,7 +78,7 @@ export const blankUnit: UnitForm = {
   revision: '',
   dateCode: '',
   firmware: '',
-  price: { amount: '', currency: 'EUR' },
+  price: { amount: '', currency: 'EUR', on: '' },
   mass: '',
   size: ['', '', ''],
   note: '',
@@ -85,6 +86,7 @@ export const blankUnit: UnitForm = {
   bonding: '',
   box: [],
   outlets: [],
+  features: [],
   leads: { gauge: '', length: '', fuse: '' },
   claims: [],
 }
@@ -105,7 +107,11 @@ export const unitToForm = (unit: Unit): UnitForm => ({
   revision: unit.revision ?? '',
   dateCode: unit.dateCode ?? '',
   firmware: unit.firmware ?? '',
-  price: { amount: typed(unit.price?.amount), currency: unit.price?.currency ?? 'EUR' },
+  price: {
+    amount: typed(unit.price?.amount),
+    currency: unit.price?.currency ?? 'EUR',
+    on: unit.price?.on ?? '',
+  },
   mass: typedMass(unit.mass),
   size: [0, 1, 2].map((i) => typedSide(unit.size?.[i])),
   note: unit.note ?? '',
@@ -122,6 +128,7 @@ export const unitToForm = (unit: Unit): UnitForm => ({
     count: typed(count),
     remark: remark ?? '',
   })),
+  features: (unit.features ?? []).map((one) => ({ ...one })),
   leads: {
     gauge: unit.leads ? formatGauge(unit.leads.gauge) : '',
     length: typedLength(unit.leads?.length),
@@ -180,7 +187,11 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
     dateCode: words(form.dateCode),
     firmware: words(form.firmware),
     price: form.price.amount.trim()
-      ? { amount: number('price.amount', form.price.amount), currency: form.price.currency }
+      ? {
+          amount: number('price.amount', form.price.amount),
+          currency: form.price.currency,
+          on: words(form.price.on),
+        }
       : undefined,
     mass: number('mass', form.mass, readMass),
     size: sizes.some((size) => size !== undefined) ? sizes : undefined,
@@ -188,6 +199,7 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
     region: words(form.region),
     bonding: words(form.bonding),
     ...boxOf(form, number),
+    ...(form.features.length ? { features: form.features } : {}),
     leads: leadsOf(form, number, report),
     claims: form.claims.map((claim, i) => {
       const at = `claims.${i}`

@@ -1,7 +1,7 @@
 import type { OwnRow } from '@even-watt/contract'
-import type { Derived } from '../figures'
+import { isFigure, type Derived } from '../figures'
 import type { OnRig } from '../held'
-import { acrossLoads, type Criterion } from '../comparisons'
+import { acrossLoads, type Compared, type Criterion } from '../comparisons'
 import { catalogue, type Catalogue } from './catalogue'
 import { chosenAtStep, chosenOnRig, figuredIn, sayChosen } from './chosen'
 
@@ -34,3 +34,17 @@ export const rowsOf = (rows: readonly OwnRow[], from: Catalogue = catalogue): Cr
 /** The same on one rig, as a card has it. */
 export const rowOnRig = ({ of, over = 'highest' }: OwnRow, on: OnRig, from: Catalogue = catalogue): Derived =>
   chosenOnRig(of, on, over, from)
+
+/** Rows that stand in a comparison where any of those compared has them, whatever its tester chose. */
+const usualRows: readonly OwnRow[] = (
+  ['idle Wh a day', 'idle days', 'surge', 'lowest volts in a start', 'hottest', 'loudest'] as const
+).map((figure) => ({ of: { figure } }))
+
+/** Rows of a comparison besides those that every one has: the usual ones that tell something, then the tester’s own. */
+export function comparedRows(list: readonly Compared[], own: readonly OwnRow[]): Criterion[] {
+  const chosen = new Set(own.map((row) => sayRow(row)))
+  const telling = rowsOf(usualRows.filter((row) => !chosen.has(sayRow(row)))).filter(({ of }) =>
+    list.some((one) => isFigure(of(one, [], list))),
+  )
+  return [...telling, ...rowsOf(own)]
+}

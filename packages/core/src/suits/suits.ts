@@ -1,6 +1,7 @@
 import type { Claim, Overruled, SuitNeed, SuitRule } from '@even-watt/contract'
 import { court, wordsOf, type Asked } from '../court'
-import { plain, sayTemperature } from '../figures'
+import { capital, plain, sayTemperature } from '../figures'
+import { featureOf, hasFeature } from '../units'
 import { suitMeasures, type SuitAsked } from './figures'
 
 export type Suits = 'suits' | 'does not suit' | 'not known'
@@ -27,8 +28,11 @@ export function suitsOf(
   asked: SuitAsked,
   overruled: readonly Overruled[] = [],
 ): Suiting[] {
-  return rules.map(({ name, needs }) => {
-    const answers = needs.map((need) => answerTo(need, asked))
+  return rules.map(({ name, needs, features = [] }) => {
+    const answers = [
+      ...needs.map((need) => answerTo(need, asked)),
+      ...features.map((feature) => answerToFeature(feature, asked)),
+    ]
     const drafted: Suits = answers.some(({ is }) => is === 'missed')
       ? 'does not suit'
       : answers.every(({ is }) => is === 'cleared')
@@ -49,6 +53,21 @@ export function suitsOf(
 interface Answered {
   readonly is: 'cleared' | 'missed' | 'open'
   readonly reason: string
+}
+
+const hasWords = { has: 'cleared', 'has not': 'missed', 'not known': 'open' } as const
+
+/** What must be there is looked at, not measured: it is as it was noted with the unit. */
+function answerToFeature(feature: string, { analysis }: SuitAsked): Answered {
+  const { unit } = analysis.record.revision
+  const has = hasFeature(unit, feature)
+  const found = featureOf(unit, feature)
+  const reason = {
+    has: `${capital(feature)} is needed: ${found}.`,
+    'has not': `${capital(feature)} is needed, and it has none.`,
+    'not known': `${capital(feature)} is needed. Look whether it has any, and note it with the unit.`,
+  }[has]
+  return { is: hasWords[has], reason }
 }
 
 /** A need is a promise of the tester’s own: the court judges it as any other. */
