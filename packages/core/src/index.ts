@@ -342,6 +342,8 @@ export {
   type Marked,
 } from './editions'
 export {
+  adviseShunt,
+  efficiencyError,
   isSameRig,
   rigFacts,
   withLeads,

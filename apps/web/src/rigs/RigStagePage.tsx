@@ -15,6 +15,8 @@ import { Remarks } from './Remarks'
 import { HungMeters } from './HungMeters'
 import { RigFacts } from './RigFacts'
 import { RigPicture } from './RigPicture'
+import { ShuntAdvice } from './ShuntAdvice'
+import { VoltsChanged } from './VoltsChanged'
 
 /** The rig as frozen into the trial; changing it makes the next revision, with why. */
 export function RigStagePage() {
@@ -48,6 +50,8 @@ export function RigStagePage() {
         </>
       ) : (
         <>
+          <VoltsChanged trial={trial} revision={revision} />
+          <ShuntAdvice revision={revision} />
           <RigPicture analysis={analysis} />
           <Remarks remarks={checkRig(revision.rig)} name={(at) => partName(revision.rig, at)} />
           <RigFacts rig={revision.rig} meters={revision.meters} />

@@ -1,3 +1,4 @@
+export * from './adviseShunt'
 export * from './atOnce'
 export * from './changedRig'
 export * from './check'

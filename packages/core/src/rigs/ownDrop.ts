@@ -24,3 +24,6 @@ export const ownDrop = (volts: number, count: number): OwnDrop => ({
   counts: Math.abs(volts) / count,
   negligible: Math.abs(volts) < count / 2,
 })
+
+/** By what share an efficiency comes out wrong where a drop, V, is left out of the input volts: both, as read. */
+export const efficiencyError = (drop: number, volts: number): number => Math.abs(drop) / volts

@@ -141,7 +141,7 @@ export const AtOnce = memo(function AtOnce({ rig, current, known, survey, count,
         </p>
       )}
       <div className="grid gap-6 lg:grid-cols-2">
-        <ElementTable states={states} current={current} count={count} />
+        <ElementTable states={states} current={current} count={count} volts={nominal} />
         <LinkTable rig={rig} links={links} current={current} />
       </div>
       {view && (

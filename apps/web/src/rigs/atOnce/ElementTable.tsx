@@ -1,5 +1,11 @@
-import { formatNumber, ownDrop, type ElementState, say } from '@even-watt/core'
-import { sayTemperature } from '@even-watt/core'
+import {
+  efficiencyError,
+  formatNumber,
+  ownDrop,
+  say,
+  sayTemperature,
+  type ElementState,
+} from '@even-watt/core'
 import { FitTable } from '../../ui/FitTable'
 
 interface Props {
@@ -7,10 +13,12 @@ interface Props {
   readonly current: number
   /** V of one count of the voltmeter on the rig. */
   readonly count: number | undefined
+  /** V of the bank. */
+  readonly volts: number
 }
 
 /** What each element drops and gives off at a current, and how warm it gets. */
-export function ElementTable({ states, current, count }: Props) {
+export function ElementTable({ states, current, count, volts }: Props) {
   return (
     <div className="min-w-0">
       <h3 className="font-semibold">Each element at {current} A, in path order</h3>
@@ -22,6 +30,7 @@ export function ElementTable({ states, current, count }: Props) {
             <th className="right">mV</th>
             <th className="right">W</th>
             {count !== undefined && <th className="right">on the voltmeter</th>}
+            <th className="right">left out, efficiency is off by %</th>
             <th>heat</th>
           </tr>
         </thead>
@@ -38,6 +47,7 @@ export function ElementTable({ states, current, count }: Props) {
               <td className="figures right">{say(drop * 1000, '')}</td>
               <td className="figures right">{say(watts, '')}</td>
               {count !== undefined && <td className="right">{sayCounts(drop, count)}</td>}
+              <td className="figures right">{say(100 * efficiencyError(drop, volts), '', 2)}</td>
               <td className={heat === 'hot' ? 'text-madder' : heat === 'warm' ? 'text-ochre' : ''}>
                 {heat === 'hot' ? '■ hot' : heat === 'warm' ? '▲ warm' : 'cool'}
                 {temperature !== undefined && (
