@@ -1,6 +1,6 @@
-import type { Limiter } from '@even-watt/contract'
+import type { Limiter, Outcome } from '@even-watt/contract'
 import { limiters } from '@even-watt/contract'
-import { sayClaim, type Analysis, type Finding } from '@even-watt/core'
+import { sayClaim, type Analysis, type ClaimFindings, type Finding } from '@even-watt/core'
 import { useState } from 'react'
 import { AttributionBar } from '../attribution/AttributionBar'
 import { Strip } from '../photographs/Strip'
@@ -25,9 +25,41 @@ export function FindingList({ state, editable = false }: Props) {
         begins.
       </p>
     )
+  return groups.map(({ words, outcomes }) => {
+    const own = view.findings.filter(({ standing }) => outcomes.includes(standing.outcome))
+    return (
+      own.length > 0 && (
+        <section key={words} aria-label={words}>
+          <h3 className="mt-3 font-bold">
+            {words} <span className="text-quiet figures font-normal">{own.length}</span>
+          </h3>
+          <Lines findings={own} state={state} editable={editable} />
+        </section>
+      )
+    )
+  })
+}
+
+/** Strengths first, then failings, then what is neither; within each as on the label. */
+const groups: readonly { readonly words: string; readonly outcomes: readonly Outcome[] }[] = [
+  { words: 'Kept', outcomes: ['met'] },
+  { words: 'Broken', outcomes: ['not met'] },
+  {
+    words: 'Too near to be certain',
+    outcomes: ['met, within uncertainty', 'not met, within uncertainty'],
+  },
+  { words: 'Not shown', outcomes: ['not shown'] },
+  { words: 'Not tested', outcomes: ['not tested'] },
+]
+
+interface LinesProps extends Required<Props> {
+  readonly findings: readonly ClaimFindings[]
+}
+
+function Lines({ findings, state, editable }: LinesProps) {
   return (
     <ul>
-      {view.findings.map(({ claim, standing, earlier }) => (
+      {findings.map(({ claim, standing, earlier }) => (
         <li
           key={claim.id}
           className="grid gap-x-6 border-b border-rule py-2.5 break-inside-avoid md:grid-cols-[13rem_1fr]"
@@ -75,7 +107,9 @@ function One({ finding, state, editable }: OneProps) {
       </p>
       <p className="max-w-[46rem]">{finding.sentence}</p>
       <Split finding={finding} analyses={state.view.analyses} />
-      {editable && finding.outcome === 'not shown' && <SetLimiter finding={finding} />}
+      {editable && (finding.outcome === 'not shown' || finding.outcome === 'not tested') && (
+        <SetLimiter finding={finding} />
+      )}
     </>
   )
 }
@@ -124,7 +158,9 @@ function SetLimiter({ finding }: { finding: Finding }) {
           value={set?.limiter ?? ''}
           onChange={(event) => write(event.target.value as Limiter | '', wouldShow)}
         >
-          <option value="">as suggested: {finding.limiter}</option>
+          <option value="">
+            {finding.limiter ? `as suggested: ${finding.limiter}` : 'nothing: it was not tried'}
+          </option>
           {limiters.map((limiter) => (
             <option key={limiter} value={limiter}>
               {limiter}

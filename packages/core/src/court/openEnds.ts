@@ -4,10 +4,16 @@ import { say, type Figure } from '../figures'
 import { sayClaim } from '../units'
 import type { Asked } from './asked'
 import { hindrance, type Hindrance } from './hindrances'
+import { sourceNeeded } from './sourceNeeded'
 
 /** A test that went as far as its loads did. */
 export const carriesNoMore = (asked: Asked): Hindrance =>
-  hindrance('wants no more', () => ({ why: '', would: `A load of ${loadOf(asked)} would show it.` }))
+  hindrance('wants no more', () => ({
+    why: '',
+    would:
+      (asked.limiter?.limiter === 'supply' ? sourceNeeded(asked) : undefined) ??
+      `A load of ${loadOf(asked)} would show it.`,
+  }))
 
 /** The load that a promise is for. */
 const loadOf = ({ claim }: Asked): string =>

@@ -6,6 +6,7 @@ import type { HindranceCode } from './hindrances'
 import type { Promised } from './promise'
 import { mayNot } from './openEnds'
 import { isDecided } from './rule'
+import { sourceNeeded } from './sourceNeeded'
 import type { Tried, Verdict } from './verdict'
 
 /** What ended a test, or was missing in it, as a tester says it. */
@@ -59,7 +60,7 @@ export function wordsOf(
 ): Pick<Finding, 'sentence' | 'wouldShow'> {
   const beside = promised.beside?.(verdict, asked) ?? []
   if (isDecided(verdict.outcome)) return { sentence: joined([...shown(verdict, asked), ...beside]) }
-  if (verdict.outcome === 'not tested') return { sentence: joined([untested(verdict), ...beside]) }
+  if (verdict.outcome === 'not tested') return untestedWords(verdict, asked, beside)
   const { evidence, reason, by, own } = verdict
   const said = reason?.say()
   const byHand = asked.limiter?.limiter
@@ -71,6 +72,26 @@ export function wordsOf(
       found,
       ...(evidence?.beside?.() ?? []),
       said?.why ?? '',
+      ...beside,
+      wouldShow,
+    ]),
+    ...(wouldShow ? { wouldShow } : {}),
+  }
+}
+
+/** What was not tried, and why, where the tester says it: then what it would take. */
+function untestedWords(
+  verdict: Verdict,
+  asked: Asked,
+  beside: readonly string[],
+): Pick<Finding, 'sentence' | 'wouldShow'> {
+  const { limiter } = asked
+  const wouldShow =
+    limiter?.wouldShow ?? (limiter?.limiter === 'supply' ? sourceNeeded(asked) : undefined) ?? ''
+  return {
+    sentence: joined([
+      untested(verdict),
+      limiter ? `It could not be tested: ${limitWords[limiter.limiter]}.` : '',
       ...beside,
       wouldShow,
     ]),
