@@ -12,6 +12,7 @@ export const suitFigures = [
   'start',
   'noise',
   'case',
+  'dropout',
 ] as const
 const SuitFigure = oneOf('What is asked', suitFigures)
 export type SuitFigure = z.infer<typeof SuitFigure>

@@ -287,6 +287,8 @@ export {
   trendsOf,
 } from './motors'
 export {
+  eachAlone,
+  ratingToBuy,
   batteriesNeeded,
   besideVoltages,
   everyday,

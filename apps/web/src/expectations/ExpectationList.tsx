@@ -1,6 +1,15 @@
-import { Expectation, expectationOutcomes } from '@even-watt/contract'
-import { expectationsOf, type Expected } from '@even-watt/core'
+import {
+  comparators,
+  Expectation,
+  expectationOutcomes,
+  type Chosen,
+  type OwnLimit,
+} from '@even-watt/contract'
+import { expectationsOf, judgeLimit, unitOfChosen, type Expected } from '@even-watt/core'
 import { useState } from 'react'
+import { v7 } from 'uuid'
+import { ChooseFigure } from '../catalogue/ChooseFigure'
+import { useOnRig } from '../catalogue/useOnRig'
 import { capture } from '../outbox/capture'
 import { CaptureForm } from '../trials/CaptureForm'
 import { useCaptureForm } from '../trials/useCaptureForm'
@@ -8,7 +17,7 @@ import type { TrialState } from '../trials/useTrial'
 import { answer } from '../ui/answers'
 import { Asking } from '../ui/Asking'
 import { shortDate, shortTime } from '../ui/dates'
-import { TextField } from '../ui/form'
+import { same, SelectField, TextField } from '../ui/form'
 
 interface Props {
   readonly state: TrialState
@@ -50,6 +59,9 @@ export function ExpectationList({ state, editable = false }: Props) {
       <ul>
         {expected.map((one) => (
           <li key={one.entry.id} className="border-b border-rule py-1">
+            {!one.cameOut && one.entry.reading.holds && (
+              <ByData limit={one.entry.reading.holds} state={state} />
+            )}
             {one.cameOut && (
               <span className={`mr-2 font-semibold ${hues[one.cameOut.reading.outcome]}`}>
                 {marks[one.cameOut.reading.outcome]}
@@ -91,12 +103,40 @@ export function ExpectationList({ state, editable = false }: Props) {
   )
 }
 
+interface DataProps {
+  readonly limit: OwnLimit
+  readonly state: TrialState
+}
+
+/** How it came out by what was read, until the tester says it. */
+function ByData({ limit, state: { view, analysis } }: DataProps) {
+  const { outcome, sentence } = judgeLimit(limit, useOnRig(view.analyses, analysis))
+  const came: Outcome = outcome.startsWith('met')
+    ? 'confirmed'
+    : outcome.startsWith('not met')
+      ? 'refuted'
+      : 'cannot tell'
+  return (
+    <>
+      <span className={`mr-2 font-semibold ${hues[came]}`}>{marks[came]}</span>
+      <span className="text-quiet">{sentence}</span>{' '}
+    </>
+  )
+}
+
 function Expecting() {
+  const [id] = useState(() => v7())
+  const [of, setOf] = useState<Chosen>()
   const state = useCaptureForm({
     what: 'expectation',
-    start: { words: '' },
+    start: { words: '', is: 'at least', value: '' },
     schema: Expectation,
-    read: ({ text }) => ({ words: text('words') ?? '' }),
+    read: ({ text, number, report }) => {
+      const value = number('value')
+      if (of && value === undefined) report('value', 'Enter the figure that you expect.')
+      const holds = of && value !== undefined ? { id, of, is: text('is'), value } : undefined
+      return { words: text('words') ?? '', ...(holds ? { holds } : {}) }
+    },
     entry: (reading) => ({ kind: 'expectation', reading }),
   })
   return (
@@ -106,6 +146,29 @@ function Expecting() {
         placeholder="the breaker will go at 1500 W; the new revision regulates better"
         {...state.field('words')}
       />
+      {of ? (
+        <div className="mt-2 grid grid-cols-2 items-start gap-3 md:grid-cols-4">
+          <ChooseFigure value={of} of="all" onChange={setOf} />
+          <SelectField label="Is" {...state.field('is')} options={same(comparators)} />
+          <TextField
+            label="Figure expected"
+            unit={unitOfChosen(of)}
+            inputMode="decimal"
+            {...state.field('value')}
+          />
+          <button type="button" className="plain-link mt-6" onClick={() => setOf(undefined)}>
+            In words only
+          </button>
+        </div>
+      ) : (
+        <button
+          type="button"
+          className="plain-link mt-2"
+          onClick={() => setOf({ figure: 'regulation from no load' })}
+        >
+          Hold a figure against it
+        </button>
+      )}
     </CaptureForm>
   )
 }

@@ -71,7 +71,7 @@ export function NeedsPage() {
               the mains of this bench
             </Link>
           </p>
-          <UnitsForNeed found={found} need={need} />
+          <UnitsForNeed found={found} need={need} lines={read.lines} />
           <SupplyFields form={form} faults={read.faults} onChange={put} />
           <Voltages need={need} read={read} found={found} />
           <Outage list={list} read={read} need={need} />

@@ -1,10 +1,20 @@
-import { everyday, everydayEnergy, say, type OwnNeed, type UnitForNeed } from '@even-watt/core'
+import {
+  eachAlone,
+  everyday,
+  everydayEnergy,
+  ratingToBuy,
+  say,
+  type NeedLine,
+  type OwnNeed,
+  type UnitForNeed,
+} from '@even-watt/core'
 import { BesideTable } from '../comparisons/BesideTable'
 import type { Found } from './found'
 
 interface Props {
   readonly found: Found
   readonly need: OwnNeed
+  readonly lines: readonly NeedLine[]
 }
 
 const looks = {
@@ -14,7 +24,8 @@ const looks = {
 } as const
 
 /** What is asked, in a sentence; then every unit that was tested here against it. */
-export function UnitsForNeed({ found, need }: Props) {
+export function UnitsForNeed({ found, need, lines }: Props) {
+  const buy = ratingToBuy(lines)
   return (
     <section className="mt-4" aria-label="The answer">
       <p className="mb-1 text-[1.15rem]">{answerOf(found)}</p>
@@ -22,6 +33,12 @@ export function UnitsForNeed({ found, need }: Props) {
         Everything at once takes {say(need.peak, 'W')}
         {everyday(need.peak) && `, ${everyday(need.peak)}`}; in a day {say(need.day, 'Wh')} reach the outlet
         {everydayEnergy(need.day) && `, ${everydayEnergy(need.day)}`}.
+      </p>
+      <p className="mb-2">
+        A label to buy: {say(buy.watts, 'W')} or more for good, a fifth of it to spare
+        {buy.surge !== undefined &&
+          `; ${say(buy.surge, 'VA', 2)} for a moment, for the hardest start beside all else`}
+        .
       </p>
       {found.length > 0 && (
         <BesideTable list={found.map(({ one }) => one)}>
@@ -32,6 +49,20 @@ export function UnitsForNeed({ found, need }: Props) {
             found={found}
             cell={({ carries }) => `${carries.answer}: ${carries.why}`}
           />
+          {lines.length > 1 && (
+            <tr>
+              <th scope="row">each by itself</th>
+              {found.map(({ one }) => (
+                <td key={one.name}>
+                  {eachAlone(lines, one.analysis).map(({ name, carries }, i) => (
+                    <span key={i} className="block">
+                      {name}: {carries.answer}. <span className="text-quiet">{carries.why}</span>
+                    </span>
+                  ))}
+                </td>
+              ))}
+            </tr>
+          )}
           {found.some(({ fit }) => fit.starts.length) && (
             <Row
               words="starts, beside all else"

@@ -4,9 +4,9 @@ import { decides, isFigure, plain, say, sayDuration } from '../figures'
 import { efficiencyAt, hasFit } from '../ladder'
 import { expanded, subtract } from '../meters'
 import { onMeter } from '../motors'
-import { readingsOf, scopeOf, type Analysis } from '../trials'
+import { scopeOf, type Analysis } from '../trials'
+import { asCaptured } from './dynamic'
 import { capturedSoftStart } from './softStart'
-import { stepResponse } from './stepResponse'
 
 const join = (...parts: readonly (string | false | undefined)[]) => parts.filter(Boolean).join(' ')
 
@@ -116,27 +116,6 @@ const computers = 0.7
 const blink = 0.03
 /** Share of the volts by which lamps are seen to flicker, where they swing again and again. */
 const flicker = 0.005
-
-/** What a capture of it shows stands in place of what was typed. */
-function asCaptured(
-  reading: LimitOf<'dynamic'>,
-  { id }: EntryOf<'limit'>,
-  { record }: Analysis,
-): LimitOf<'dynamic'> {
-  const course = readingsOf(record, 'capture').find(
-    ({ reading: { about, picture, reference } }) => about === id && !picture && !reference,
-  )?.reading.figures.course
-  const seen = course && stepResponse(course)
-  if (!seen) return reading
-  return {
-    ...reading,
-    lowest: seen.lowest,
-    highest: seen.highest,
-    ...(seen.back === undefined ? {} : { back: seen.back }),
-    hunts: seen.hunts !== undefined,
-    blanks: seen.blanked !== undefined,
-  }
-}
 
 function sayDynamic(reading: LimitOf<'dynamic'>, { record }: Analysis): string {
   const { from, to, lowest, highest, back, pulses, hunts, blanks, lamps } = reading

@@ -45,3 +45,24 @@ export function needOf(lines: readonly NeedLine[]): OwnNeed {
     parts,
   }
 }
+
+/** Share of a rating that is used for good, so that a hot day and an ageing bank still find it willing. */
+const usedForGood = 0.8
+/** Power factor of a start whose own is not known. */
+const startFactor = 0.75
+
+/** What a label should promise for an owner’s loads: W for good, and VA for the moment of the hardest start beside all else. */
+export interface RatingToBuy {
+  readonly watts: number
+  /** Absent: nothing starts harder than it runs. */
+  readonly surge?: number
+}
+
+/** _Worked:_ 1100 W at once, of them a pump of 300 W that starts with six times its amps: 1375 W, and 800 + 6·300/0.75 = 3200 VA. */
+export function ratingToBuy(lines: readonly NeedLine[]): RatingToBuy {
+  const { peak } = needOf(lines)
+  const starts = lines
+    .filter(({ watts, hours, inrush = 1 }) => watts > 0 && hours > 0 && inrush > 1)
+    .map(({ watts, inrush = 1 }) => peak - watts + (inrush * watts) / startFactor)
+  return { watts: peak / usedForGood, ...(starts.length ? { surge: Math.max(...starts) } : {}) }
+}

@@ -1,13 +1,16 @@
 import fc from 'fast-check'
 import { cleanLadder, ladderEntry, noLoadEntry, revisionOf, trialOf, unitOf } from '../../test/makers'
+import { claimOf } from '../../test/verdicts'
 import { hasFit, lossAt } from '../ladder'
 import { viewTrial } from '../view'
 import {
   batteriesNeeded,
   besideVoltages,
+  eachAlone,
   everyday,
   everydayEnergy,
   needOf,
+  ratingToBuy,
   runsFor,
   unitForNeed,
   type NeedLine,
@@ -89,6 +92,24 @@ describe('a tested unit for a need', () => {
     expect(carries).toMatchObject({ answer: 'not shown' })
     expect(verdict).toBe('not known')
     expect(fromBank).toEqual({ missing: expect.stringMatching(/known from .* to .* only/) as string })
+  })
+
+  it('over what its label promises is refused, with what is lacking, and what it carries alone is told', () => {
+    const unit = unitOf({ claims: [claimOf({ value: 1400 })] })
+    const [rated] = viewTrial(trialOf([revisionOf({ unit })]), [idle, ...held]).analyses
+    if (!rated) throw new Error('no analysis')
+    const lines = [line(1500, 1), line(500, 1)]
+    expect(unitForNeed(needOf(lines), lines, rated, mains)).toMatchObject({
+      verdict: 'does not fit',
+      carries: { answer: 'no', why: 'Its label promises 1400 W: 600 W too little.' },
+    })
+    expect(eachAlone(lines, rated).map(({ carries }) => carries.answer)).toEqual(['no', 'yes'])
+  })
+
+  it('wants a label with a fifth to spare, and for the hardest start beside all else', () => {
+    const pump = { ...line(300, 1), inrush: 6 }
+    expect(ratingToBuy([line(800, 2), pump])).toEqual({ watts: 1375, surge: 3200 })
+    expect(ratingToBuy([line(800, 2)])).toEqual({ watts: 1000 })
   })
 
   it('keeps, under its lightest step, between what it draws idle and what it keeps there', () => {

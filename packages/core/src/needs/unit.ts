@@ -3,7 +3,8 @@ import { isFigure, plain, say } from '../figures'
 import { efficiencyAt, hasFit, lossAt, reachesOutside, type LossFit } from '../ladder'
 import { carriesFor, startGround, willItStart, type StartAnswer } from '../limits'
 import type { Analysis } from '../trials'
-import type { OwnNeed, NeedLine } from './need'
+import { ratedPower } from '../units'
+import { needOf, type NeedLine, type OwnNeed } from './need'
 
 interface Carries {
   readonly answer: 'yes' | 'no' | 'not shown'
@@ -89,13 +90,31 @@ const longEnough = 600
 function carriesAll({ peak, parts }: OwnNeed, analysis: Analysis): Carries {
   const heaviest = parts.find(({ watts }) => watts >= peak)?.hours ?? 0
   const verdict = carriesFor(peak, Math.min(longEnough, Math.max(60, heaviest * 3600)), analysis)
+  const over = overRating(peak, analysis)
   const { outcome, figure, sentence } = verdict
   const at = figure && isFigure(figure) ? say(figure.x.value, 'W') : ''
   if (outcome === 'met' || outcome === 'met, within uncertainty')
     return { answer: 'yes', why: `${at} was carried.` }
   if (outcome === 'not met') return { answer: 'no', why: `It gave out at ${at}.` }
-  return { answer: 'not shown', why: sentence }
+  return over === undefined ? { answer: 'not shown', why: sentence } : { answer: 'no', why: over }
 }
+
+/** What its own label does not promise nobody need try: by how much that is too little, in a sentence. */
+function overRating(watts: number, { record }: Analysis): string | undefined {
+  const rated = ratedPower(record.revision.unit)
+  return rated !== undefined && watts > rated
+    ? `Its label promises ${say(rated, 'W')}: ${say(watts - rated, 'W')} too little.`
+    : undefined
+}
+
+/** Each of the owner’s loads by itself. */
+export const eachAlone = (
+  lines: readonly NeedLine[],
+  analysis: Analysis,
+): readonly { readonly name: string; readonly carries: Carries }[] =>
+  lines
+    .filter(({ watts, hours }) => watts > 0 && hours > 0)
+    .map((line) => ({ name: line.name, carries: carriesAll(needOf([line]), analysis) }))
 
 const asLoad = ({ name, watts, inrush }: NeedLine, { record }: Analysis): Load => ({
   name,

@@ -4,7 +4,7 @@ import { asRead, ownPromise, type Asked, type Evidence, type Promised } from '..
 import { caseEvidence, caseTemperature, noise, type PlaceHeat } from '../endurance'
 import { derive, isFigure, sayFigure, type Derived, type Figure } from '../figures'
 import { distortion, regulation } from '../ladder'
-import { easedBySoftStarter, surgePower } from '../limits'
+import { easedBySoftStarter, goneAtSteps, surgePower } from '../limits'
 import { combine } from '../meters'
 import { idleDraw } from '../noLoad'
 import type { Analysis } from '../trials'
@@ -132,6 +132,13 @@ export const suitMeasures: Readonly<Record<SuitFigure, SuitMeasure>> = {
     promised: () => caseInHotRoom,
     stated: (value, is) => ({ quantity: 'case temperature', comparator: is, value, unit: '°C' }),
     todo: 'Hold its rated load and feel the case until it settles.',
+  },
+  dropout: {
+    words: 'how long its output is gone when a load changes',
+    unit: 'ms',
+    promised: () => goneAtSteps,
+    stated: (value, is) => ({ quantity: 'transfer time', comparator: is, value, unit: 'ms' }),
+    todo: 'Release a heavy load, and note under Limits whether the output blanks, and for how long.',
   },
 }
 

@@ -10,6 +10,13 @@ export const usualRules: readonly SuitRule[] = [
     ],
   },
   {
+    name: 'computers and clocks',
+    needs: [
+      { figure: 'dropout', is: 'at most', value: 20 },
+      { figure: 'volts', is: 'at most', value: 10 },
+    ],
+  },
+  {
     name: 'motors beside other equipment',
     needs: [
       { figure: 'surge', is: 'at least', value: 1.5 },

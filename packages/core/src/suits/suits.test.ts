@@ -34,6 +34,52 @@ describe('a use', () => {
       /^efficiency over a usual day: at least 80 % is needed\. It is 9\d\.?\d* ± .* %\.$/,
     )
   })
+  it('tells uses apart by how long the output is gone when a load is released', () => {
+    const released = (blanks: boolean, back?: number): Entry => ({
+      id: uuid(7100),
+      revision: 1,
+      at: '2026-03-12T11:00:00.000Z',
+      kind: 'limit',
+      reading: {
+        test: 'dynamic',
+        from: 1000,
+        to: 0,
+        lamps: 'not looked at',
+        hunts: false,
+        blanks,
+        ...(back === undefined ? {} : { back }),
+      },
+    })
+    const within = (ms: number, ...entries: Entry[]) =>
+      only(rule({ figure: 'dropout', is: 'at most', value: ms }), asked(entries)).says
+    // 80 ms stop a computer, and no drill.
+    expect([within(20, released(true, 0.08)), within(500, released(true, 0.08))]).toEqual([
+      'does not suit',
+      'suits',
+    ])
+    expect(within(20, released(false))).toBe('suits')
+    expect(within(20)).toBe('not known')
+    // Gone for over half a cycle, and for how long nobody saw.
+    expect(within(20, released(true))).toBe('not known')
+  })
+  it('asks for what a unit has, as it was noted with it', () => {
+    const of = (says?: string) => {
+      const unit = unitOf({
+        claims: [rated],
+        ...(says === undefined ? {} : { features: [{ what: 'hardwiring terminals', says }] }),
+      })
+      const trial = trialOf([revisionOf({ unit })])
+      const [analysis] = viewTrial(trial, []).analyses
+      if (!analysis) throw new Error('no analysis')
+      return only({ name: 'built in', needs: [], features: ['Hardwiring terminals'] }, { trial, analysis })
+    }
+    expect([of('yes, 6 mm²'), of('none'), of()].map(({ says }) => says)).toEqual([
+      'suits',
+      'does not suit',
+      'not known',
+    ])
+    expect(of('none').reasons).toEqual(['Needed: Hardwiring terminals. It has none.'])
+  })
   it('is not where one is missed by more, whatever the others say', () => {
     const found = only(
       rule(

@@ -1,6 +1,6 @@
 import type { Claim, Overruled, SuitNeed, SuitRule } from '@even-watt/contract'
 import { court, wordsOf, type Asked } from '../court'
-import { capital, plain, sayTemperature } from '../figures'
+import { plain, sayTemperature } from '../figures'
 import { featureOf, hasFeature } from '../units'
 import { suitMeasures, type SuitAsked } from './figures'
 
@@ -63,9 +63,9 @@ function answerToFeature(feature: string, { analysis }: SuitAsked): Answered {
   const has = hasFeature(unit, feature)
   const found = featureOf(unit, feature)
   const reason = {
-    has: `${capital(feature)} is needed: ${found}.`,
-    'has not': `${capital(feature)} is needed, and it has none.`,
-    'not known': `${capital(feature)} is needed. Look whether it has any, and note it with the unit.`,
+    has: `Needed: ${feature}. It has: ${found}.`,
+    'has not': `Needed: ${feature}. It has none.`,
+    'not known': `Needed: ${feature}. Look whether it has any, and note it with the unit.`,
   }[has]
   return { is: hasWords[has], reason }
 }

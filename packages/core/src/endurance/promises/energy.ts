@@ -1,8 +1,8 @@
 import type { Claim } from '@even-watt/contract'
 import { hindrance, type Asked, type Evidence, type Hindrance, type Promised } from '../../court'
-import { formatNumber, isFigure, sayFigure, type Figure } from '../../figures'
+import { formatNumber, isFigure, plain, sayFigure, type Figure } from '../../figures'
 import type { EnergyName } from '../../logs'
-import { claimValue } from '../../units'
+import { claimedValue, claimValue, ratedPower } from '../../units'
 import { runDownsOf, type RunDown } from '../runDown'
 import { atLoad, runDownHindrances, sayLoad } from './store'
 
@@ -97,7 +97,11 @@ const beganLate = () =>
     would: 'Log it from the beginning.',
   }))
 
-/** Nothing of it can be tested here. */
+/** h that a store usually takes to be charged, where its label does not say. */
+const usualCharge = 5
+const hoursOfYear = 8766
+
+/** Nothing of it can be tested here: how long that would take is told. */
 export const cycles: Promised = {
   units: ['cycles'],
   usual: { unit: 'cycles', comparator: 'at least' },
@@ -106,5 +110,14 @@ export const cycles: Promised = {
   room: 'stated',
   voltsOf: 'steady',
   evidence: () => [],
-  absent: () => 'Cycles take years: what the store still gives after some of them is a run-down of its own.',
+  absent: ({ claim, analysis }) => {
+    const { unit } = analysis.record.revision
+    const [Wh, W, charge] = [
+      claimedValue(unit, 'energy'),
+      ratedPower(unit),
+      claimedValue(unit, 'charge time'),
+    ]
+    const hours = Wh && W ? Wh / W + (charge === undefined ? usualCharge : charge / 3600) : 2 * usualCharge
+    return `${plain(claimValue(claim))} cycles would take about ${formatNumber((claimValue(claim) * hours) / hoursOfYear, 1)} years, day and night: no test of a bench. What the store still gives after some of them is a run-down of its own.`
+  },
 }
