@@ -21,6 +21,7 @@ export const library = [
   '/compare/new',
   '/check',
   '/needs',
+  '/units/by-label',
   '/sums',
   '/search',
   '/search?q=lug',

@@ -25,7 +25,7 @@ export function AskLeads() {
     <form
       noValidate
       aria-label="The leads"
-      className="no-print mt-2 flex flex-wrap items-start gap-3"
+      className="no-print mt-2 flex flex-wrap items-end gap-x-3 gap-y-1"
       onSubmit={(event) => {
         event.preventDefault()
         void say()
@@ -42,10 +42,10 @@ export function AskLeads() {
           setFault(undefined)
         }}
       />
-      <button type="submit" className="action mt-5" disabled={busy}>
+      <button type="submit" className="action" disabled={busy}>
         Say it
       </button>
-      <Link className="plain-link mt-6" to={`/trials/${trial.id}/report/photographs`}>
+      <Link className="plain-link" to={`/trials/${trial.id}/report/photographs`}>
         Photograph them
       </Link>
       {problem && <ProblemNotice problem={problem} />}

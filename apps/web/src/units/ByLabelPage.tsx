@@ -10,10 +10,11 @@ import { Page } from '../ui/Page'
 import { useKept } from '../ui/useKept'
 import { sayPrice } from './sayPrice'
 
-const blank = { watts: '', surge: '', transfer: '', price: '', features: [] as readonly string[] }
+const blank = { bank: '', watts: '', surge: '', transfer: '', price: '', features: [] as readonly string[] }
 type WantedForm = typeof blank
 
 const numbers = [
+  ['bank', 'For a bank of', 'V'],
   ['watts', 'Watts for good', 'W'],
   ['surge', 'For a moment', 'W'],
   ['transfer', 'Passes over within', 'ms'],
@@ -44,6 +45,7 @@ function Choose({ units }: { readonly units: readonly StoredUnit[] }) {
   const value = (key: (typeof numbers)[number][0]) => read.find(([one]) => one === key)?.[1].value
   const transfer = value('transfer')
   const wanted: Wanted = {
+    bank: value('bank'),
     watts: value('watts'),
     surge: value('surge'),
     transfer: transfer === undefined ? undefined : transfer / 1000,
@@ -55,7 +57,7 @@ function Choose({ units }: { readonly units: readonly StoredUnit[] }) {
   return (
     <>
       {kept.restored && <KeptNotice onDiscard={kept.discard} />}
-      <div className="no-print mb-3 grid max-w-3xl grid-cols-2 gap-3 md:grid-cols-4">
+      <div className="no-print mb-3 grid max-w-3xl grid-cols-2 gap-3 md:grid-cols-5">
         {numbers.map(([key, label, unit]) => (
           <TextField
             key={key}
@@ -111,8 +113,12 @@ function Choose({ units }: { readonly units: readonly StoredUnit[] }) {
                   {unit.name}
                 </Link>
               </td>
-              <td className="figures right">{says.watts === undefined ? '–' : say(says.watts, 'W')}</td>
-              <td className="figures right">{says.surge === undefined ? '–' : say(says.surge, 'W')}</td>
+              <td className="figures right whitespace-nowrap">
+                {says.watts === undefined ? '–' : say(says.watts, 'W')}
+              </td>
+              <td className="figures right whitespace-nowrap">
+                {says.surge === undefined ? '–' : say(says.surge, 'W')}
+              </td>
               <td className="figures right whitespace-nowrap">{says.price ? sayPrice(says.price) : '–'}</td>
               <td className="figures right whitespace-nowrap">
                 {says.perWatt === undefined

@@ -42,12 +42,17 @@ describe('a choice by labels', () => {
     ])
     expect(found[2]?.open).toEqual(['its surge', 'hardwiring terminals'])
     expect(found[3]?.against).toEqual([
-      '600 W of rated power: 400 W less than is wanted.',
-      '1200 W of surge: 1300 W less than is wanted.',
+      '600 W for good: 400 W too little.',
+      '1200 W for a moment: 1300 W too little.',
       'It has no hardwiring terminals.',
     ])
     // 389 EUR over 1400 W.
     expect(labelled(middle).perWatt).toBeCloseTo(0.27786, 5)
+  })
+
+  it('excludes what is for another bank', () => {
+    const [found] = chooseAmong([unitOf({ inputVoltage: 48 })], { bank: 24 })
+    expect(found?.against).toEqual(['It is for a bank of 48.0 V.'])
   })
 
   it('keeps every unit once, whatever is wanted, and the order in which they came ranks nothing', () => {

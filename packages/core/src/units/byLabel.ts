@@ -5,6 +5,8 @@ import { hasFeature } from './features'
 
 /** What a buyer must have, before anything was tested; what is absent is not asked. */
 export interface Wanted {
+  /** V of the bank that is there. */
+  readonly bank?: number | undefined
   /** W for good, and for a moment. */
   readonly watts?: number | undefined
   readonly surge?: number | undefined
@@ -51,7 +53,7 @@ export interface Choice<U> {
  * Units by their labels against what is wanted: those that do not do are out, each with why; the others stand by price for each
  * rated watt, those of which something is open behind. Prices in one currency only are ranked against each other: the first's.
  */
-export function chooseAmong<U extends Pick<Unit, 'claims' | 'price' | 'features'>>(
+export function chooseAmong<U extends Pick<Unit, 'claims' | 'price' | 'features' | 'inputVoltage'>>(
   units: readonly U[],
   wanted: Wanted,
 ): Choice<U>[] {
@@ -72,19 +74,20 @@ export function chooseAmong<U extends Pick<Unit, 'claims' | 'price' | 'features'
 }
 
 function judge(
-  unit: Pick<Unit, 'claims' | 'price' | 'features'>,
-  { watts, surge, transfer, price, features = [] }: Wanted,
+  unit: Pick<Unit, 'claims' | 'price' | 'features' | 'inputVoltage'>,
+  { bank, watts, surge, transfer, price, features = [] }: Wanted,
 ): { readonly against: string[]; readonly open: string[] } {
   const says = labelled(unit)
   const [against, open]: [string[], string[]] = [[], []]
-  const atLeast = (what: string, has: number | undefined, wants: number | undefined) => {
+  const atLeast = (what: string, when: string, has: number | undefined, wants: number | undefined) => {
     if (wants === undefined) return
-    if (has === undefined) open.push(`its ${what}`)
-    else if (has < wants)
-      against.push(`${say(has, 'W')} of ${what}: ${say(wants - has, 'W')} less than is wanted.`)
+    if (has === undefined) open.push(what)
+    else if (has < wants) against.push(`${say(has, 'W')} ${when}: ${say(wants - has, 'W')} too little.`)
   }
-  atLeast('rated power', says.watts, watts)
-  atLeast('surge', says.surge, surge)
+  atLeast('its rated power', 'for good', says.watts, watts)
+  atLeast('its surge', 'for a moment', says.surge, surge)
+  if (bank !== undefined && unit.inputVoltage !== undefined && unit.inputVoltage !== bank)
+    against.push(`It is for a bank of ${say(unit.inputVoltage, 'V')}.`)
   if (transfer !== undefined) {
     if (says.transfer === undefined) open.push('its transfer time')
     else if (says.transfer > transfer)
