@@ -133,7 +133,6 @@ const IncludedLeads = z.object({
 
 /** What a unit has besides its promises, or has not: "hardwiring terminals: no", "warranty: 3 years". */
 const Feature = z.object({ what: words('Feature', 60), says: words('What of it', 200) })
-export type Feature = z.infer<typeof Feature>
 
 /** Places that power comes out of, or goes in. */
 const Outlet = z.object({

@@ -4,7 +4,7 @@ import { ratedPower } from '../units'
 import type { Compared } from './compared'
 
 /** One machine on one of those compared: how often it started, and the lowest volts that were seen. */
-export interface StartCell extends MachineSeries {
+interface StartCell extends MachineSeries {
   readonly lowest: Derived
 }
 
