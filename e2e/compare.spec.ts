@@ -20,6 +20,11 @@ test('two revisions are compared: what is better, under what conditions, what wa
     .click()
   await expect(page.getByRole('dialog')).toContainText('specification (common)')
   await page.keyboard.press('Escape')
+  // What it comes from is said in its row, and stands there.
+  await page.getByRole('button', { name: 'Say why idle draw differs' }).click()
+  await page.getByLabel('Why idle draw differs').fill('a dimmer display')
+  await page.keyboard.press('Tab')
+  await expect(page.getByText('because of a dimmer display')).toBeVisible()
   // The other way round it is worse.
   await page.getByRole('button', { name: 'Hold the others against it' }).click()
   await expect(answer).toContainText('Ottrel 1400-24 is worse than Ottrel 1400-24 rev C in idle draw')

@@ -5,6 +5,7 @@ import { Id, instant, number, plain, text, whole, words } from './shared'
 /** Trials that are laid beside each other, at most. */
 export const mostCompared = 8
 const mostWeights = 20
+const mostCauses = 60
 
 /** One rig revision of one trial. */
 export const Picked = z.object({ trial: Id, revision: whole('Rig', 1, 1000) })
@@ -33,6 +34,14 @@ export const Comparison = z.object({
   ),
   /** Rows beside those that every comparison has. */
   figures: z.optional(OwnRows),
+  /** What the tester takes a difference to come from, by the criterion it is in. */
+  causes: z.optional(
+    z
+      .record(plain('Criterion', 120), plain('Why they differ', 300))
+      .check(
+        z.refine((causes) => Object.keys(causes).length <= mostCauses, `Causes: ${mostCauses} at most.`),
+      ),
+  ),
   note: text('Note'),
 })
 export type Comparison = z.infer<typeof Comparison>

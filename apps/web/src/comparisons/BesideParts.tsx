@@ -45,6 +45,16 @@ export function BesideParts({ made, comparison, revisions, photographs, onChange
         hours={hours}
         own={made.figures ?? []}
         onOwn={onChange && ((figures) => onChange({ figures: [...figures] }))}
+        causes={made.causes ?? {}}
+        onCause={
+          onChange &&
+          ((criterion, cause) =>
+            onChange({
+              causes: Object.fromEntries(
+                Object.entries({ ...made.causes, [criterion]: cause }).filter(([, said]) => said !== ''),
+              ),
+            }))
+        }
       />
       <Curves list={list} curves={curves} title={title} />
       <Overlays list={list} title={title} />

@@ -10,6 +10,7 @@ import {
   type Figure,
 } from '@even-watt/core'
 import type { OwnRow } from '@even-watt/contract'
+import { useState } from 'react'
 import { OwnRowsChoice } from '../catalogue/OwnRowsChoice'
 import { Fig } from '../ui/Fig'
 import { BesideTable } from './BesideTable'
@@ -25,10 +26,13 @@ interface Props extends Pick<Comparison, 'list' | 'rows' | 'hours'> {
   readonly own: readonly OwnRow[]
   /** Absent: they are read here, not chosen. */
   readonly onOwn: ((rows: readonly OwnRow[]) => void) | undefined
+  /** Why they differ, by criterion. */
+  readonly causes: Readonly<Record<string, string>>
+  readonly onCause: ((criterion: string, cause: string) => void) | undefined
 }
 
 /** Figures of each, and how far they lie from the first, with what their meters have in common taken out. */
-export function FigureTable({ list, rows, hours, own, onOwn }: Props) {
+export function FigureTable({ list, rows, hours, own, onOwn, causes, onCause }: Props) {
   return (
     <section className="mt-5">
       <h2>Figures, and what differs</h2>
@@ -40,7 +44,15 @@ export function FigureTable({ list, rows, hours, own, onOwn }: Props) {
       <BesideTable list={list}>
         {rows.map(({ criterion, cells }) => (
           <tr key={criterion.key}>
-            <th scope="row">{criterion.words}</th>
+            <th scope="row">
+              {criterion.words}
+              <Cause
+                of={criterion.words}
+                cause={causes[criterion.key] ?? ''}
+                isApart={cells.some(({ against }) => against && against.is !== 'alike')}
+                onChange={onCause && ((cause) => onCause(criterion.key, cause))}
+              />
+            </th>
             {cells.map((cell, i) => (
               <td key={i}>
                 <Fig of={cell.figure} withUnit />
@@ -59,6 +71,46 @@ export function FigureTable({ list, rows, hours, own, onOwn }: Props) {
         difference: it is known better than either figure.
       </p>
     </section>
+  )
+}
+
+interface CauseProps {
+  readonly of: string
+  readonly cause: string
+  readonly isApart: boolean
+  readonly onChange: ((cause: string) => void) | undefined
+}
+
+/** What the tester takes a difference to come from. */
+function Cause({ of, cause, isApart, onChange }: CauseProps) {
+  const [open, setOpen] = useState(false)
+  if (open && onChange)
+    return (
+      <input
+        className="input no-print mt-1"
+        aria-label={`Why ${of} differs`}
+        placeholder="a brighter display"
+        maxLength={300}
+        value={cause}
+        autoFocus
+        onChange={({ target }) => onChange(target.value)}
+        onBlur={() => setOpen(false)}
+      />
+    )
+  return (
+    <>
+      {cause && <span className="text-quiet block font-normal">because of {cause}</span>}
+      {onChange && (isApart || cause) && (
+        <button
+          type="button"
+          className="plain-link no-print block font-normal"
+          aria-label={`Say why ${of} differs`}
+          onClick={() => setOpen(true)}
+        >
+          {cause ? 'Change it' : 'Why?'}
+        </button>
+      )}
+    </>
   )
 }
 

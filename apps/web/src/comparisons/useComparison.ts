@@ -18,6 +18,7 @@ export function useComparison(stored: StoredComparison | undefined) {
         of: stored.of,
         ...(stored.weights ? { weights: stored.weights } : {}),
         ...(stored.figures ? { figures: stored.figures } : {}),
+        ...(stored.causes ? { causes: stored.causes } : {}),
         ...(stored.note ? { note: stored.note } : {}),
       }
     : { name: '', of: pickedIn(location.search) }
