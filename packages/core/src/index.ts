@@ -22,6 +22,7 @@ export {
 export { sameFiles } from './files'
 export { saidClass, wattsOf, type Sag, type SeenWave } from './captures'
 export {
+  stepsBeside,
   ratingMisled,
   startsAcross,
   banksOf,

@@ -14,6 +14,7 @@ import { PerWatt } from './PerWatt'
 import { PicturesBeside } from './PicturesBeside'
 import { RankingPart } from './RankingPart'
 import { StartsTable } from './StartsTable'
+import { StepsTable } from './StepsTable'
 import { SuitsTable } from './SuitsTable'
 
 interface Props extends BesideSources {
@@ -61,6 +62,7 @@ export function BesideParts({ made, comparison, revisions, photographs, onChange
       <SuitsTable list={list} />
       <OnSameSupply list={list} />
       <BankTable list={list} />
+      <StepsTable list={list} />
       <StartsTable list={list} />
       <FeatureTable list={list} />
       <LabelTable list={list} />
