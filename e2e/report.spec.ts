@@ -63,6 +63,11 @@ test('a report holds a kept comparison, and prints by its key once all of it is 
   await expect(article.getByRole('heading', { name: 'Compared: Ottrel, revision B and C' })).toBeVisible()
   await expect(article).toContainText(/rev C is better than Ottrel 1400-24 in idle draw/)
   await expect(article.getByLabel('idle draw')).toHaveCount(0)
+  await page
+    .getByLabel('Add a photograph, comparison, chart or table')
+    .selectOption({ label: 'runs of “Ottrel 1400-24 for launch 2”' })
+  const earlier = article.getByRole('heading', { name: 'Earlier runs, of “Ottrel 1400-24 for launch 2”' })
+  await expect(earlier).toBeVisible()
   await page.reload({ waitUntil: 'commit' })
   await page.getByRole('heading', { name: 'With a comparison' }).waitFor()
   await page.keyboard.press('Control+p')

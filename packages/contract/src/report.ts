@@ -1,11 +1,13 @@
 import * as z from 'zod/mini'
 import { Id, plain, whole, words } from './shared'
 
-/** What a tester puts where it is wanted: a photograph, a kept comparison, or a chart, a table or a text of one rig. */
+/** What a tester puts where it is wanted: a photograph, a kept comparison, the runs of another trial, or a chart, a table or a text of one rig. */
 const PickedPart = z.union(
   [
     z.object({ photograph: Id }),
     z.object({ comparison: Id }),
+    // Runs of another trial, as evidence from earlier.
+    z.object({ runs: Id }),
     z.object({ part: words('Part of the report', 80), rig: whole('Rig', 1, 10_000) }),
   ],
   { error: 'What is put into a report: a photograph, a comparison, or a part and its rig.' },

@@ -3,6 +3,7 @@ import { api } from '../api/api'
 import { usePhotographs } from '../photographs/usePhotographs'
 import { useStages } from '../trials/stageContext'
 import { useTrial } from '../trials/useTrial'
+import { useOtherTrials } from './useOtherTrials'
 import { useSayPicked } from './useSayPicked'
 
 /** Chooses a photograph, a kept comparison, or a chart, a table or a text of one rig, to put into the report by itself. */
@@ -10,12 +11,14 @@ export function PickPart({ onPick }: { onPick: (picked: PickedPart) => void }) {
   const state = useTrial()
   const photographs = usePhotographs(state)
   const { data: comparisons = [] } = api.useComparisonsQuery()
+  const others = useOtherTrials(state)
   const say = useSayPicked()
   const parts = useStages()
     .flatMap(({ report = [] }) => report)
     .filter(({ place }) => place === 'rig')
   const groups: readonly (readonly [string, readonly PickedPart[]])[] = [
     ['Photographs', photographs.map(({ id }) => ({ photograph: id }))],
+    ['Runs of other trials of it', others.map(({ id }) => ({ runs: id }))],
     ['Comparisons', comparisons.map(({ id }) => ({ comparison: id }))],
     ...state.trial.revisions.map(
       ({ number }) => [`Rig ${number}`, parts.map(({ words }) => ({ part: words, rig: number }))] as const,

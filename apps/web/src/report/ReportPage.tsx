@@ -15,6 +15,7 @@ import { fetched } from '../ui/fetched'
 import { PaperChoice } from '../ui/PaperChoice'
 import { Section } from '../ui/Section'
 import { ComposePart } from './ComposePart'
+import { EarlierRuns } from './EarlierRuns'
 import { methodPart, metersPart, rigsPart, useReport, withdrawnPart } from './useReport'
 import { Withdrawn } from './Withdrawn'
 
@@ -131,6 +132,7 @@ function Picked({ picked, state }: { picked: PickedPart; state: TrialState }) {
         <Figures photographs={photographs.filter(({ id }) => id === picked.photograph)} />
       </div>
     )
+  if ('runs' in picked) return <EarlierRuns trial={picked.runs} />
   if ('comparison' in picked) return <compared.Part id={picked.comparison} />
   const analysis = state.view.analyses.find(({ record }) => record.revision.number === picked.rig)
   if (!analysis) return null
