@@ -12,7 +12,7 @@ test('models are chosen by their labels and by what they have, each that does no
   await page.getByLabel('Feature', { exact: true }).fill('hardwiring terminals')
   await page.getByLabel('What of it').fill('none')
   await page.getByLabel('Price', { exact: true }).fill('210')
-  await page.getByLabel('Asked on').fill('2026-03-12')
+  await page.getByLabel('Price asked on').fill('2026-03-12')
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByText(/Saved|is saved/).first()).toBeVisible()
   await page.goto(`${demoUrl()}/units`)

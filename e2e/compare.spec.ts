@@ -21,7 +21,7 @@ test('two revisions are compared: what is better, under what conditions, what wa
   await expect(page.getByRole('dialog')).toContainText('specification (common)')
   await page.keyboard.press('Escape')
   // What it comes from is said in its row, and stands there.
-  await page.getByRole('button', { name: 'Say why idle draw differs' }).click()
+  await page.getByRole('button', { name: 'Why? idle draw differs' }).click()
   await page.getByLabel('Why idle draw differs').fill('a dimmer display')
   await page.keyboard.press('Tab')
   await expect(page.getByText('because of a dimmer display')).toBeVisible()

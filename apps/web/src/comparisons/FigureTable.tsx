@@ -44,15 +44,7 @@ export function FigureTable({ list, rows, hours, own, onOwn, causes, onCause }: 
       <BesideTable list={list}>
         {rows.map(({ criterion, cells }) => (
           <tr key={criterion.key}>
-            <th scope="row">
-              {criterion.words}
-              <Cause
-                of={criterion.words}
-                cause={causes[criterion.key] ?? ''}
-                isApart={cells.some(({ against }) => against && against.is !== 'alike')}
-                onChange={onCause && ((cause) => onCause(criterion.key, cause))}
-              />
-            </th>
+            <th scope="row">{criterion.words}</th>
             {cells.map((cell, i) => (
               <td key={i}>
                 <Fig of={cell.figure} withUnit />
@@ -60,6 +52,14 @@ export function FigureTable({ list, rows, hours, own, onOwn, causes, onCause }: 
                   <span className="text-quiet block text-[0.85rem]">{cell.figure.missing}</span>
                 )}
                 <Apart cell={cell} first={cells[0]?.figure} />
+                {i === cells.length - 1 && (
+                  <Cause
+                    of={criterion.words}
+                    cause={causes[criterion.key] ?? ''}
+                    isApart={cells.some(({ against }) => against && against.is !== 'alike')}
+                    onChange={onCause && ((cause) => onCause(criterion.key, cause))}
+                  />
+                )}
               </td>
             ))}
           </tr>
@@ -101,13 +101,9 @@ function Cause({ of, cause, isApart, onChange }: CauseProps) {
     <>
       {cause && <span className="text-quiet block font-normal">because of {cause}</span>}
       {onChange && (isApart || cause) && (
-        <button
-          type="button"
-          className="plain-link no-print block font-normal"
-          aria-label={`Say why ${of} differs`}
-          onClick={() => setOpen(true)}
-        >
+        <button type="button" className="plain-link no-print block font-normal" onClick={() => setOpen(true)}>
           {cause ? 'Change it' : 'Why?'}
+          <span className="sr-only"> {of} differs</span>
         </button>
       )}
     </>

@@ -58,11 +58,11 @@ export function UnitFields({ form, errorAt }: FieldsProps<UnitForm>) {
         <TextField label="Revision" {...field('revision')} />
         <TextField label="Date code" {...field('dateCode')} />
         <TextField label="Firmware" {...field('firmware')} />
-        <div className="grid grid-cols-[2fr_1fr_2fr] gap-1">
+        <div className="grid grid-cols-[2fr_1fr] gap-1">
           <TextField label="Price" {...field('price.amount')} inputMode="decimal" />
           <TextField label="Currency" {...field('price.currency')} />
-          <TextField label="Asked on" type="date" {...field('price.on')} />
         </div>
+        <TextField label="Price asked on" type="date" {...field('price.on')} />
         <TextField label="Mass" unit={writing().mass} {...field('mass')} placeholder="4.1" />
         <TextField label="Length" unit={sideUnit()} {...field('size.0')} placeholder="340" />
         <TextField label="Width" unit={sideUnit()} {...field('size.1')} />
