@@ -198,10 +198,24 @@ function IdleRow({ analysis, own, onIdle }: Pick<GridProps, 'analysis' | 'own' |
             <MiniWave cycle={cycle} label="its wave as captured" />
           </span>
         )}
-        nothing connected{' '}
-        <button type="button" className="plain-link" onClick={onIdle}>
-          {readIdle(readings.length)}
-        </button>
+        {readings.length ? (
+          // Where its wave stands beside it there is room for no more words.
+          <button
+            type="button"
+            className="hover:underline"
+            title={readIdle(readings.length)}
+            onClick={onIdle}
+          >
+            nothing connected
+          </button>
+        ) : (
+          <>
+            nothing connected{' '}
+            <button type="button" className="plain-link" onClick={onIdle}>
+              {readIdle(0)}
+            </button>
+          </>
+        )}
       </td>
       {columns.map((column) => (
         <td key={column.key} className="px-1 text-right whitespace-nowrap">
