@@ -1,5 +1,6 @@
 import type { Outcome } from '@even-watt/contract'
 import { attributeStep } from './attribution'
+import { isMet } from './court'
 import { withoutAmmeter } from './evidence'
 import { isFigure, say, sayDuration } from './figures'
 import type { ClaimFindings } from './judge'
@@ -47,7 +48,7 @@ function claimsSentence(findings: readonly ClaimFindings[]): string {
       findings.filter(({ standing }) => standing.outcome === 'met, within uncertainty'),
     ),
     ...findings.flatMap(({ standing, continuousAfter }) =>
-      continuousAfter !== undefined && standing.outcome.startsWith('met')
+      continuousAfter !== undefined && isMet(standing.outcome)
         ? [`Continuous power counts here after ${sayDuration(continuousAfter)}.`]
         : [],
     ),

@@ -189,7 +189,7 @@ export {
   type Series,
   type Writing,
 } from './figures'
-export type { Finding } from './court'
+export { isMet, isNotMet, type Finding } from './court'
 export { alarmVoltage, thresholdOf } from './facts'
 export { promiseOf, type ClaimFindings } from './judge'
 export {

@@ -5,7 +5,7 @@ import {
   type Chosen,
   type OwnLimit,
 } from '@even-watt/contract'
-import { expectationsOf, judgeLimit, unitOfChosen, type Expected } from '@even-watt/core'
+import { expectationsOf, isMet, isNotMet, judgeLimit, unitOfChosen, type Expected } from '@even-watt/core'
 import { useState } from 'react'
 import { v7 } from 'uuid'
 import { ChooseFigure } from '../catalogue/ChooseFigure'
@@ -111,11 +111,7 @@ interface DataProps {
 /** How it came out by what was read, until the tester says it. */
 function ByData({ limit, state: { view, analysis } }: DataProps) {
   const { outcome, sentence } = judgeLimit(limit, useOnRig(view.analyses, analysis))
-  const came: Outcome = outcome.startsWith('met')
-    ? 'confirmed'
-    : outcome.startsWith('not met')
-      ? 'refuted'
-      : 'cannot tell'
+  const came: Outcome = isMet(outcome) ? 'confirmed' : isNotMet(outcome) ? 'refuted' : 'cannot tell'
   return (
     <>
       <span className={`mr-2 font-semibold ${hues[came]}`}>{marks[came]}</span>

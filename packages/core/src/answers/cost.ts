@@ -1,3 +1,4 @@
+import { usualEfficiency } from '../facts'
 import { halfWidth, rangeFor } from '../meters'
 import type { Analysis } from '../trials'
 import { ratedPower } from '../units'
@@ -5,8 +6,6 @@ import type { Open } from './answer'
 
 /** Minutes until a load stands and is read, its meters looked at and noted. */
 const settles = 2
-/** Share of the input that reaches the outlet, where nothing is known of it. */
-const usualEfficiency = 0.85
 
 /** A look with nothing connected. */
 export const aLook = { readings: 1, minutes: 3, wattHours: 1, load: { watts: 0, seconds: 0 } } as const

@@ -1,10 +1,8 @@
-import { thresholdOf } from '../facts'
+import { thresholdOf, usualEfficiency } from '../facts'
 import { say } from '../figures'
 import { claimedValue, claimValue } from '../units'
 import type { Asked } from './asked'
 
-/** Share of the input that comes out, where the label promises none. */
-const usualEfficiency = 0.85
 const powers: ReadonlySet<string> = new Set(['continuous power', 'surge power', 'overload trip'])
 
 /**

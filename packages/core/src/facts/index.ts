@@ -1,3 +1,4 @@
+export * from './efficiency'
 export * from './fullLoad'
 export * from './opened'
 export * from './room'

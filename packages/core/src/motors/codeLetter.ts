@@ -60,7 +60,7 @@ const usualMultiple: Partial<Record<Load['kind'], readonly [number, number]>> = 
   microwave: [1.5, 3],
 }
 /** Power factor of a motor whose own is not known. */
-const usualFactor = 0.75
+export const usualFactor = 0.75
 
 /**
  * What a load's start asks for on a stiff supply, VA over its worst cycle, from what its shelf says of it: the code letter,

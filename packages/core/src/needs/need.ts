@@ -1,3 +1,5 @@
+import { usualFactor } from '../motors'
+
 /** One of the owner's loads: what it takes while it runs, and for how many hours of a day. */
 export interface NeedLine {
   readonly name: string
@@ -48,8 +50,6 @@ export function needOf(lines: readonly NeedLine[]): OwnNeed {
 
 /** Share of a rating that is used for good, so that a hot day and an ageing bank still find it willing. */
 const usedForGood = 0.8
-/** Power factor of a start whose own is not known. */
-const startFactor = 0.75
 
 /** What a label should promise for an owner’s loads: W for good, and VA for the moment of the hardest start beside all else. */
 export interface RatingToBuy {
@@ -63,6 +63,6 @@ export function ratingToBuy(lines: readonly NeedLine[]): RatingToBuy {
   const { peak } = needOf(lines)
   const starts = lines
     .filter(({ watts, hours, inrush = 1 }) => watts > 0 && hours > 0 && inrush > 1)
-    .map(({ watts, inrush = 1 }) => peak - watts + (inrush * watts) / startFactor)
+    .map(({ watts, inrush = 1 }) => peak - watts + (inrush * watts) / usualFactor)
   return { watts: peak / usedForGood, ...(starts.length ? { surge: Math.max(...starts) } : {}) }
 }

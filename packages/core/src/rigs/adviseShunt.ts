@@ -1,12 +1,13 @@
 import type { Revision } from '@even-watt/contract'
+import { usualEfficiency } from '../facts'
 import { bankNominal } from '../supply'
 import { ratedPower } from '../units'
 
 /** A of shunts as they are sold, and mV that each drops at them. */
 const sold = [50, 100, 150, 200, 300, 500, 1000] as const
 const drop = 0.075
-/** What is usual where nothing is known: share of the input that comes out, of the nominal volts at full load, of the rating at idle. */
-const usual = { efficiency: 0.85, volts: 0.95, idle: 0.01 } as const
+/** What is usual where nothing is known: share of the nominal volts at full load, of the rating at idle. */
+const usual = { volts: 0.95, idle: 0.01 } as const
 /** Counts that an idle current must have to be worth reading. */
 const fewest = 20
 
@@ -33,7 +34,7 @@ export function adviseShunt({ unit, rig }: Pick<Revision, 'unit' | 'rig'>): Shun
   const watts = ratedPower(unit)
   const volts = bankNominal(rig.bank)
   if (!watts || !(volts > 0)) return undefined
-  const full = watts / (usual.efficiency * usual.volts * volts)
+  const full = watts / (usualEfficiency * usual.volts * volts)
   const size = sold.find((amps) => amps >= full)
   if (size === undefined) return undefined
   const idle = (usual.idle * watts) / volts
