@@ -2,7 +2,7 @@ import { claimQuantities, type Claim, type Comparator } from '@even-watt/contrac
 import fc from 'fast-check'
 import { claimOf } from '../../test/verdicts'
 import { revisionOf, trialOf } from '../../test/makers'
-import type { Figure } from '../figures'
+import { shortened, type Figure } from '../figures'
 import { promiseOf } from '../judge'
 import { uncertain } from '../meters'
 import { viewTrial } from '../view'
@@ -240,7 +240,9 @@ describe('benches at random around the matrix', () => {
       fc.property(any, ([quantity, all]) => {
         const one = outcomeOf(quantity, all)
         const other = outcomeOf(quantity, all.toReversed())
-        expect([other.outcome, other.figure?.x.value]).toEqual([one.outcome, one.figure?.x.value])
+        // Attempts that differ in their last bit are one and the same: either may be named.
+        const told = ({ outcome, figure }: typeof one) => [outcome, figure && shortened(figure.x.value, 12)]
+        expect(told(other)).toEqual(told(one))
       }),
       { numRuns: 500 },
     )
