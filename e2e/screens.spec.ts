@@ -64,7 +64,8 @@ test('the report prints on A4 and Letter', async ({ page }) => {
   await page.goto(`${demoUrl()}/trials/${await trialNamed(page, 'Ottrel 1400-24 for')}/report`)
   await expect(page.getByRole('heading', { name: 'Cautions' })).toBeVisible()
   await expect(page.getByText('local codes and a licensed electrician decide')).toBeVisible()
-  // What is far below waits, until paper wants it: then all of it is there before the printer looks.
+  // What is far below waits, until paper wants it: then all of it is there before the printer looks, once charts can be drawn at all.
+  await expect(page.locator('figure [role=img] path').first()).toBeAttached()
   const charts = (print: boolean) =>
     page.evaluate((print) => {
       if (print) window.dispatchEvent(new Event('beforeprint'))

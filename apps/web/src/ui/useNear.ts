@@ -20,6 +20,12 @@ globalThis.addEventListener?.('beforeprint', bringNear)
 /** Whether what comes near now must stand at once, for paper waits for nothing. */
 export const isWantedNow = (): boolean => wanted
 
+/** Does something as soon as all is wanted at once, until it is let be. */
+export function whenWanted(come: () => void): () => void {
+  waiting.add(come)
+  return () => void waiting.delete(come)
+}
+
 /** Looks after a place: what to do when it comes near the window, or is wanted at once, and when it is far again. */
 function watch(element: Element, come: () => void, go?: () => void): () => void {
   const observer = new IntersectionObserver(
@@ -30,10 +36,10 @@ function watch(element: Element, come: () => void, go?: () => void): () => void 
     { rootMargin: `${near}px` },
   )
   observer.observe(element)
-  waiting.add(come)
+  const letBe = whenWanted(come)
   return () => {
     observer.disconnect()
-    waiting.delete(come)
+    letBe()
   }
 }
 

@@ -5,7 +5,7 @@ import { loadApart } from './criteria'
 import type { Compared } from './compared'
 
 /** What one gave at a load: its watts, its volts and hertz off nominal, as shares. */
-export interface StepCell {
+interface StepCell {
   readonly watts: Derived
   readonly volts: Derived
   readonly hertz: Derived

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { saveFile } from '../saveFile'
 import { useTheme } from '../theme'
-import { isWantedNow } from '../useNear'
+import { isWantedNow, whenWanted } from '../useNear'
 import { exportChart, init, type ChartOption, type ECharts, type ExportKind } from './engine'
 import { followsAfter, whenHandRests } from './handRests'
 import { Legend, type LegendEntry } from './Legend'
@@ -68,7 +68,10 @@ export default function Chart({
   }, [])
   const drawn = useRef(false)
   useEffect(() => {
+    let stands = false
     const draw = () => {
+      if (stands) return
+      stands = true
       try {
         chart.current?.setOption({ animation: false, ...build(colours) }, { notMerge: true })
         drawn.current = true
@@ -84,7 +87,12 @@ export default function Chart({
       return undefined
     }
     // Drawing a long ladder takes a while, and so does what is drawn: the row that was captured stands before.
-    return whenHandRests(draw, drawn.current ? followsAfter : 0)
+    const letRest = whenHandRests(draw, drawn.current ? followsAfter : 0)
+    const letWant = whenWanted(draw)
+    return () => {
+      letRest()
+      letWant()
+    }
   }, [build, colours])
 
   const save = async (kind: ExportKind) => {
