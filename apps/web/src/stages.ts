@@ -7,6 +7,7 @@ import { limits } from './limits/stage'
 import { modes } from './modes/stage'
 import { motors } from './motors/stage'
 import { noLoad } from './noLoad/stage'
+import { outlets } from './outlets/stage'
 import { plan } from './plan/stage'
 import { ports } from './ports/stage'
 import { report } from './report/stage'
@@ -22,7 +23,7 @@ export const groups: readonly StageGroup[] = [
   { words: 'Unit', stages: [lookOver] },
   { words: 'Rig', stages: [rig, makeSafe] },
   { words: 'Measure', stages: [plan, noLoad, ladder, waveform], opens: ladder },
-  { words: 'Limits and starts', stages: [limits, motors] },
+  { words: 'Limits and starts', stages: [limits, motors, outlets] },
   { words: 'Endurance', stages: [endurance] },
   { words: 'Station', stages: [ports, charging, modes] },
   { words: 'Result', stages: [findings, report] },

@@ -9,6 +9,7 @@ import { LimitReading, testsOfLimits } from './limits'
 import { BegunLog, CheckIn, LogFile } from './logs'
 import { ModeReading, testsOfModes } from './modes'
 import { MotorAttempt } from './motors'
+import { OutletReading, testsOfOutlets } from './outlets'
 import { Photograph } from './photographs'
 import { PortReading, testsOfPorts } from './ports'
 import { NoLoadReading } from './noLoad'
@@ -31,6 +32,7 @@ const entryKinds = {
   'check-in': CheckIn,
   'log file': LogFile,
   noise: NoiseReading,
+  outlet: OutletReading,
   port: PortReading,
   charging: ChargingReading,
   mode: ModeReading,
@@ -51,7 +53,7 @@ const entryKinds = {
 type Readings = typeof entryKinds
 
 /** Kinds whose tests are declared: form, row and schema follow from it. */
-export const declaredTests = { limit: testsOfLimits, mode: testsOfModes, port: testsOfPorts }
+export const declaredTests = { limit: testsOfLimits, mode: testsOfModes, outlet: testsOfOutlets, port: testsOfPorts }
 export type ReadingKind = keyof Readings
 
 const entryBase = {

@@ -2,10 +2,12 @@ import { safeParse, type ZodMiniType } from 'zod/mini'
 import {
   LimitReading,
   ModeReading,
+  OutletReading,
   PortReading,
   sentences,
   testsOfLimits,
   testsOfModes,
+  testsOfOutlets,
   testsOfPorts,
 } from '.'
 import type { Face, Tests } from './tests'
@@ -13,6 +15,7 @@ import type { Face, Tests } from './tests'
 const kinds: readonly (readonly [string, Tests, ZodMiniType])[] = [
   ['limit', testsOfLimits, LimitReading],
   ['mode', testsOfModes, ModeReading],
+  ['outlet', testsOfOutlets, OutletReading],
   ['port', testsOfPorts, PortReading],
 ]
 const every = kinds.flatMap(([kind, tests, schema]) =>
@@ -22,6 +25,10 @@ const every = kinds.flatMap(([kind, tests, schema]) =>
 const lines: Readonly<Record<string, readonly object[]>> = {
   points: [{ amps: 1, volts: 5 }],
   offers: [{ volts: 9, amps: 3 }],
+  read: [
+    { outlet: 'left', volts: 230 },
+    { outlet: 'right', volts: 229 },
+  ],
   loaded: [
     { port: 'A', volts: 5, amps: 1 },
     { port: 'B', volts: 5, amps: 1 },

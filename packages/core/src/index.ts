@@ -277,6 +277,7 @@ export {
 } from './meters'
 export { whoMinds, type Minds } from './minds'
 export { modeDraws, modeTests, passThroughOf, transfersOf, wakeOf } from './modes'
+export { gaugeOf, outletSentences } from './outlets'
 export {
   longestUnder,
   lowBounds,

@@ -13,6 +13,7 @@ import { logs } from './logs/subject'
 import { modes } from './modes/subject'
 import { motors } from './motors/subject'
 import { noLoad } from './noLoad/subject'
+import { outlets } from './outlets/subject'
 import { photographs } from './photographs/subject'
 import { plan } from './plan/subject'
 import { ports } from './ports/subject'
@@ -40,6 +41,7 @@ export const subjects = [
   captures,
   motors,
   limits,
+  outlets,
   endurance,
   ports,
   charging,

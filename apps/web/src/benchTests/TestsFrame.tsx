@@ -11,11 +11,11 @@ import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
 
 interface Props<Test extends string> {
-  readonly kind: 'limit' | 'mode' | 'port'
+  readonly kind: 'limit' | 'mode' | 'outlet' | 'port'
   readonly tests: Tests & Readonly<Record<Test, Tests[string]>>
   readonly title?: string
   /** The promises that are decided here, and those that are looked at here too. */
-  readonly at: ReturnType<typeof promiseOf>['at']
+  readonly at?: ReturnType<typeof promiseOf>['at']
   readonly and?: readonly ClaimQuantity[]
   /** Oddities of the whole that belong here. */
   readonly odd?: readonly OddityNumber[]

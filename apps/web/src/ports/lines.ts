@@ -1,29 +1,6 @@
 import type { PortOf } from '@even-watt/contract'
-import { parseNumber } from '@even-watt/core'
+import { cellsOf, figure, isHeading } from '../benchTests/cells'
 import type { Lines } from '../benchTests/TestForm'
-
-/** Lines, each cut at blanks, semicolons or tabs; a comma between figures is a decimal one unless blanks follow it. */
-const cellsOf = (text: string): string[][] =>
-  text
-    .split(/\r?\n/)
-    .map((line) => line.trim())
-    .filter(Boolean)
-    .slice(0, 600)
-    .map((line) =>
-      line
-        .replace(/,\s+/g, ' ')
-        .split(/[\s;]+/)
-        .filter(Boolean),
-    )
-
-const figure = (cell: string | undefined): number | undefined => {
-  const parsed = cell === undefined ? undefined : parseNumber(cell.replace(/[VAW]$/i, ''))
-  return parsed?.ok ? parsed.value : undefined
-}
-
-/** Headings of a table that was pasted with them. */
-const isHeading = (cells: readonly string[], i: number) =>
-  i === 0 && cells.every((cell) => figure(cell) === undefined)
 
 /** Pairs of amps and volts; a table of two columns may be pasted as it stands. */
 export function readPoints(text: string): Lines<PortOf<'load'>['points'][number]> {

@@ -37,7 +37,15 @@ export const rowOnRig = ({ of, over = 'highest' }: OwnRow, on: OnRig, from: Cata
 
 /** Rows that stand in a comparison where any of those compared has them, whatever its tester chose. */
 const usualRows: readonly OwnRow[] = (
-  ['idle Wh a day', 'idle days', 'surge', 'lowest volts in a start', 'hottest', 'loudest'] as const
+  [
+    'idle Wh a day',
+    'idle days',
+    'surge',
+    'gave out',
+    'lowest volts in a start',
+    'hottest',
+    'loudest',
+  ] as const
 ).map((figure) => ({ of: { figure } }))
 
 /** Rows of a comparison besides those that every one has: the usual ones that tell something, then the tester’s own. */

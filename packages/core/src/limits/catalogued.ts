@@ -1,4 +1,4 @@
-import type { RigFigured } from '../figured'
+import { furthestOf, type OneOfMany, type RigFigured } from '../figured'
 import type { Derived } from '../figures'
 import type { Analysis } from '../trials'
 import { ratedFigure } from '../units'
@@ -12,6 +12,13 @@ function surge(analysis: Analysis): Derived {
   const point = surgeCurveOf(analysis).points.find(({ seconds }) => seconds === surgeTime)
   return point?.W ?? { missing: 'Nothing was carried for a second with its watts known.' }
 }
+
+/** What the unit itself gave out at, whatever else it was that opened elsewhere. */
+const whereItGaveOut = (analysis: Analysis): OneOfMany[] =>
+  surgeCurveOf(analysis).sources.flatMap(({ words, endedBy, gaveUpIn }) => {
+    const point = endedBy?.who === 'unit' ? gaveUpIn?.(Infinity) : undefined
+    return point ? [{ of: point.W, what: words }] : []
+  })
 
 const threshold = (which: Which, words: string): RigFigured => ({
   per: 'rig',
@@ -47,6 +54,19 @@ export const limitFigures: readonly RigFigured[] = [
     },
     of: surge,
   },
+  furthestOf('lowest', whereItGaveOut, 'Nothing that the unit itself gave out at has its watts.', {
+    page: 'limits',
+    method: 'limits',
+    dependsOn: ['unit', 'bank', 'path', 'load'],
+    id: 'gave out',
+    words: 'least watts at which it gave out',
+    head: 'gave out at',
+    unit: 'W',
+    looked: ['trip', 'overload', 'shutdown', 'protection'],
+    better: 'more',
+    asTried: true,
+    stated: { of: ({ record }) => ratedFigure(record.revision.unit), asShare: 'alone' },
+  }),
   threshold('alarm', 'volts at which it warns'),
   threshold('cutoff', 'volts at which it stops'),
 ]

@@ -1,0 +1,22 @@
+import { OutletReading, testsOfOutlets, type OutletTest } from '@even-watt/contract'
+import { gaugeOf } from '@even-watt/core'
+import { TestForm } from '../benchTests/TestForm'
+import { readOutlets } from './lines'
+
+/** One test behind the outlets. */
+export const OutletForm = ({ test }: { readonly test: OutletTest }) => (
+  <TestForm
+    tests={testsOfOutlets}
+    test={test}
+    what="test of an outlet"
+    schema={OutletReading}
+    readers={{ read: readOutlets }}
+    apart={(from) => {
+      const size = from.text('size')
+      if (size !== undefined && !gaugeOf(size))
+        from.report('size', 'Size of a conductor: mm² or AWG, as in “1.5 mm²” or “16 AWG”.')
+      return {}
+    }}
+    entry={(reading) => ({ kind: 'outlet', reading })}
+  />
+)

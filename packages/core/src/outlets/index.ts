@@ -1,0 +1,2 @@
+export * from './told'
+export { gaugeOf } from './cord'
