@@ -1,7 +1,7 @@
 import type { EntryOf } from '@even-watt/contract'
 import { readFigures } from '../evidence'
 import { derive, isFigure, say, type Derived, type Figure } from '../figures'
-import { disagreement, expanded, subtract } from '../meters'
+import { disagreement, subtract } from '../meters'
 import { onMeter } from '../motors'
 import { scopeOf, type Analysis } from '../trials'
 import { outletTests } from './tests'
@@ -25,7 +25,7 @@ export interface EachOutlet {
 
 /**
  * Every outlet against the one in the middle, with what the readings of one meter share taken out: what is left is its display
- * and its scatter (docs/method/outlets.md). Without a named meter nothing can be called odd.
+ * and its scatter (docs/method/outlets.md).
  */
 export const eachOutlet = (analysis: Analysis): EachOutlet[] =>
   outletTests(analysis.record, 'each outlet').map(({ entry, reading }) => {
@@ -47,7 +47,7 @@ export const eachOutlet = (analysis: Analysis): EachOutlet[] =>
       outlet,
       V,
       apart: middle ? V.x.value - middle.V.x.value : 0,
-      odd: middle !== undefined && expanded(V.x) > 0 && disagreement(V.x, middle.V.x) > 1,
+      odd: middle !== undefined && isOdd(V, middle.V),
     }))
     const [lowest, highest] = [sorted[0]?.V, sorted.at(-1)?.V]
     if (!lowest || !highest)
@@ -60,6 +60,12 @@ export const eachOutlet = (analysis: Analysis): EachOutlet[] =>
     }
   })
 
+/** Within minutes a load moves the volts of one outlet by this share. */
+const ofItself = 0.005
+
+const isOdd = ({ x }: Figure, { x: middle }: Figure): boolean =>
+  disagreement(x, middle) > 1 && Math.abs(x.value - middle.value) > ofItself * middle.value
+
 function told(
   outlets: readonly OutletVolts[],
   [lowest, highest]: readonly [number, number],
@@ -67,7 +73,6 @@ function told(
 ): string[] {
   const at = watts ? ` at ${say(watts, 'W')}` : ''
   const odd = outlets.filter((one) => one.odd)
-  const named = outlets.some(({ V }) => expanded(V.x) > 0)
   return [
     `${outlets.length} outlets${at}: ${say(lowest, 'V', 4)} to ${say(highest, 'V', 4)}, ${say(highest - lowest, 'V', 2)} apart (${say(highest ? (100 * (highest - lowest)) / highest : 0, '%', 2)}).`,
     ...(odd.length
@@ -75,9 +80,7 @@ function told(
           ({ outlet, apart }) =>
             `${outlet} stands ${say(Math.abs(apart), 'V', 2)} ${apart < 0 ? 'lower' : 'higher'} than the others: more than the meter explains.`,
         )
-      : named
-        ? ['None departs by more than the meter explains.']
-        : ['Which meter read them is not known, so none can be called odd.']),
+      : ['None departs by more than the meter explains.']),
     ...(odd.some(({ apart }) => apart < 0) ? ['Look at its joints with all switched off.'] : []),
   ]
 }

@@ -1,3 +1,4 @@
+import { capital } from '../figures'
 import type { Analysis } from '../trials'
 import { breakersOf } from './breaker'
 import { cordsOf } from './cord'
@@ -14,5 +15,5 @@ export const outletSentences = (analysis: Analysis): ReadonlyMap<string, readonl
       ...breakersOf(analysis),
       ...groundFaults(analysis),
       ...besideMains(analysis),
-    ].map(({ entry, sentences }) => [entry.id, sentences]),
+    ].map(({ entry, sentences }) => [entry.id, sentences.map(capital)]),
   )
