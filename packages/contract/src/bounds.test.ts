@@ -207,7 +207,7 @@ describe('what is refused, and how', () => {
       'a kind of its own',
       Entry,
       { id, revision: 1, at, kind: 'lunch' },
-      'Kind of entry: one of no load, ladder, limit, motors, log, check-in, log file, noise, port, charging, mode, load test, survey, prediction, make safe, run, file, photograph, opened, remark, checked, capture, expectation, came out, take back, keep, doubt, worked again.',
+      'Kind of entry: one of no load, ladder, limit, motors, log, check-in, log file, noise, outlet, port, charging, mode, load test, survey, prediction, make safe, run, file, photograph, opened, remark, checked, capture, expectation, came out, take back, keep, doubt, worked again.',
     ],
     [
       'a time without its zone',

@@ -53,7 +53,12 @@ const entryKinds = {
 type Readings = typeof entryKinds
 
 /** Kinds whose tests are declared: form, row and schema follow from it. */
-export const declaredTests = { limit: testsOfLimits, mode: testsOfModes, outlet: testsOfOutlets, port: testsOfPorts }
+export const declaredTests = {
+  limit: testsOfLimits,
+  mode: testsOfModes,
+  outlet: testsOfOutlets,
+  port: testsOfPorts,
+}
 export type ReadingKind = keyof Readings
 
 const entryBase = {

@@ -14,7 +14,7 @@ import {
   yesOrNo,
 } from './tests'
 
-const size = someWords('Size of a conductor', 20, '1.5 mm² or 16 AWG')
+const size = someText('Size of a conductor', 20, '1.5 mm² or 16 AWG')
 const length = above0('Long, one way', 'm', 500)
 const leg = perhaps(choice('Leg', ['L1', 'L2']))
 
@@ -39,7 +39,7 @@ export const testsOfOutlets = {
   cord: testOf('Cord or lead', {
     cord: someWords('Which', 120, 'orange extension'),
     amps: above0('Running', 'A', 1000),
-    size: { ...size, schema: z.optional(size.schema), optional: true as const },
+    size,
     length: perhaps(length),
     atOutlet: perhaps(above0('At the outlet', 'V', 1000)),
     atEnd: perhaps(from0('At its end', 'V', 1000)),
@@ -58,7 +58,7 @@ export const testsOfOutlets = {
     tripped: yesOrNo('It', 'tripped', 'carried it'),
     lasted: perhaps(above0('After, or carried for', 's', 1e6)),
     leg,
-    size: { ...size, schema: z.optional(size.schema), optional: true as const },
+    size,
     before: perhaps(above0('It replaces one of', 'A', 1000)),
   }),
   /** What opens when a current leaks to earth. */

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
 import { Charge } from './logs'
+import { mainsSystems } from './mains'
 import { Id, number, positive, words } from './shared'
 import {
   above0,
@@ -44,6 +45,11 @@ export const testsOfPorts = {
       ),
       /** Between the port and where it was read, both ways. */
       lead: perhaps(figure('Lead, both ways', 'mΩ', number('Lead, both ways, Ω', 0, 100), 0.001)),
+      /** Of copper, where its ohms are not known. */
+      leadSize: someText('Size of the lead', 20, '24 AWG'),
+      leadLength: perhaps(above0('Lead, one way', 'm', 100)),
+      /** V under which it is no use; absent: as far off as its volts may usually be. */
+      floor: perhaps(above0('Volts that will do', 'V', 1000)),
       cutoff: perhaps(above0('It cut off at', 'A', 1000)),
       returned: perhaps(choice('It came back', portReturns)),
       /** A promise above it is only partly shown. */
@@ -85,7 +91,31 @@ export const testsOfPorts = {
         .check(z.minLength(2, 'Ports: two at least.'), z.maxLength(20, 'Ports: 20 at most.')),
     ),
     held: yesOrNo('All of them held'),
+    /** W that they may give together, as printed. */
+    limit: perhaps(above0('They share', 'W', 1e5)),
     gaveUp: someText('What gave up', 120, 'USB-C'),
+  }),
+  /** What a port takes besides what it gives: W into the unit without it and with it. */
+  cost: testOf('What a port costs', {
+    port,
+    volts: above0('At the port', 'V', 1000),
+    amps: above0('At the port', 'A', 1000),
+    before: from0('Into the unit without it', 'W', 1e5),
+    with: above0('Into the unit with it', 'W', 1e5),
+  }),
+  /** A round plug and its socket, by their diameters; and what feeds it. */
+  plug: testOf('Plug and adapter', {
+    port: someWords('Socket', 60, 'charge input'),
+    outer: perhaps(above0('Socket takes, outer', 'mm', 50)),
+    pin: perhaps(above0('Its pin', 'mm', 20)),
+    plugOuter: perhaps(above0('Plug, outer', 'mm', 50)),
+    plugHole: perhaps(above0('Hole of the plug', 'mm', 20)),
+    volts: perhaps(above0('Adapter', 'V', 1000)),
+    amps: perhaps(above0('Adapter', 'A', 1000)),
+    from: perhaps(above0('Its mains from', 'V', 1000)),
+    to: perhaps(above0('Its mains to', 'V', 1000)),
+    hertz: perhaps(choice('Its hertz', ['50/60 Hz', '50 Hz', '60 Hz'])),
+    country: perhaps(choice('To be used on', mainsSystems)),
   }),
   /** What loading a neighbour does to a port. */
   neighbour: testOf('Neighbours', {

@@ -1,19 +1,8 @@
 import * as z from 'zod/mini'
 import { oneOf, whole, words } from './shared'
 import { Columns, OwnLimits } from './catalogue'
+import { mainsSystems } from './mains'
 import { SuitRules } from './suits'
-
-/** Mains systems that units are made for. */
-export const mainsSystems = [
-  '230 V 50 Hz',
-  '120 V 60 Hz',
-  '120/240 V 60 Hz, split phase',
-  '240 V 50 Hz',
-  '220 V 60 Hz',
-  '127 V 60 Hz',
-  '100 V 50 Hz',
-  '100 V 60 Hz',
-] as const
 
 /** What a bench is asked once, and every new unit begins with. */
 export const Settings = z.object({

@@ -138,6 +138,10 @@ const Feature = z.object({ what: words('Feature', 60), says: words('What of it',
 const Outlet = z.object({
   what: words('Outlet or port', 60),
   count: z.optional(whole('How many', 1, 100)),
+  /** What is printed at each: "15 A", "12 V 10 A", "100 W". */
+  rated: text('Rated, each', 40),
+  /** Of several with a common limit: its name and the limit, "USB block 100 W". */
+  shares: text('Shares a limit', 60),
   remark: text('Remark', 300),
 })
 

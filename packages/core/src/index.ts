@@ -91,7 +91,9 @@ export { readLines, sayLine, sayNarrowed, worked, type WorkedLine } from './chec
 export {
   conductorResistance,
   flexibleStranding,
+  badSize,
   formatGauge,
+  gaugeOf,
   parseGauge,
   rippleBoundStepped,
   rmsCurrent,
@@ -277,7 +279,7 @@ export {
 } from './meters'
 export { whoMinds, type Minds } from './minds'
 export { modeDraws, modeTests, passThroughOf, transfersOf, wakeOf } from './modes'
-export { gaugeOf, outletSentences } from './outlets'
+export { outletSentences } from './outlets'
 export {
   longestUnder,
   lowBounds,
@@ -333,7 +335,15 @@ export {
   type Question,
   type Shelf,
 } from './plan'
-export { neighbours, portTests, sharedLimit, sweepsOf, toleranceOf, type PortSweep } from './ports'
+export {
+  neighbours,
+  portSentences,
+  portTests,
+  sharedLimit,
+  sweepsOf,
+  toleranceOf,
+  type PortSweep,
+} from './ports'
 export {
   changesSince,
   chapterMarks,
@@ -480,6 +490,8 @@ export {
   chooseAmong,
   featureOf,
   featuresNoted,
+  outletMap,
+  parseRating,
   labelled,
   usualFeatures,
   type Wanted,

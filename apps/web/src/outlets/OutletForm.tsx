@@ -1,5 +1,5 @@
 import { OutletReading, testsOfOutlets, type OutletTest } from '@even-watt/contract'
-import { gaugeOf } from '@even-watt/core'
+import { badSize, gaugeOf } from '@even-watt/core'
 import { TestForm } from '../benchTests/TestForm'
 import { readOutlets } from './lines'
 
@@ -13,8 +13,7 @@ export const OutletForm = ({ test }: { readonly test: OutletTest }) => (
     readers={{ read: readOutlets }}
     apart={(from) => {
       const size = from.text('size')
-      if (size !== undefined && !gaugeOf(size))
-        from.report('size', 'Size of a conductor: mm² or AWG, as in “1.5 mm²” or “16 AWG”.')
+      if (size !== undefined && !gaugeOf(size)) from.report('size', badSize)
       return {}
     }}
     entry={(reading) => ({ kind: 'outlet', reading })}

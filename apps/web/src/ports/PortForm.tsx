@@ -1,4 +1,5 @@
 import { PortReading, testsOfPorts, type PortTest } from '@even-watt/contract'
+import { badSize, gaugeOf } from '@even-watt/core'
 import { TestForm } from '../benchTests/TestForm'
 import { useTrial } from '../trials/useTrial'
 import { readLoaded, readOffers, readPoints } from './lines'
@@ -17,7 +18,12 @@ export function PortForm({ test }: { readonly test: PortTest }) {
       schema={PortReading}
       entry={(reading) => ({ kind: 'port', reading })}
       readers={readers}
-      apart={() => (test === 'load' && meter ? { meter } : {})}
+      apart={(from) => {
+        if (test !== 'load') return {}
+        const size = from.text('leadSize')
+        if (size !== undefined && !gaugeOf(size)) from.report('leadSize', badSize)
+        return meter ? { meter } : {}
+      }}
       // The next sweep is likely of the same bench.
       next={(reading) => ({
         lead: reading.test === 'load' && reading.lead !== undefined ? String(reading.lead * 1000) : '',

@@ -1,13 +1,4 @@
-import type { EntryOf } from '@even-watt/contract'
-import {
-  neighbours,
-  plain,
-  portTests,
-  recordedOf,
-  sharedLimit,
-  sweepsOf,
-  type Analysis,
-} from '@even-watt/core'
+import { portSentences, recordedOf, sweepsOf, type Analysis } from '@even-watt/core'
 import { useMemo } from 'react'
 import { Strip } from '../photographs/Strip'
 import { SentenceList } from '../trials/SentenceList'
@@ -23,7 +14,7 @@ interface Props {
 /** Every test of ports in a sentence, and each loaded port as a curve. */
 export function PortList({ analysis, editable = false }: Props) {
   const { view, trial } = useTrial()
-  const said = useMemo(() => sentencesOf(analysis), [analysis])
+  const said = useMemo(() => portSentences(analysis), [analysis])
   const sweeps = useMemo(() => sweepsOf(analysis.record), [analysis])
   const ports = [...new Set(sweeps.map(({ reading }) => reading.port))]
   const all = recordedOf(analysis.record, 'port')
@@ -36,7 +27,7 @@ export function PortList({ analysis, editable = false }: Props) {
         beside={(entry) => <Strip subject={{ about: entry }} of="this test" />}
         lines={all.map(({ id, reading }) => ({
           entry: id,
-          sentence: said.get(id) ?? `Test of ${reading.test}`,
+          sentence: said.get(id)?.join(' ') ?? `Test of ${reading.test}`,
           note: reading.note,
           why: view.record.struckWhy.get(id),
         }))}
@@ -76,21 +67,4 @@ function PortCurve({
       legend={legend}
     />
   )
-}
-
-function sentencesOf({ record }: Analysis): ReadonlyMap<string, string> {
-  const named = (entries: readonly { entry: EntryOf<'port'> }[], sentences: readonly string[]) =>
-    entries.map(({ entry }, i): [string, string] => [entry.id, sentences[i] ?? ''])
-  return new Map([
-    ...sweepsOf(record).map(({ entry, sentence }): [string, string] => [entry.id, sentence]),
-    ...named(portTests(record, 'together'), sharedLimit(record).sentences),
-    ...named(
-      portTests(record, 'neighbour'),
-      neighbours(record).map(({ sentence }) => sentence),
-    ),
-    ...portTests(record, 'offered').map(({ entry, reading }): [string, string] => [
-      entry.id,
-      `${reading.port} offers ${reading.offers.map(({ volts, amps }) => `${plain(volts)} V${amps === undefined ? '' : ` ${plain(amps)} A`}`).join(', ')}${reading.cable ? `, over a cable ${reading.cable}` : ''}.`,
-    ]),
-  ])
 }

@@ -41,10 +41,15 @@ export function BoxFields({ form, errorAt }: FieldsProps<UnitForm>) {
       </button>
       <h2 className="mt-4">Outlets and ports</h2>
       {outlets.fields.map((line, i) => (
-        <fieldset key={line.key} className="mt-2 grid grid-cols-2 gap-2 md:grid-cols-[2fr_5rem_4fr_auto]">
+        <fieldset
+          key={line.key}
+          className="mt-2 grid grid-cols-2 gap-2 md:grid-cols-[2fr_5rem_1fr_2fr_2fr_auto]"
+        >
           <legend className="sr-only">Outlet or port {i + 1}</legend>
           <TextField label="Outlet or port" {...field(`outlets.${i}.what`)} placeholder="earthed socket" />
           <TextField label="How many" {...field(`outlets.${i}.count`)} inputMode="numeric" />
+          <TextField label="Rated, each" {...field(`outlets.${i}.rated`)} placeholder="15 A" />
+          <TextField label="Shares a limit" {...field(`outlets.${i}.shares`)} placeholder="USB block 100 W" />
           <TextField
             label="Remark"
             {...field(`outlets.${i}.remark`)}
@@ -56,7 +61,7 @@ export function BoxFields({ form, errorAt }: FieldsProps<UnitForm>) {
       <button
         type="button"
         className="action mt-2"
-        onClick={() => outlets.append({ what: '', count: '', remark: '' })}
+        onClick={() => outlets.append({ what: '', count: '', rated: '', shares: '', remark: '' })}
       >
         Add an outlet or port
       </button>

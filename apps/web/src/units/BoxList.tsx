@@ -1,5 +1,5 @@
 import type { StoredUnit } from '@even-watt/contract'
-import { includedLeads } from '@even-watt/core'
+import { includedLeads, outletMap } from '@even-watt/core'
 import { Notice } from '../ui/Notice'
 
 const many = (count: number | undefined) => (count === undefined ? '' : `${count} × `)
@@ -7,6 +7,7 @@ const many = (count: number | undefined) => (count === undefined ? '' : `${count
 /** What came in the box, what must be bought before it works, and whether the leads in it carry what the label promises. */
 export function BoxList({ unit }: { unit: StoredUnit }) {
   const leads = includedLeads(unit)
+  const map = outletMap(unit)
   const bought = (unit.box ?? []).filter(({ needs }) => needs)
   return (
     <>
@@ -26,7 +27,18 @@ export function BoxList({ unit }: { unit: StoredUnit }) {
         </Notice>
       )}
       <Lines title={unit.region ? `In the box, ${unit.region}` : 'In the box'} lines={unit.box ?? []} />
-      <Lines title="Outlets and ports" lines={unit.outlets ?? []} />
+      <Lines
+        title="Outlets and ports"
+        lines={(unit.outlets ?? []).map((one, i) => ({
+          ...one,
+          remark: [map.outlets[i]?.sentence, one.remark].filter(Boolean).join('; '),
+        }))}
+      />
+      {map.together.map((sentence) => (
+        <p key={sentence} className="max-w-prose">
+          {sentence}
+        </p>
+      ))}
     </>
   )
 }

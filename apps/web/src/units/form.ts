@@ -1,5 +1,5 @@
 import type { Claim, ClaimQuantity, Unit } from '@even-watt/contract'
-import { formatGauge, parseGauge, type Parsed } from '@even-watt/core'
+import { formatGauge, parseGauge, parseRating, type Parsed } from '@even-watt/core'
 import { readNumber, typed } from '../ui/form'
 import type { Report } from '../ui/resolver'
 import {
@@ -45,7 +45,7 @@ export interface BoxForm {
   remark: string
   needs: string
 }
-export type OutletForm = Omit<BoxForm, 'needs'>
+export type OutletForm = Omit<BoxForm, 'needs'> & { rated: string; shares: string }
 
 export interface ClaimForm {
   id: string
@@ -123,9 +123,11 @@ export const unitToForm = (unit: Unit): UnitForm => ({
     remark: remark ?? '',
     needs: needs ?? '',
   })),
-  outlets: (unit.outlets ?? []).map(({ what, count, remark }) => ({
+  outlets: (unit.outlets ?? []).map(({ what, count, rated, shares, remark }) => ({
     what,
     count: typed(count),
+    rated: rated ?? '',
+    shares: shares ?? '',
     remark: remark ?? '',
   })),
   features: (unit.features ?? []).map((one) => ({ ...one })),
@@ -198,7 +200,7 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
     note: words(form.note),
     region: words(form.region),
     bonding: words(form.bonding),
-    ...boxOf(form, number),
+    ...boxOf(form, number, report),
     ...(form.features.length ? { features: form.features } : {}),
     leads: leadsOf(form, number, report),
     claims: form.claims.map((claim, i) => {
@@ -228,16 +230,24 @@ export function formToUnit(form: UnitForm, report: Report): unknown {
 type ReadNumber = (path: string, text: string, parse?: (text: string) => Parsed) => number | undefined
 
 /** What is in the box, and what power comes out of; a list without lines is absent. */
-function boxOf(form: UnitForm, number: ReadNumber): { box?: unknown[]; outlets?: unknown[] } {
+function boxOf(form: UnitForm, number: ReadNumber, report: Report): { box?: unknown[]; outlets?: unknown[] } {
   const box = form.box.map(({ what, count, remark, needs }, i) => ({
     what,
     count: number(`box.${i}.count`, count),
     remark: words(remark),
     needs: words(needs),
   }))
-  const outlets = form.outlets.map(({ what, count, remark }, i) => ({
+  const rating = (path: string, text: string) => {
+    const said = words(text)
+    if (said !== undefined && !parseRating(said))
+      report(path, 'Rated: amps or watts, as in “15 A”, “12 V 10 A” or “100 W”.')
+    return said
+  }
+  const outlets = form.outlets.map(({ what, count, rated, shares, remark }, i) => ({
     what,
     count: number(`outlets.${i}.count`, count),
+    rated: rating(`outlets.${i}.rated`, rated),
+    shares: rating(`outlets.${i}.shares`, shares),
     remark: words(remark),
   }))
   return { ...(box.length ? { box } : {}), ...(outlets.length ? { outlets } : {}) }

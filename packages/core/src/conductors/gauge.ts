@@ -39,3 +39,12 @@ export function parseGauge(typed: string): ParsedGauge {
 }
 
 const unknownGauge = 'Gauge: an area such as "16 mm²", or an AWG number such as "4 AWG" or "4/0".'
+
+/** A size where it can be read; undefined where nobody typed one, or not as a size. */
+export function gaugeOf(typed: string | undefined): Gauge | undefined {
+  const parsed = typed === undefined ? undefined : parseGauge(typed)
+  return parsed?.ok ? parsed.gauge : undefined
+}
+
+/** What is said of a size that cannot be read. */
+export const badSize = 'Size: mm² or AWG, as in “1.5 mm²” or “16 AWG”.'

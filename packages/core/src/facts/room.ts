@@ -13,7 +13,15 @@ const usualRoom = { from: 5, to: 40 }
 /** A room is as warm as stated within so many K. */
 const roomBy = 2
 /** Kinds of entry that hold no room of their own. */
-const roomless: ReadonlySet<string> = new Set(['limit', 'outlet', 'motors', 'noise', 'port', 'mode', 'charging'])
+const roomless: ReadonlySet<string> = new Set([
+  'limit',
+  'outlet',
+  'motors',
+  'noise',
+  'port',
+  'mode',
+  'charging',
+])
 /** s within which a room that was read beside something is the room of it. */
 const beside = 3600
 

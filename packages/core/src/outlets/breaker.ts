@@ -1,8 +1,7 @@
 import type { EntryOf, OutletOf } from '@even-watt/contract'
-import { formatGauge } from '../conductors'
+import { formatGauge, gaugeOf } from '../conductors'
 import { say } from '../figures'
 import type { Analysis } from '../trials'
-import { gaugeOf } from './cord'
 import { mainsAmpacity, mainsSizeFor } from './mainsSizes'
 import { outletTests } from './tests'
 

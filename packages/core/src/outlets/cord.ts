@@ -1,5 +1,5 @@
 import type { EntryOf, OutletOf } from '@even-watt/contract'
-import { conductorResistance, flexibleStranding, formatGauge, parseGauge } from '../conductors'
+import { conductorResistance, flexibleStranding, formatGauge, gaugeOf } from '../conductors'
 import { readFigures } from '../evidence'
 import { derive, isFigure, say, type Derived } from '../figures'
 import { subtract } from '../meters'
@@ -79,11 +79,6 @@ export const cordsOf = (analysis: Analysis): CordFigures[] =>
     }
     return { ...figures, sentences: told(figures, reading, missing) }
   })
-
-export function gaugeOf(size: string | undefined) {
-  const parsed = size === undefined ? undefined : parseGauge(size)
-  return parsed?.ok ? parsed.gauge : undefined
-}
 
 function readDrop(
   { id }: EntryOf<'outlet'>,

@@ -1,2 +1,1 @@
 export * from './told'
-export { gaugeOf } from './cord'

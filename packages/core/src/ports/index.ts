@@ -1,3 +1,4 @@
 export * from './promise'
 export * from './shared'
 export * from './sweep'
+export * from './told'

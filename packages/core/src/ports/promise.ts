@@ -9,7 +9,7 @@ import { sweepOf, sweepsOf, toleranceOf, type PortPoint, type PortSweep } from '
 const named = (port: string) => port.toLowerCase().replace(/[^a-z0-9]/g, '')
 
 /** Whether a sweep is of the port, and at the volts, that a promise is of. */
-const isOf = (
+export const isOf = (
   { port, portVolts }: Claim,
   { reading, asked }: Pick<PortSweep, 'reading' | 'asked'>,
 ): boolean =>

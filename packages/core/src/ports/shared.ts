@@ -1,9 +1,14 @@
 import { say } from '../figures'
 import type { RevisionRecord } from '../trials'
-import { portTests } from './sweep'
+import { portTests, toleranceOf } from './sweep'
 
 const watts = (loaded: readonly { volts: number; amps: number }[]) =>
   loaded.reduce((sum, { volts, amps }) => sum + volts * amps, 0)
+
+/** Volts that ports are made for. */
+const made = [5, 9, 12, 15, 20, 24, 28, 36, 48] as const
+/** The volts that a port was likely made for, by what it gives under load. */
+const usual = (volts: number): number => made.find((one) => volts >= one * 0.8 && volts <= one * 1.1) ?? volts
 
 export interface SharedLimit {
   /** W that several ports carried at once, and the least at which one gave up. */
@@ -23,9 +28,14 @@ export function sharedLimit(record: RevisionRecord): SharedLimit {
     sentences: tests.map(({ reading }) => {
       const names = reading.loaded.map(({ port }) => port).join(' + ')
       const sum = say(watts(reading.loaded), 'W')
+      const of =
+        reading.limit === undefined
+          ? ''
+          : ` It is ${say((100 * watts(reading.loaded)) / reading.limit, '%')} of the ${say(reading.limit, 'W')} that they share.`
+      const low = reading.loaded.filter(({ volts }) => volts < usual(volts) * (1 - toleranceOf(usual(volts))))
       return reading.held
-        ? `${names}: ${sum} together held.`
-        : `${names}: at ${sum} together ${reading.gaveUp ?? 'one of them'} gave up.`
+        ? `${names}: ${sum} together held.${of}${low.map(({ port, volts }) => ` But ${port} fell to ${say(volts, 'V')}: too low.`).join('')}`
+        : `${names}: at ${sum} together ${reading.gaveUp ?? 'one of them'} gave up.${of}`
     }),
   }
 }

@@ -1,4 +1,5 @@
 import type { EntryOf, PortOf, PortTest } from '@even-watt/contract'
+import { conductorResistance, flexibleStranding, gaugeOf } from '../conductors'
 import { plain, say, shortened } from '../figures'
 import { readingsOf, type RevisionRecord } from '../trials'
 
@@ -55,9 +56,25 @@ const noLongerRises = 0.01
 /** Ω that a lead of which nothing is known may have; volts that fall more steeply are let go by the port. */
 const thinLead = 0.5
 
+/** Ω of the lead both ways: as noted, else of copper by its size and length; undefined: nothing is known of it. */
+function leadOf({ lead, leadSize, leadLength: length }: PortOf<'load'>): number | undefined {
+  if (lead !== undefined || leadSize === undefined || length === undefined) return lead
+  const gauge = gaugeOf(leadSize)
+  return gauge
+    ? 2 *
+        conductorResistance({
+          gauge,
+          length,
+          runs: 1,
+          material: 'copper',
+          strandingFactor: flexibleStranding,
+        })
+    : undefined
+}
+
 /** What a port does under rising load (docs/method/ports.md). Points are taken by rising amps, in whatever order they came. */
 export function sweepOf({ entry, reading }: PortEntry<'load'>): PortSweep {
-  const { lead } = reading
+  const lead = leadOf(reading)
   const points = reading.points
     .map(({ amps, volts }) => ({
       amps,
