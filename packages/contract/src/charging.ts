@@ -12,6 +12,8 @@ const Input = z.object({
   values: Values,
   /** W/m² on the panels. */
   irradiance: z.optional(number('Irradiance, W/m²', 0, 2000)),
+  /** °C of the panels. */
+  panelHeat: z.optional(number('Panels, °C', -40, 120)),
   /** What else charged it at the same time. */
   beside: text('Beside it', 200),
   ...note,

@@ -43,10 +43,14 @@ export const testsOfModes = {
   }),
   /** The outlet while the grid feeds it. */
   'pass-through': testOf('Pass-through', {
-    gridVolts: perhaps(from0('Grid', 'V', 2000)),
-    gridWatts: perhaps(from0('From the grid', 'W', 1e6)),
+    fedBy: perhaps(choice('Fed by', ['the grid', 'the sun', 'a DC source'])),
+    gridVolts: perhaps(from0('Going in', 'V', 2000)),
+    gridWatts: perhaps(from0('Going in', 'W', 1e6)),
     outletVolts: perhaps(from0('Outlet', 'V', 2000)),
     outletWatts: perhaps(from0('At the outlet', 'W', 1e6)),
+    /** Equipment between the outlet and the load. */
+    through: someText('Passed on through', 200, 'another station, a UPS'),
+    lamps: perhaps(choice('Lamps there', ['steady', 'flicker'])),
   }),
 }
 

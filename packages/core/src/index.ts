@@ -83,6 +83,8 @@ export {
   chargingTests,
   inputCourse,
   inputPoints,
+  inputSentences,
+  sayStartsAt,
   joinPanels,
   solarDay,
   type InputPoint,
@@ -277,7 +279,7 @@ export {
   type SourceName,
   type Uncertain,
 } from './meters'
-export { whoMinds, type Minds } from './minds'
+export { sayRidesThrough, whoMinds, type Minds } from './minds'
 export { modeDraws, modeTests, passThroughOf, transfersOf, wakeOf } from './modes'
 export { outletSentences } from './outlets'
 export {

@@ -4,8 +4,10 @@ import {
   claimValue,
   inputCourse,
   inputPoints,
+  inputSentences,
   recordedOf,
   say,
+  sayStartsAt,
   solarDay,
   type Analysis,
 } from '@even-watt/core'
@@ -30,6 +32,8 @@ export function Charges({ analysis, editable = false }: Props) {
   const build = useMemo(() => inputChart(points, promised), [points, promised])
   const legend = useMemo(() => inputLegend(promised !== undefined), [promised])
   const course = inputCourse(points)
+  const begins = sayStartsAt(points)
+  const said = useMemo(() => inputSentences(analysis), [analysis])
   const days = analysis.logs.flatMap((log) => {
     const day = log.entry.reading.what === 'charge' ? solarDay(log) : undefined
     return day ? [{ log, day }] : []
@@ -49,6 +53,7 @@ export function Charges({ analysis, editable = false }: Props) {
             ` In full sun it would take about ${say(1000 * day.perLight, 'W', 2)}, if its input does not stop before.`}
         </p>
       ))}
+      {begins !== undefined && <p className="mb-1 max-w-4xl">{begins}</p>}
       {course && <p className="mb-1 max-w-4xl">{course.sentence}</p>}
       {points.some(({ volts }) => volts !== undefined) && (
         <div className="mt-2 max-w-3xl">
@@ -71,10 +76,7 @@ export function Charges({ analysis, editable = false }: Props) {
             beside={(entry) => <Strip subject={{ about: entry }} of="this reading" />}
             lines={inputs.map(({ id, reading }) => ({
               entry: id,
-              sentence: inputSentence(
-                reading,
-                points.find(({ entry }) => entry.id === id),
-              ),
+              sentence: said.get(id)?.join(' ') ?? 'Read.',
               note: reading.note,
               why: view.record.struckWhy.get(id),
             }))}
@@ -83,15 +85,4 @@ export function Charges({ analysis, editable = false }: Props) {
       )}
     </>
   )
-}
-
-function inputSentence(
-  reading: { test: string; source?: string; beside?: string | undefined; irradiance?: number | undefined },
-  point: ReturnType<typeof inputPoints>[number] | undefined,
-): string {
-  const { source = '', beside, irradiance } = reading
-  const taken = point
-    ? `${say(point.watts, 'W')}${point.volts === undefined ? '' : ` at ${say(point.volts, 'V')}`}`
-    : 'read, without watts'
-  return `From ${source === 'solar' ? 'the sun' : source}: ${taken}${irradiance === undefined ? '' : `, ${say(irradiance, 'W/m²')}`}${beside ? `, beside ${beside}` : ''}.`
 }

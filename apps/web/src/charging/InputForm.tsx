@@ -25,6 +25,7 @@ export function InputForm() {
         source: text('source'),
         values,
         irradiance: number('irradiance'),
+        panelHeat: number('panelHeat'),
         beside: text('beside'),
         note: text('note'),
       }
@@ -39,6 +40,7 @@ export function InputForm() {
         <MeterFields asked={asked} meters={revision.meters} state={state} />
         <SelectField label="Charged by" {...field('source')} options={same(chargeSources)} />
         <TextField label="Irradiance" unit="W/m²" inputMode="decimal" {...field('irradiance')} />
+        <TextField label="Panels" unit="°C" inputMode="decimal" {...field('panelHeat')} />
         <TextField label="Beside it" placeholder="the wall charger" {...field('beside')} />
         <TextField label="Note" {...field('note')} />
       </div>

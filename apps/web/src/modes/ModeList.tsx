@@ -4,6 +4,7 @@ import {
   passThroughOf,
   recordedOf,
   say,
+  sayRidesThrough,
   transfersOf,
   wakeOf,
   type Analysis,
@@ -54,7 +55,10 @@ function sentencesOf(analysis: Analysis): ReadonlyMap<string, string> {
   const volts = (x: number | undefined) => (x === undefined ? undefined : say(x, 'V', 4))
   return new Map([
     ...modeDraws(analysis).map(({ entry, sentence }): [string, string] => [entry.id, sentence]),
-    ...transfersOf(analysis).map(({ entry, sentence }): [string, string] => [entry.id, sentence]),
+    ...transfersOf(analysis).map(({ entry, gap, sentence }): [string, string] => [
+      entry.id,
+      gap ? `${sentence} ${sayRidesThrough(gap.x.value)}` : sentence,
+    ]),
     ...modeTests(record, 'wake').map(({ entry, reading }): [string, string] => [
       entry.id,
       `${say(reading.watts, 'W', 2)}: it ${reading.woke ? 'woke' : 'slept on'}.`,
@@ -65,7 +69,10 @@ function sentencesOf(analysis: Analysis): ReadonlyMap<string, string> {
         [volts(reading.gridVolts), watts(reading.gridWatts)],
         [volts(reading.outletVolts), watts(reading.outletWatts)],
       ]
-        .map((pair, i) => `${i ? 'outlet' : 'grid'} ${pair.filter(Boolean).join(', ') || 'not read'}`)
+        .map(
+          (pair, i) =>
+            `${i ? 'outlet' : (reading.fedBy ?? 'the grid')} ${pair.filter(Boolean).join(', ') || 'not read'}`,
+        )
         .join('; ')}.`,
     ]),
   ])

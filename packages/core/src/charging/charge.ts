@@ -14,6 +14,8 @@ export interface Charge {
   readonly full: number | undefined
   /** s at which it began to take less for good. */
   readonly tapers: number | undefined
+  /** s from its gauge at full until it took nothing more; undefined: it was not too early. */
+  readonly early: number | undefined
   readonly most: number | undefined
   readonly from: number | undefined
   readonly to: number | undefined
@@ -36,6 +38,8 @@ const toppedAt = 0.995
 const endsFull: ReadonlySet<string> = new Set(['full', 'time was up', 'by hand', 'not known'])
 /** Share of charge under which it counts as empty. */
 const empty = 0.05
+/** s that a gauge may say so early. */
+const aMinute = 60
 /** Share of what was taken that no store gives back more of. */
 const mostBack = 0.98
 /** Share of charge that a gauge must gain for its steps not to tell too much. */
@@ -69,6 +73,8 @@ export function chargesOf(analysis: Analysis): Charge[] {
           ? fallsFrom(series.points, done * most)
           : undefined
       const full = fell ?? topped ?? ended
+      const early =
+        topped !== undefined && fell !== undefined && fell - topped > aMinute ? fell - topped : undefined
       const tapers =
         most && log.entry.reading.source !== 'solar' ? fallsFrom(series.points, taperUnder * most) : undefined
       const label = claimOf(analysis.record.revision.unit, 'energy')
@@ -86,13 +92,14 @@ export function chargesOf(analysis: Analysis): Charge[] {
         taken,
         full,
         tapers,
+        early,
         most,
         from,
         to,
         fromEmpty,
         conversion,
         roundTrip,
-        sentence: sentenceOf({ taken, full, tapers, most, from, to, conversion, roundTrip }),
+        sentence: sentenceOf({ taken, full, tapers, early, most, from, to, conversion, roundTrip }),
       }
     })
 }
@@ -132,6 +139,7 @@ function sentenceOf({
   taken,
   full,
   tapers,
+  early,
   most,
   from,
   to,
@@ -151,5 +159,10 @@ function sentenceOf({
     conversion === undefined || conversion > 1.05
       ? ''
       : `. By its gauge and label ${say(100 * conversion, '%', 2)} of it is in the store`
-  return `${range}${took}${up}${time}${tapered}${stored}${round}.`
+  const tooEarly =
+    early === undefined
+      ? ''
+      : `. Its gauge said full ${minutes(early)} before it stopped taking: wait that long before a run-down`
+  const wait = full === undefined ? '. Wait until it takes nothing before it is run down' : ''
+  return `${range}${took}${up}${time}${tapered}${stored}${round}${tooEarly}${wait}.`
 }

@@ -141,7 +141,7 @@ describe('a charge', () => {
     expect((charge?.full ?? 0) / 60).toBe(250)
     expect((charge?.tapers ?? 0) / 60).toBe(210)
     expect(charge?.sentence).toMatch(
-      /^From 0(\.0)? % to 100 % took \d+ Wh, at up to 240 W; full after 4 h 10 min; it tapers from 3 h 30 min on\.$/,
+      /^From 0(\.0)? % to 100 % took \d+ Wh, at up to 240 W; full after 4 h 10 min; it tapers from 3 h 30 min on\. Its gauge said full 30 min before it stopped taking/,
     )
   })
   it('is judged from empty only, and its round trip needs a run-down to the end', () => {

@@ -1,2 +1,3 @@
 export { equipment } from './equipment'
 export { whoMinds, type Minds } from './minds'
+export { ridesThrough, sayRidesThrough } from './ridesThrough'

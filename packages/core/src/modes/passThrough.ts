@@ -4,6 +4,8 @@ import { modeTests } from './draw'
 
 /** Share within which an output that follows the grid stays beside it. */
 const beside = 0.02
+/** W beyond what passing on takes itself. */
+const rises = 20
 
 export interface PassThrough {
   /** W that stay inside: for the store, and what passing takes. */
@@ -33,8 +35,12 @@ export function passThroughOf(record: RevisionRecord): PassThrough | undefined {
       ? undefined
       : alike.length === pairs.length
   const power = both
-    ? `${say(both.gridWatts ?? 0, 'W')} come from the grid for ${say(both.outletWatts ?? 0, 'W')} at the outlet: ${(kept ?? 0) < 0 ? `${say(-(kept ?? 0), 'W')} come out of the store` : `${say(kept ?? 0, 'W')} go to the store and to passing it on`}. `
+    ? `${say(both.gridWatts ?? 0, 'W')} come from ${both.fedBy ?? 'the grid'} for ${say(both.outletWatts ?? 0, 'W')} at the outlet: ${(kept ?? 0) < 0 ? `${say(-(kept ?? 0), 'W')} come out of the store, so its charge falls` : `${say(kept ?? 0, 'W')} go to the store and to passing it on${(kept ?? 0) > rises ? ', so its charge rises' : ''}`}. `
     : ''
+  const chain =
+    last.through === undefined
+      ? ''
+      : ` Through ${last.through}${last.lamps === undefined ? '' : ` lamps ${last.lamps === 'steady' ? 'are steady' : 'flicker'}`}.`
   const volts = !pairs.length
     ? ''
     : follows === undefined
@@ -42,5 +48,9 @@ export function passThroughOf(record: RevisionRecord): PassThrough | undefined {
       : follows
         ? 'Its volts follow the grid’s.'
         : 'Its volts are its own, whatever the grid does.'
-  return { kept, follows, sentence: `${power}${volts}`.trim() || 'Neither watts nor volts were read.' }
+  return {
+    kept,
+    follows,
+    sentence: `${power}${volts}${chain}`.trim() || 'Neither watts nor volts were read.',
+  }
 }

@@ -63,7 +63,7 @@ export function transfersOf({ record }: Pick<Analysis, 'record'>): Transfer[] {
       entry,
       reading,
       gap,
-      sentence: `${reading.way.charAt(0).toUpperCase()}${reading.way.slice(1)}: ${ms === undefined ? 'not timed' : `${say(ms, 'ms', 2)} without its sine`}${rode}.`,
+      sentence: `${reading.way.charAt(0).toUpperCase()}${reading.way.slice(1)}: ${ms === undefined ? 'not timed' : `${say(ms, 'ms', 2)} without its sine, ${say((ms * record.revision.unit.outputFrequency) / 1000, '', 2)} cycles`}${rode}.`,
     }
   })
 }
