@@ -37,6 +37,7 @@ export const MotorAttempt = z
     /** Highest A: RMS of a clamp's inrush mode, or a meter's maximum. */
     peakCurrent: z.optional(positive('Peak A', 10_000)),
     runningCurrent: z.optional(positive('Running A', 10_000)),
+    runningWatts: z.optional(positive('Running W', 1e6)),
     seenWatts: z.optional(positive('Highest W seen', 1e6)),
     lowestInput: z.optional(number('Lowest V at B', 0, 2000)),
     /** s until it ran, or until it was over. */

@@ -237,6 +237,9 @@ export {
   type StartGround,
   type SurgeCurve,
   type SurgePoint,
+  howLong,
+  sayPermitted,
+  shelfPlaces,
 } from './limits'
 export { exponents, motorShare, quickLoad, takenOf } from './loads'
 export {
@@ -285,7 +288,9 @@ export { outletSentences } from './outlets'
 export {
   longestUnder,
   lowBounds,
+  attemptWords,
   machinesOf,
+  machineWords,
   nameOfWho,
   otherEquipment,
   predictedInrush,

@@ -3,6 +3,7 @@ import { useMemo } from 'react'
 import { api } from '../api/api'
 import { StageHead } from '../trials/StageHead'
 import { useTrial } from '../trials/useTrial'
+import { HowLong } from './HowLong'
 import { SurgePart } from './SurgePart'
 
 /** What a peak is worth, and for how long. */
@@ -25,6 +26,7 @@ export function SurgePage() {
     <>
       <StageHead title="Surge and time" />
       <SurgePart title={trial.title} analysis={analysis} findings={view.findings} machines={machines} />
+      <HowLong />
     </>
   )
 }

@@ -1,4 +1,6 @@
-import { isFigure, otherEquipment, plain, say, type Analysis } from '@even-watt/core'
+import { attemptWords, isFigure, otherEquipment, plain, say, type Analysis } from '@even-watt/core'
+import { api } from '../api/api'
+import { useTrial } from '../trials/useTrial'
 import { AddWave } from '../captures/AddWave'
 import { Fig } from '../ui/Fig'
 import { RideDrawing } from './RideDrawing'
@@ -9,6 +11,17 @@ type Attempt = Analysis['motors']['attempts'][number]
 
 const seconds = (s: number) => (s < 1 ? say(1000 * s, 'ms', 2) : say(s, 's', 2))
 
+/** What follows from what was noted of it, in sentences. */
+function Follows({ attempt }: { attempt: Attempt }) {
+  const { analysis } = useTrial()
+  const { data: shelf } = api.useLoadsQuery()
+  return attemptWords(attempt, analysis, shelf).map((sentence) => (
+    <p key={sentence} className="mb-1 max-w-prose">
+      {sentence}
+    </p>
+  ))
+}
+
 /** One start: its course, what follows from it, and what else on the outlet rides through. */
 export function AttemptDetail({ attempt }: { attempt: Attempt }) {
   const { entry, capture, seen, fault } = attempt
@@ -17,6 +30,7 @@ export function AttemptDetail({ attempt }: { attempt: Attempt }) {
   if (!course)
     return (
       <>
+        <Follows attempt={attempt} />
         <p className="text-quiet mb-1">No capture belongs to this attempt yet.</p>
         <AddWave belongsTo={{ about: entry.id }} words="what was recorded of this start" />
       </>
@@ -41,6 +55,7 @@ export function AttemptDetail({ attempt }: { attempt: Attempt }) {
         )}
       </div>
       <div>
+        <Follows attempt={attempt} />
         {fault && <p className="text-ochre mb-2">{fault}</p>}
         {seen && (
           <FitTable>

@@ -15,6 +15,7 @@ const numbers = [
   ['lowestInput', 'Lowest at B', 'V'],
   ['peakCurrent', 'Peak current', 'A'],
   ['runningCurrent', 'Running current', 'A'],
+  ['runningWatts', 'Running watts', 'W'],
   ['seenWatts', 'Highest watts seen', 'W'],
   ['assist', 'Soft starter divides by', '×'],
 ] as const

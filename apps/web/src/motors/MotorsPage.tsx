@@ -1,6 +1,7 @@
 import {
   capital,
   machinesOf,
+  machineWords,
   nameOfWho,
   readingsOf,
   sayStarted,
@@ -56,7 +57,7 @@ export function MotorsPage() {
   const untried = useMemo(() => untriedFrom(shelf ?? [], analysis), [shelf, analysis])
   const attempts = readingsOf(analysis.record, 'motors')
   const oddities = useOddities().filter(({ at }) => attempts.some(({ id }) => id === at.entry))
-  const trends = trendsOf(analysis.motors.attempts)
+  const together = [...trendsOf(analysis.motors.attempts), ...machineWords(analysis)]
   const last = attempts.at(-1)
   return (
     <>
@@ -71,7 +72,7 @@ export function MotorsPage() {
         </Suspense>
       )}
       <p className="mb-2 max-w-4xl">{answerOf(analysis)}</p>
-      {trends.map((sentence) => (
+      {together.map((sentence) => (
         <p key={sentence} className="mb-2 max-w-4xl">
           {sentence}
         </p>

@@ -1,5 +1,7 @@
 export * from './analysis'
 export * from './attempt'
+export * from './attemptWords'
+export * from './machineWords'
 export * from './codeLetter'
 export * from './ended'
 export * from './oddities'
