@@ -7,6 +7,7 @@ import { StationRibbon } from '../station/StationRibbon'
 import { StageHead } from '../trials/StageHead'
 import { useOddities } from '../trials/useOddities'
 import { useTrial } from '../trials/useTrial'
+import { HotSpots } from './HotSpots'
 import { Holds } from './Holds'
 import { RunDowns } from './RunDowns'
 
@@ -40,6 +41,7 @@ export function EndurancePage() {
       )}
       <RunDowns analysis={analysis} />
       <Holds analysis={analysis} />
+      <HotSpots analysis={analysis} />
       <LogList analysis={analysis} kinds={kinds} />
       <BeginLog kinds={kinds} />
     </>

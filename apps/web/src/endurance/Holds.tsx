@@ -1,4 +1,4 @@
-import { heatOf, isFigure, meanPower, ranFor, sayFigure, type Analysis } from '@even-watt/core'
+import { heatOf, isFigure, meanPower, ranFor, runWords, sayFigure, type Analysis } from '@even-watt/core'
 import { nameOfLog, sayMinutes } from '../logs/words'
 
 /** Holds in sentences: what was carried for how long, and how warm it got. */
@@ -19,6 +19,7 @@ export function Holds({ analysis }: { readonly analysis: Analysis }) {
               {sayMinutes(ranFor(log))}
               {log.ended ? `, ended: ${log.ended.why}` : ', it goes on'}.
             </p>
+            <p className="text-quiet">{runWords(log, analysis).join(' ')}</p>
             {heatOf(log, analysis).map(({ place, sentence }) => (
               <p key={place} className="text-quiet">
                 {sentence}

@@ -5,6 +5,7 @@ import {
   dutyWatts,
   hoursAt,
   runDownsOf,
+  runWords,
   say,
   type Analysis,
 } from '@even-watt/core'
@@ -41,9 +42,10 @@ export function RunDowns({ analysis }: Props) {
     <section className="mt-3">
       <h2>Run-downs</h2>
       {runs.map(({ log, sentence }) => (
-        <p key={log.entry.id} className="mb-1 max-w-4xl">
-          {sentence}
-        </p>
+        <div key={log.entry.id} className="mb-1 max-w-4xl">
+          <p>{sentence}</p>
+          <p className="text-quiet">{runWords(log, analysis).join(' ')}</p>
+        </div>
       ))}
       {curve.length > 1 && (
         <div className="mt-2 max-w-3xl">
