@@ -484,6 +484,9 @@ export {
   unknownResistances,
   type Branch,
   type Source,
+  loadTestWords,
+  rankBatteries,
+  sayBankEnergy,
 } from './supply'
 export {
   correctedTwice,

@@ -8,6 +8,7 @@ import {
   placed,
   plain,
   say,
+  sayBankEnergy,
 } from '@even-watt/core'
 import { Facts } from '../ui/Facts'
 import { HungMeters } from './HungMeters'
@@ -26,6 +27,7 @@ export function RigFacts({
       'bank',
       `${describeBank(bank)}${bank.usableShare ? `, ${Math.round(bank.usableShare * 100)} % usable` : ''}`,
     ],
+    ['it holds', sayBankEnergy(bank)],
     ...bank.strings
       .flat()
       .map((battery): [string, string] => [

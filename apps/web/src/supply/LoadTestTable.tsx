@@ -1,4 +1,4 @@
-import { isFigure, sayFigure, type Analysis, plain } from '@even-watt/core'
+import { loadTestWords, plain, rankBatteries, type Analysis } from '@even-watt/core'
 import { useState } from 'react'
 import { TakingBack } from '../trials/TakingBack'
 import { Fig } from '../ui/Fig'
@@ -19,10 +19,6 @@ export function LoadTestTable({ analyses, editable }: Props) {
     supply.loadTests.map((test) => ({ ...test, rig: record.revision.number })),
   )
   if (!loadTests.length) return <p>No load test on this rig yet.</p>
-  const known = loadTests.flatMap(({ R_10, what }) => (isFigure(R_10) ? [{ R: R_10, what }] : []))
-  const [best, worst] = [...known]
-    .sort((a, b) => a.R.x.value - b.R.x.value)
-    .filter((_, i, all) => i === 0 || i === all.length - 1)
   return (
     <div>
       <FitTable className="max-w-4xl">
@@ -78,12 +74,16 @@ export function LoadTestTable({ analyses, editable }: Props) {
           ))}
         </tbody>
       </FitTable>
-      {best && worst && best.what !== worst.what && (
-        <p>
-          {worst.what} has {sayFigure(worst.R)}, {best.what} {sayFigure(best.R)}: compare these, not their
-          sag.
+      {loadTests.map((test) => (
+        <p key={test.entry.id} className="max-w-4xl">
+          {loadTestWords(test).join(' ')}
         </p>
-      )}
+      ))}
+      {rankBatteries(loadTests).map((sentence) => (
+        <p key={sentence} className="max-w-4xl">
+          {sentence}
+        </p>
+      ))}
       <TakingBack entry={takingBack} what="this load test" onDone={() => setTakingBack(undefined)} />
     </div>
   )
