@@ -16,6 +16,11 @@ const element = {
   name: words('Name', 60),
   /** Expected resistance, Ω, where it is known better than the table or the computation. */
   resistance: z.optional(positive('Expected resistance, Ω', 10)),
+  /** What must be known at it: "fine strands: ferrule, or the terminal overheats". It is asked again wherever it is used. */
+  warning: text('Warning', 200),
+  /** Its hole and the stud it goes on, mm. */
+  hole: z.optional(positive('Hole, mm', 100)),
+  stud: z.optional(positive('Stud, mm', 100)),
   /** What it carries for a stated short time. */
   shortTime: z.optional(
     z.object({

@@ -421,7 +421,9 @@ export {
   authority,
   cautionsFor,
   estimatedCapacitance,
+  bareInrush,
   precharge,
+  prechargeWith,
   stillToAcknowledge,
   type Caution,
 } from './safety'

@@ -2,7 +2,9 @@ import {
   authority,
   bankNominal,
   estimatedCapacitance,
+  bareInrush,
   precharge,
+  prechargeWith,
   ratedPower,
   say,
   shortened,
@@ -108,6 +110,8 @@ function PrechargeHelper() {
     ohms: '22',
     millifarads: guess === undefined ? '' : typed(shortened(guess * 1000, 2)),
     within: typed(0.5),
+    watts: '',
+    lamp: '',
   })
   const field = (key: keyof typeof form) => {
     const { value, why } = readNumber(form[key])
@@ -124,6 +128,20 @@ function PrechargeHelper() {
     }
   }
   const [volts, ohms, farads, within] = [field('volts'), field('ohms'), field('millifarads'), field('within')]
+  const optional = (key: 'watts' | 'lamp') => {
+    const { why } = readNumber(form[key])
+    return {
+      value: form[key],
+      onChange: (event: { target: { value: string } }) => setForm({ ...form, [key]: event.target.value }),
+      error: why,
+      inputMode: 'decimal' as const,
+    }
+  }
+  const positive = (text: string) => {
+    const { value } = readNumber(text)
+    return value !== undefined && value > 0 ? value : undefined
+  }
+  const [watts, lamp] = [positive(form.watts), positive(form.lamp)]
   const found =
     volts.value !== undefined &&
     ohms.value !== undefined &&
@@ -150,11 +168,26 @@ function PrechargeHelper() {
         />
         <TextField label="To within" unit="V" {...within.props} />
       </div>
+      <div className="mt-2 grid grid-cols-2 gap-3 md:grid-cols-4">
+        <TextField label="Rated" unit="W" {...optional('watts')} hint="the resistor or lamp in your hand" />
+        <TextField label="A lamp for" unit="V" {...optional('lamp')} hint="left empty: a resistor" />
+      </div>
+      {watts !== undefined && volts.value !== undefined && ohms.value !== undefined && (
+        <p className="mt-2">
+          {prechargeWith(volts.value, ohms.value, {
+            is: form.lamp.trim() ? 'lamp' : 'resistor',
+            watts,
+            volts: lamp,
+          })}
+        </p>
+      )}
       {found && (
         <p className="mt-2">
           Ready after <strong className="figures">{say(found.time, 's')}</strong>; the resistor takes{' '}
-          <span className="figures">{say(found.energy, 'J')}</span>, and{' '}
-          <span className="figures">{say(found.peak, 'W')}</span> at the first moment.
+          <span className="figures">{say(found.energy, 'J')}</span>;{' '}
+          <span className="figures">{say(found.peak, 'W')}</span> and{' '}
+          <span className="figures">{say(found.amps, 'A')}</span> at the first moment. With nothing in between
+          it would be about {say(bareInrush(volts.value ?? 0), 'A', 2)}.
         </p>
       )}
     </section>

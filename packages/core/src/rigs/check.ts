@@ -17,8 +17,28 @@ export function checkRig(rig: Rig): RigRemark[] {
     ...openPath(rig),
     ...fuses(rig),
     ...bankRemarks(rig),
-    ...placed(rig).flatMap(({ element }) => thin(element)),
+    ...placed(rig).flatMap(({ element }) => [...thin(element), ...studs(element)]),
   ]
+}
+
+/** mm by which a hole may be wider than its stud and still press on enough of its face. */
+const play = 1
+
+/** Whether what goes on a stud goes on it, and lies on it. */
+function studs({ id, name, hole, stud }: PathElement): RigRemark[] {
+  if (hole === undefined || stud === undefined) return []
+  const said = `${name}: a hole of ${plain(hole)} mm on a stud of ${plain(stud)} mm`
+  if (hole < stud)
+    return [{ at: id, weight: 'remark', sentence: `${said} does not go on: use a larger lug.` }]
+  return hole > stud + play
+    ? [
+        {
+          at: id,
+          weight: 'danger',
+          sentence: `${said} has too little face and heats: use a lug made for it.`,
+        },
+      ]
+    : []
 }
 
 function openPath(rig: Rig): RigRemark[] {

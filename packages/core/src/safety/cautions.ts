@@ -1,6 +1,6 @@
 import { plain } from '../figures'
 import type { LadderPlanned, Rig, StoredLoad, Unit } from '@even-watt/contract'
-import { hasFuse } from '../rigs'
+import { hasFuse, placed } from '../rigs'
 import { bankNominal, isLithium } from '../supply'
 import { bondingOf } from '../units'
 
@@ -73,6 +73,11 @@ function ofInverter({ unit, rig, plan, loads = [], nearLimit = [] }: SafetyQuest
   const bank = `${plain(bankNominal(rig.bank))} V bank of ${batteries.length} ${batteries.length === 1 ? 'battery' : 'batteries'}`
   const names = (list: readonly { name: string }[]) => list.map(({ name }) => name).join(', ')
   return [
+    ...placed(rig).flatMap(({ element: { id, name, warning } }) =>
+      warning === undefined
+        ? []
+        : [{ name: `part ${id}`, sentence: warning, because: `noted at ${name}: ${warning}` }],
+    ),
     {
       name: 'mains voltage',
       sentence: `The AC output is mains voltage (${plain(unit.outputVoltage)} V): it kills. Insulated leads rated for it, no bare joints, one hand where possible. A GFCI or RCD may not act on a floating output.`,

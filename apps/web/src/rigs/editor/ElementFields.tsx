@@ -46,6 +46,18 @@ export const ElementFields = memo(function ElementFields({
         inputMode="decimal"
         hint={element.kind === 'cable' ? 'left empty: computed' : 'left empty: from the table'}
       />
+      {element.kind !== 'cable' && (
+        <>
+          <TextField label="Its hole" unit="mm" {...field(`${path}.hole`)} inputMode="decimal" />
+          <TextField label="On a stud of" unit="mm" {...field(`${path}.stud`)} inputMode="decimal" />
+        </>
+      )}
+      <TextField
+        label="Warning at it"
+        {...field(`${path}.warning`)}
+        className="col-span-2"
+        placeholder="fine strands: ferrule first"
+      />
       {element.conductors.map((_, i) => {
         const at = `${path}.conductors.${i}` as const
         return (

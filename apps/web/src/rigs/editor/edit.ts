@@ -39,6 +39,9 @@ export const newElement = (
   shortCurrent: '',
   shortSeconds: '',
   resistance: '',
+  hole: '',
+  stud: '',
+  warning: '',
 })
 
 function freshName(wanted: string, others: readonly { name: string }[]): string {

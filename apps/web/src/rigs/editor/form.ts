@@ -23,6 +23,9 @@ export interface ElementForm {
   shortCurrent: string
   shortSeconds: string
   resistance: string
+  hole: string
+  stud: string
+  warning: string
 }
 
 export interface BatteryForm {
@@ -97,6 +100,9 @@ const elementToForm = (element: PathElement): ElementForm => ({
   shortCurrent: typed(element.shortTime?.current),
   shortSeconds: typed(element.shortTime?.seconds),
   resistance: typed(element.resistance, 1000),
+  hole: typed(element.hole),
+  stud: typed(element.stud),
+  warning: element.warning ?? '',
 })
 
 const batteryToForm = (battery: Battery): BatteryForm => ({
@@ -278,6 +284,9 @@ function elementFrom(element: ElementForm, path: string, number: ReadNumber, rep
     kind: element.kind,
     name: element.name,
     resistance: number(`${path}.resistance`, element.resistance, 0.001),
+    hole: number(`${path}.hole`, element.hole),
+    stud: number(`${path}.stud`, element.stud),
+    warning: element.warning.trim() || undefined,
     shortTime: current !== undefined && seconds !== undefined ? { current, seconds } : undefined,
   }
   if (element.kind !== 'cable')
