@@ -20,7 +20,15 @@ export {
   type Place,
 } from './answers'
 export { sameFiles } from './files'
-export { saidClass, wattsOf, type Sag, type SeenWave } from './captures'
+export {
+  besideNoLoad,
+  saidClass,
+  sayExtremes,
+  steadiness,
+  wattsOf,
+  type Sag,
+  type SeenWave,
+} from './captures'
 export {
   stepsBeside,
   ratingMisled,

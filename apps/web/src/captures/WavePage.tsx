@@ -1,5 +1,5 @@
 import type { EntryOf } from '@even-watt/contract'
-import { claimedValue, plain, readingsOf, say } from '@even-watt/core'
+import { besideNoLoad, claimedValue, plain, readingsOf, say, sayExtremes, steadiness } from '@even-watt/core'
 import { reasonsFor, skewEffect, powerTerms, type WaveEvent } from '@even-watt/core/waveform/index'
 import { useEffect, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
@@ -71,7 +71,15 @@ function Shown({ entry }: { entry: EntryOf<'capture'> }) {
   const channel = figures.channels[shown]
   const frequency = figures.frequency?.value
   const oddities = useOddities().filter(({ at }) => at.entry === entry.id)
-  const load = analysis.captures.seen.find((seen) => seen.entry.id === entry.id)?.load
+  const seen = analysis.captures.seen.find((one) => one.entry.id === entry.id)
+  const load = seen?.load
+  const told = seen
+    ? [
+        sayExtremes(seen),
+        steadiness(seen),
+        besideNoLoad(analysis.captures.seen).find((one) => one.load === seen.load)?.sentence,
+      ]
+    : []
   const cycle = worked?.cycles[shown]
   const drawn =
     channel &&
@@ -106,6 +114,7 @@ function Shown({ entry }: { entry: EntryOf<'capture'> }) {
         {shown > 0 && reasons.length > 0 && channel && `The ${channelWords[channel.quantity]}: `}
         {reasons.join(' ')}
       </p>
+      <p className="max-w-prose">{told.filter(Boolean).join(' ')}</p>
       <p className="text-quiet">
         {reading.name}, {instrument.name}, {shortDate(entry.at)} {shortTime(entry.at)}:{' '}
         {say(figures.rate, '', 4)} samples a second, {say(figures.seconds, 's')}

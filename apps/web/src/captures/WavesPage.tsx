@@ -14,6 +14,7 @@ import { useTrial } from '../trials/useTrial'
 import { AddWave } from './AddWave'
 import { useLikelyReading } from './Belonging'
 import { MiniWave } from './MiniWave'
+import { BesideNoLoad } from './BesideNoLoad'
 import { SagPart } from './SagPart'
 import { WaveDrawing, WaveLegend } from './WaveDrawing'
 import { nameOf, outletOf, sayCapture, sayClass, unitOfChannel } from './words'
@@ -161,6 +162,7 @@ export function WavesPage() {
           <WaveLegend waves={waves} />
         </section>
       )}
+      <BesideNoLoad analysis={analysis} />
       {analysis.captures.sag && <SagPart sag={analysis.captures.sag} />}
       <WhoMinds on={on} />
       <TakingBack entry={takingBack} what="this capture" onDone={() => setTakingBack(undefined)} />
