@@ -80,7 +80,7 @@ describe('what is refused, and how', () => {
       'a test of limits of no kind',
       LimitReading,
       { test: 'crush' },
-      'Test: one of overload, threshold, start-up, dynamic, input sweep, function.',
+      'Test: one of overload, threshold, start-up, dynamic, input sweep, interlock, function.',
     ],
     [
       'an overload that lasted no time',

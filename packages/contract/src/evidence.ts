@@ -65,7 +65,17 @@ export type Value = z.infer<typeof Value>
 
 export const Values = z.array(Value).check(z.maxLength(40, 'Values: 40 at most in one reading.'))
 
-export const places = ['room', 'case', 'heat sink', 'store', 'plug', 'part of the rig'] as const
+export const places = [
+  'room',
+  'case',
+  'heat sink',
+  'transistors',
+  'transformer',
+  'capacitors',
+  'store',
+  'plug',
+  'part of the rig',
+] as const
 
 /** Temperatures beside the unit's own T, each tied to the place where it was felt for. */
 export const Temperatures = z

@@ -1,6 +1,18 @@
 import type * as z from 'zod/mini'
 import { number } from './shared'
-import { above0, choice, figure, from0, perhaps, readingOf, someText, someWords, testOf, tick } from './tests'
+import {
+  above0,
+  choice,
+  figure,
+  from0,
+  perhaps,
+  readingOf,
+  someText,
+  someWords,
+  testOf,
+  tick,
+  yesOrNo,
+} from './tests'
 
 /** What ended a loading: it may be neither the unit nor the load. */
 const gaveUpBy = [
@@ -83,6 +95,16 @@ export const testsOfLimits = {
     load: someWords('Load', 200, 'drying plate low'),
     V_B: above0('Volts at B', 'V', 2000),
     V_C: from0('Volts at C', 'V', 2000),
+  }),
+  interlock: testOf('Remote and interlock', {
+    wiring: choice('How it is wired', [
+      'nothing connected',
+      'remote switch',
+      'ignition wire, with battery on it',
+      'ignition wire, without battery on it',
+    ]),
+    setting: choice('Interlock set', ['off', 'on', 'it has none']),
+    started: yesOrNo('It', 'started', 'did not start'),
   }),
   function: testOf(
     'Function checks',

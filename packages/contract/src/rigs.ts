@@ -78,6 +78,14 @@ export type Assignment = z.infer<typeof Assignment>
 
 const kinds = [...jointKinds, ...deviceKinds] as const
 
+/** What the unit works beside. */
+export const arrangements = [
+  'alone',
+  'the grid passes through it',
+  'in parallel with another unit',
+  'it feeds a panel',
+] as const
+
 /** Where neutral and earth of the output are joined outside the unit. */
 export const bonds = ['none', 'a plug or link on the bench', 'in what it feeds', 'not known'] as const
 
@@ -95,6 +103,7 @@ export const Rig = z.object({
   ambient: number('Ambient, °C', -40, 80),
   /** Absent: nobody said. */
   bond: z.optional(oneOf('Neutral and earth outside the unit', bonds)),
+  arrangement: z.optional(oneOf('It works', arrangements)),
   /** In reading order: the order of the meters on the bench. */
   assignments: z.array(Assignment).check(z.maxLength(30, 'Meters at taps: 30 at most.')),
   note: text('Note'),

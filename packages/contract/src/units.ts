@@ -145,13 +145,16 @@ const Outlet = z.object({
   remark: text('Remark', 300),
 })
 
-export const remarkKinds = ['wish', 'complaint', 'workaround', 'open question'] as const
+export const remarkKinds = ['wish', 'complaint', 'safety', 'workaround', 'open question'] as const
 
 /** What a tester found worth saying of a unit in a trial of it, and what became of it. */
 export const Remark = z.object({
   kind: oneOf('Kind of remark', remarkKinds),
   words: words('Remark', 500),
   settled: text('What became of it', 300),
+  /** Of a wish: what there is now, and what there should be. */
+  present: text('What there is', 120),
+  wanted: text('What there should be', 120),
 })
 export type Remark = z.infer<typeof Remark>
 

@@ -7,6 +7,7 @@ const base: Readonly<Record<LimitReading['test'], object>> = {
   'start-up': { outcome: 'did not start', seen: 'capture' },
   dynamic: { from: 60.1, to: 1060.2, lamps: 'not looked at' },
   'input sweep': { load: 'Heaters', V_B: 24.1, V_C: 229.7 },
+  interlock: { wiring: 'remote switch', setting: 'off', started: true },
   function: { what: 'Remote switch', result: 'passed' },
 }
 const more: Readonly<Record<LimitReading['test'], readonly object[]>> = {
@@ -38,6 +39,7 @@ const more: Readonly<Record<LimitReading['test'], readonly object[]>> = {
     { lamps: 'flickers' },
   ],
   'input sweep': [{}],
+  interlock: [{ wiring: 'ignition wire, without battery on it', setting: 'on', started: false }],
   function: [{ result: 'failed' }],
 }
 

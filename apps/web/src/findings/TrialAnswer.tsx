@@ -17,6 +17,7 @@ export function TrialAnswer({ state: { trial, view }, editable = false }: Props)
   const draft = draftAnswer(view, trial, rules)
   const own = trial.answer
   const said = own?.said ?? draft.sentences
+  const isPreProduction = trial.revisions.at(-1)?.unit.provenance?.preProduction === true
   const drift = own ? driftOf(own, draft) : []
   return (
     <div className="mb-3 max-w-[46rem]">
@@ -43,6 +44,9 @@ export function TrialAnswer({ state: { trial, view }, editable = false }: Props)
               ))}
             </ul>
           </div>
+        )}
+        {isPreProduction && (
+          <p className="text-ochre">A sample from before production: units that are sold may differ.</p>
         )}
         {bench.map((sentence) => (
           <p key={sentence}>{sentence}</p>

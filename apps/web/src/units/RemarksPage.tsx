@@ -12,10 +12,13 @@ import { useCaptureForm } from '../trials/useCaptureForm'
 import { useTrial } from '../trials/useTrial'
 import { answer } from '../ui/answers'
 import { Asking } from '../ui/Asking'
+import { Wish } from './Wish'
 
 const fields = [
   choice('kind', 'It is a', remarkKinds),
   words('words', 'In words', 'the lamp cannot be switched off'),
+  words('present', 'Of a wish: what there is', 'USB-A 2.4 A'),
+  words('wanted', '… and should be', 'USB-C 60 W'),
 ]
 
 /** Wishes, complaints, workarounds and open questions, as they come up on the bench. */
@@ -63,6 +66,7 @@ export function RemarksPage() {
             <span className="text-quiet">{reading.kind}</span>
             <span className="min-w-0 break-words">
               {reading.words}
+              <Wish of={reading} />
               {reading.settled && <span className="text-moss"> ● {reading.settled}</span>}
             </span>
             <Strip subject={{ about: id }} of={`this ${reading.kind}`} />

@@ -2,6 +2,7 @@ import { readingsOf } from '@even-watt/core'
 import type { ReportProps } from '../stage'
 import { Section } from '../ui/Section'
 import { BoxList } from './BoxList'
+import { Wish } from './Wish'
 import { UnitFacts } from './UnitFacts'
 
 /** What it is, where it came from, what came with it, and what was remarked on it. */
@@ -16,6 +17,7 @@ export function UnitPart({ state, analysis }: ReportProps) {
           {remarks.map(({ id, reading }) => (
             <li key={id} className="break-words">
               <span className="text-quiet">{reading.kind}:</span> {reading.words}
+              <Wish of={reading} />
               {reading.settled && <span className="text-moss"> ● {reading.settled}</span>}
             </li>
           ))}

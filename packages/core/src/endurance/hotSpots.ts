@@ -20,6 +20,9 @@ const usual: Readonly<
 > = {
   case: [60, 'metal that is touched'],
   'heat sink': [90, 'a heat sink'],
+  transistors: [110, 'transistors'],
+  transformer: [120, 'a transformer'],
+  capacitors: [85, 'electrolytic capacitors'],
   store: [45, 'cells under load'],
   plug: [70, 'a plug'],
 }

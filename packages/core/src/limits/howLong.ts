@@ -7,7 +7,7 @@ import { surgeCurveOf } from './surgeCurve'
 /** Share of a limit from which a load is near it. */
 const nearFrom = 0.9
 
-export type Place = 'below' | 'near' | 'beyond'
+type Place = 'below' | 'near' | 'beyond'
 
 export interface HowLong {
   readonly watts: number

@@ -1,6 +1,6 @@
 import type { EntryOf, LimitOf } from '@even-watt/contract'
 import { readFigures, nominalNear } from '../evidence'
-import { decides, isFigure, plain, say, sayDuration } from '../figures'
+import { capital, decides, isFigure, plain, say, sayDuration } from '../figures'
 import { efficiencyAt, hasFit } from '../ladder'
 import { expanded, subtract } from '../meters'
 import { onMeter } from '../motors'
@@ -27,9 +27,27 @@ export function sayTest(entry: EntryOf<'limit'>, analysis: Analysis): string {
       return sayDynamic(asCaptured(reading, entry, analysis), analysis)
     case 'input sweep':
       return `${reading.load}: ${say(reading.V_C, 'V', 4)} at the outlet with ${say(reading.V_B, 'V', 4)} at the terminals.`
+    case 'interlock':
+      return sayInterlock(reading)
     case 'function':
       return `${reading.what}: ${reading.result}.`
   }
+}
+
+/** Whether the wiring should let it start, what it did, and which setting it needs. */
+function sayInterlock({ wiring, setting, started }: LimitOf<'interlock'>): string {
+  const live = wiring === 'ignition wire, with battery on it'
+  const should = setting !== 'on' || live
+  const expected = should
+    ? 'So it should start'
+    : 'With the interlock on it starts only with battery on its ignition wire: set it off, or connect the wire'
+  const then =
+    should === started
+      ? ''
+      : started
+        ? ' Yet it started: read the manual.'
+        : ' Yet it did not start: look for its fuse, its plug and the setting.'
+  return `${capital(wiring)}, interlock ${setting === 'it has none' ? 'not there' : setting}: it ${started ? 'started' : 'did not start'}. ${expected}.${then}`
 }
 
 const endings: Readonly<Record<LimitOf<'overload'>['ended'], string>> = {

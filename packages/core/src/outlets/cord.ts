@@ -9,7 +9,7 @@ import { mainsAmpacity } from './mainsSizes'
 import { outletTests } from './tests'
 
 /** A drop over a cord, at the amps of one moment. */
-export interface CordDrop {
+interface CordDrop {
   readonly amps: number
   readonly volts: number
   /** Of what stands at the outlet. */

@@ -6,7 +6,7 @@ import { onMeter } from '../motors'
 import { scopeOf, type Analysis } from '../trials'
 import { outletTests } from './tests'
 
-export interface OutletVolts {
+interface OutletVolts {
   readonly outlet: string
   readonly V: Figure
   /** V from the one in the middle. */

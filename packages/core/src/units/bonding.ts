@@ -13,7 +13,27 @@ const decides =
  * What joins neutral and earth, of what is known of the unit and the rig. Two bonds are never passed over in silence:
  * current of the neutral then runs in the earth conductor. See docs/method/units.md.
  */
-export function bondingOf(unit: Pick<Unit, 'bonding'>, rig: Pick<Rig, 'bond'>): Bonding {
+export function bondingOf(unit: Pick<Unit, 'bonding'>, rig: Pick<Rig, 'bond' | 'arrangement'>): Bonding {
+  const found = joined(unit, rig)
+  const beside = rig.arrangement && besides[rig.arrangement]
+  return beside === undefined ? found : { ...found, sentences: [...beside, ...found.sentences] }
+}
+
+/** What the unit works beside changes where the one bond may be. */
+const besides: Readonly<Partial<Record<NonNullable<Rig['arrangement']>, readonly string[]>>> = {
+  'the grid passes through it': [
+    'While the grid passes through, the bond is that of the building. On battery the unit must bond by itself, or nobody does.',
+    'A bond that stays while the grid is there makes two: the manual says whether a relay does it.',
+  ],
+  'in parallel with another unit': [
+    'Of units in parallel one alone may bond: a bond in each lets current run in the earth conductor.',
+  ],
+  'it feeds a panel': [
+    'A panel usually has the bond of its building: with it the unit must float, or the bond of the panel is taken out.',
+  ],
+}
+
+function joined(unit: Pick<Unit, 'bonding'>, rig: Pick<Rig, 'bond'>): Bonding {
   const inside = unit.bonding === 'neutral bonded inside' || unit.bonding === 'bonds by itself'
   const outside = rig.bond === 'a plug or link on the bench' || rig.bond === 'in what it feeds'
   const where = rig.bond === 'in what it feeds' ? 'in what it feeds' : 'on the bench'

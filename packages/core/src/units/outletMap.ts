@@ -19,7 +19,7 @@ export function parseRating(text: string): Rating | undefined {
   return rating.amps === undefined && rating.watts === undefined ? undefined : rating
 }
 
-export interface MappedOutlet {
+interface MappedOutlet {
   readonly what: string
   readonly count: number
   /** W that each may give; an outlet without volts of its own has those of the unit. Undefined: nothing is printed. */

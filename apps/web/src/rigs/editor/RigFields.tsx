@@ -1,4 +1,4 @@
-import { bonds, elementKinds, Rig, type ElementKind } from '@even-watt/contract'
+import { arrangements, bonds, elementKinds, Rig, type ElementKind } from '@even-watt/contract'
 import { bankNominal, checkRig, promisedSupply, writing } from '@even-watt/core'
 import { lazy, Suspense, useMemo, useRef, useState, type ComponentProps } from 'react'
 import { v7 } from 'uuid'
@@ -125,6 +125,12 @@ function Fields({ form, errorAt }: FieldsProps<RigForm>) {
           {...form.register('bond')}
           error={errorAt('bond')}
           options={[['', 'not said'], ...same(bonds)]}
+        />
+        <SelectField
+          label="It works"
+          {...form.register('arrangement')}
+          error={errorAt('arrangement')}
+          options={[['', 'not said'], ...same(arrangements)]}
         />
         <TextField
           label="Note"

@@ -165,6 +165,7 @@ export const blankRig = (makeId: MakeId): RigForm => ({
   ambient: '25',
   leads: '',
   bond: '',
+  arrangement: '',
   note: '',
   bank: {
     name: '',

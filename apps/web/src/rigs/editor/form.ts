@@ -57,6 +57,7 @@ export interface RigForm {
   leads: string
   /** Where neutral and earth are joined outside the unit, or nothing. */
   bond: string
+  arrangement: string
   note: string
   bank: {
     name: string
@@ -150,6 +151,7 @@ export const rigToForm = (rig: Rig): RigForm => ({
   ambient: typedTemperature(rig.ambient),
   leads: rig.leads ?? '',
   bond: rig.bond ?? '',
+  arrangement: rig.arrangement ?? '',
   note: rig.note ?? '',
   bank: {
     name: rig.bank.name,
@@ -215,6 +217,7 @@ export function formToRig(form: RigForm, report: Report): unknown {
     ambient: number('ambient', form.ambient, 1, readTemperature),
     ...(form.leads ? { leads: form.leads } : {}),
     ...(form.bond ? { bond: form.bond } : {}),
+    ...(form.arrangement ? { arrangement: form.arrangement } : {}),
     note: form.note.trim() || undefined,
     assignments: form.assignments
       .filter((assignment) => assignment.meter)
