@@ -1,5 +1,6 @@
 import type { Entry, EntryOf, StoredMeter, Trial, TrialDocument } from '@even-watt/contract'
 import type { BenchModel } from '../../ladder/operate'
+import { behindOutlets } from '../behindOutlets'
 import { BenchHand } from '../capture'
 import { shelf } from '../loads'
 import { modesOfVarnock } from '../hours'
@@ -85,6 +86,7 @@ export function varnockLegs(files: Files = new Map()): TrialDocument {
       { number: 3, state: 'tank empty', leg: 'L2' },
     ),
   )
+  entries.push(...behindOutlets(new BenchHand(4880, meters, '2026-03-09T14:30:00.000Z')))
   entries.push(...modesOfVarnock(files, new BenchHand(4870, meters, '2026-03-09T16:00:00.000Z'), 1))
   return document(trial, entries)
 }

@@ -78,3 +78,25 @@ export function portTests(hand: BenchHand): Entry[] {
     }),
   ]
 }
+
+/** What its USB-C takes besides what it gives, and the round plug of its charge input. */
+export function plugAndCost(hand: BenchHand): Entry[] {
+  hand.wait(600)
+  return [
+    hand.entry('port', 1, { test: 'cost', port: 'USB-C', volts: 20, amps: 2, before: 9.4, with: 54.8 }),
+    hand.entry('port', 1, {
+      test: 'plug',
+      port: 'charge input',
+      outer: 7.9,
+      pin: 5.4,
+      plugOuter: 5.5,
+      plugHole: 2.1,
+      volts: 24,
+      amps: 5,
+      from: 100,
+      to: 240,
+      hertz: '50/60 Hz',
+      country: '230 V 50 Hz',
+    }),
+  ]
+}

@@ -7,7 +7,7 @@ import type { Files } from '../../waves'
 import { document } from '../document'
 import { charge, sun } from './charging'
 import { modesAndNoise } from './modes'
-import { portTests } from './ports'
+import { plugAndCost, portTests } from './ports'
 import { quickRunDown, slowRunDown } from './runDowns'
 
 const meters: StoredMeter[] = [m.plug120, m.wall120, m.usb, m.solar, m.thermocouples, m.sound]
@@ -44,5 +44,6 @@ export function corrickTrial(files: Files = new Map()): TrialDocument {
   const entries: Entry[] = [hand.makeSafe(stationUnits.corrick, stationRigs.corrick, 1, 'R.O.')]
   entries.push(...slowRunDown(files, hand), ...charge(hand), ...quickRunDown(hand), ...portTests(hand))
   entries.push(...sun(files, hand), ...modesAndNoise(hand))
+  entries.push(...plugAndCost(hand))
   return document(trial, entries)
 }
