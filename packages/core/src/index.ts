@@ -495,6 +495,7 @@ export {
   type Branch,
   type Source,
   loadTestWords,
+  bankChanges,
   rankBatteries,
   sayBankEnergy,
 } from './supply'

@@ -196,7 +196,9 @@ export const SizingAdvice = memo(function SizingAdvice({
                     <td className="figures right">
                       {formatNumber(choice.drop, 2)} V, {formatNumber(choice.dropShare * 100, 1)} %
                     </td>
-                    <td className="figures right">{choice.fuse === undefined ? '–' : `${choice.fuse} A`}</td>
+                    <td className="figures right">
+                      {choice.fuses.length ? `${choice.fuses.join(', ')} A` : 'none: thicker, or less load'}
+                    </td>
                     <td>{verdict(choice, sizing.design, values.drop.value / 100, smallest)}</td>
                     {action && (
                       <td>

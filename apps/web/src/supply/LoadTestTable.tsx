@@ -1,4 +1,4 @@
-import { loadTestWords, plain, rankBatteries, type Analysis } from '@even-watt/core'
+import { bankChanges, loadTestWords, plain, rankBatteries, type Analysis } from '@even-watt/core'
 import { useState } from 'react'
 import { TakingBack } from '../trials/TakingBack'
 import { Fig } from '../ui/Fig'
@@ -79,7 +79,7 @@ export function LoadTestTable({ analyses, editable }: Props) {
           {loadTestWords(test).join(' ')}
         </p>
       ))}
-      {rankBatteries(loadTests).map((sentence) => (
+      {[...bankChanges(loadTests), ...rankBatteries(loadTests)].map((sentence) => (
         <p key={sentence} className="max-w-4xl">
           {sentence}
         </p>

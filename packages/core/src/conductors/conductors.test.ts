@@ -162,6 +162,8 @@ describe('ampacity and sizing', () => {
     expect(smallest.metric?.gauge).toEqual({ unit: 'mm²', area: 16 })
     for (const choice of choices.filter(({ fits }) => fits)) {
       expect(choice.ampacity).toBeGreaterThanOrEqual(choice.fuse ?? Infinity)
+      expect(choice.fuses[0]).toBe(choice.fuse)
+      expect(choice.fuses.at(-1)).toBeLessThanOrEqual(choice.ampacity)
       expect(choice.dropShare).toBeLessThanOrEqual(0.03)
     }
     const far = sizeCable({ ...question, length: 12 })

@@ -57,6 +57,8 @@ export interface CableChoice {
   readonly dropShare: number
   /** Largest standard fuse between the design current and the ampacity; undefined: the conductor is too small. */
   readonly fuse: number | undefined
+  /** All standard fuses from the design current to the ampacity; none: a thicker conductor, a shorter run or less load. */
+  readonly fuses: readonly number[]
   readonly fits: boolean
 }
 
@@ -100,6 +102,7 @@ function choose(gauge: Gauge, question: SizingQuestion, current: number, design:
     drop,
     dropShare,
     fuse: usable,
+    fuses: fuseSizes.filter((size) => size >= design && size <= carried),
     fits: carried >= design && dropShare <= question.dropLimit && usable !== undefined,
   }
 }

@@ -7,6 +7,7 @@ import { scale } from '../meters'
 import { predictedInrush } from '../motors'
 import { underPower } from '../supply'
 import type { Analysis } from '../trials'
+import { claimedValue } from '../units'
 import { asTried, attemptsAt } from './asTried'
 import { endedByOthers } from './power'
 import { asStart, type StartAnswer } from './startPromise'
@@ -56,12 +57,15 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
   const byUnit = ((): StartAnswer => {
     const most = whole?.figure?.x.value ?? 0
     if (whole && isMet(whole.outcome))
-      return { answer: 'yes', why: `${asks}; ${say(most, 'VA')} was carried for as long.` }
+      return {
+        answer: 'yes',
+        why: `${asks}; ${say(most, 'VA')} was carried for as long${spare(most, high)}.`,
+      }
     const least = ask(low / folding)
     if (isNotMet(least.outcome))
       return {
         answer: 'no',
-        why: `${asks}; the unit gives no more than ${say(least.figure?.x.value ?? 0, 'VA')}.`,
+        why: `${asks}; the unit gives no more than ${say(least.figure?.x.value ?? 0, 'VA')}: ${say(low - (least.figure?.x.value ?? 0), 'VA', 2)} too little.`,
       }
     const near = ask((high === Infinity ? low : high) * folding)
     if (isNotMet(near.outcome))
@@ -81,8 +85,8 @@ export function willItStart(load: Load, { analysis, curve }: StartGround, base =
       answer: 'not shown',
       why:
         carried > 0
-          ? `${asks}; only ${say(carried, 'VA')} was tried for as long.`
-          : `${asks}; nothing was carried with its volts for as long.`,
+          ? `${asks}; only ${say(carried, 'VA')} was tried for as long.${byLabel(high, analysis)}`
+          : `${asks}; nothing was carried with its volts for as long.${byLabel(high, analysis)}`,
     }
   })()
   if (byUnit.answer === 'no') return byUnit
@@ -127,6 +131,20 @@ const inVoltAmperes = (point: SurgePoint): Figure => ({
   unit: 'VA',
   x: scale(point.W.x, voltAmperes(point) / point.W.x.value),
 })
+
+/** ": 23 % to spare". */
+const spare = (carried: number, asked: number): string =>
+  Number.isFinite(asked) && asked > 0 && carried > asked
+    ? `: ${say(100 * (carried / asked - 1), '%', 2)} to spare`
+    : ''
+
+/** By its label, where no test tells: what is promised for a moment against what is asked. */
+function byLabel(asked: number, { record }: Analysis): string {
+  const promised = claimedValue(record.revision.unit, 'surge power')
+  if (promised === undefined || !Number.isFinite(asked)) return ''
+  const apart = 100 * (promised / asked - 1)
+  return ` Its label promises ${say(promised, 'W')}: ${say(Math.abs(apart), '%', 2)} ${apart < 0 ? 'too little' : 'to spare'}, by its label only.`
+}
 
 /** As precise as a prediction is. */
 const about = (VA: number) => plain(shortened(VA, 2))

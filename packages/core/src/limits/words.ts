@@ -1,10 +1,11 @@
 import type { EntryOf, LimitOf } from '@even-watt/contract'
 import { readFigures, nominalNear } from '../evidence'
 import { capital, decides, isFigure, plain, say, sayDuration } from '../figures'
-import { efficiencyAt, hasFit } from '../ladder'
+import { efficiencyAt, hasFit, reachesOutside } from '../ladder'
 import { expanded, subtract } from '../meters'
 import { onMeter } from '../motors'
 import { scopeOf, type Analysis } from '../trials'
+import { ratedPower } from '../units'
 import { asCaptured } from './dynamic'
 import { capturedSoftStart } from './softStart'
 
@@ -68,12 +69,33 @@ function sayOverload(reading: LimitOf<'overload'>, entry: EntryOf<'limit'>, anal
   const time = lasted === undefined ? '' : ` for ${sayDuration(lasted)}`
   return join(
     `${{ raised: 'Raised to', 'timed tier': 'A tier of', ramp: 'A ramp to' }[how]} ${say(watts, 'W', 4)}${time}${leg ? ` on ${leg}` : ''} (${load}), ${endings[ended]}.`,
+    sayOver(watts, analysis),
     alarmAt !== undefined && `It warned at ${say(alarmAt, 'W', 4)}.`,
     comeback &&
       comeback !== 'not tried' &&
       `It came back ${comeback}${comebackAfter === undefined ? '' : ` after ${sayDuration(comebackAfter)}`}.`,
     sayBase(reading, entry, analysis),
   )
+}
+
+/** How far over its rating it stood at the outlet, and what that asks of the bank by the losses of the ladder. */
+function sayOver(watts: number, { record, ladder, supply }: Analysis): string | false {
+  const rated = ratedPower(record.revision.unit)
+  const { unitFit } = ladder
+  const input =
+    hasFit(unitFit) && !reachesOutside(unitFit, [watts])
+      ? watts / efficiencyAt(unitFit, watts).value
+      : undefined
+  const volts = isFigure(supply.known.E) ? supply.known.E.x.value : undefined
+  const asks =
+    input === undefined
+      ? ''
+      : ` By its losses that asks ${say(input, 'W')}${volts === undefined ? '' : `, over ${say(input / volts, 'A')},`} of the bank.`
+  const over =
+    rated === undefined || watts <= rated
+      ? ''
+      : `At the outlet that is ${say(watts - rated, 'W')} (${say((100 * (watts - rated)) / rated, '%', 2)}) over its rating.`
+  return `${over}${asks}`.trim() || false
 }
 
 /** The base step before and after an overload: what is common to the meter cancels in it. */

@@ -9,9 +9,18 @@ import type { SeenStart } from './start'
 const outputGone = 0.1
 export const inputGone = 0.5
 
-/** The meter that hangs on a quantity of the rig. */
+/** Of a split phase the same is read on a leg. */
+const onALeg: Readonly<Partial<Record<Quantity, readonly Quantity[]>>> = {
+  V_C: ['V_L1', 'V_L2'],
+  I_C: ['I_L1', 'I_L2'],
+  P_C: ['P_L1', 'P_L2'],
+}
+
+/** The meter that hangs on a quantity of the rig, else on the same of a leg. */
 function hung(quantity: Quantity, { rig, meters }: Revision): StoredMeter | undefined {
-  const assigned = rig.assignments.find((one) => one.quantity === quantity)
+  const assigned = [quantity, ...(onALeg[quantity] ?? [])].flatMap((wanted) =>
+    rig.assignments.filter((one) => one.quantity === wanted),
+  )[0]
   return meters.find(({ id }) => id === assigned?.meter)
 }
 

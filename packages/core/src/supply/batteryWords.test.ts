@@ -2,7 +2,7 @@ import type { Battery, EntryOf, LoadTest } from '@even-watt/contract'
 import fc from 'fast-check'
 import { bankOf, meterOf, revisionOf, rigOf, uuid } from '../../test/makers'
 import { deriveLoadTest } from './loadTest'
-import { bankEnergy, healthOf, loadTestWords, rankBatteries, sayBankEnergy } from '.'
+import { bankChanges, bankEnergy, healthOf, loadTestWords, rankBatteries, sayBankEnergy } from '.'
 
 const battery = (n: number, patch: Partial<Battery> = {}): Battery => ({
   id: uuid(40 + n),
@@ -95,4 +95,10 @@ it('batteries are ranked by the newest test of each, whatever its sag', () => {
   ])
   expect(rankBatteries([test_(1)])).toEqual([])
   expect(rankBatteries([test_(undefined), test_(1)])).toEqual([])
+})
+it('a bank that another battery was joined to sags less by as much', () => {
+  expect(bankChanges([test_(undefined), test_(undefined, { loadedVoltage: 12.35 })])).toEqual([
+    'L24: 5.00 mΩ became 2.50 mΩ, so at like amps it sags 50 % less.',
+  ])
+  expect(bankChanges([test_(undefined), test_(undefined)])).toEqual([])
 })

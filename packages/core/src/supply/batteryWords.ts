@@ -84,6 +84,20 @@ function chargeWords(what: string, volts: number, charge: RestCharge): string[] 
   ]
 }
 
+/** The whole bank from one load test to the next: how much stiffer it became by what was joined to it or taken away. */
+export function bankChanges(tests: readonly LoadTestFigures[]): string[] {
+  const whole = tests.flatMap(({ entry, what, R_10 }) =>
+    entry.reading.battery === undefined && isFigure(R_10) ? [{ what, R: R_10.x.value }] : [],
+  )
+  return whole.slice(1).flatMap(({ what, R }, i) => {
+    const before = whole[i]
+    if (!before || !(before.R > 0) || Math.abs(R / before.R - 1) < 0.05) return []
+    return [
+      `${what}: ${say(1000 * before.R, 'mΩ')} became ${say(1000 * R, 'mΩ')}, so at like amps it sags ${say(100 * Math.abs(1 - R / before.R), '%', 2)} ${R < before.R ? 'less' : 'more'}.`,
+    ]
+  })
+}
+
 interface Ranked {
   readonly what: string
   readonly R: Figure
