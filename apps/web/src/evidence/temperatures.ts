@@ -8,10 +8,10 @@ export interface TypedTemperature {
   readonly text: string
 }
 
-/** Where a temperature may be taken: places of the unit and the room, then the parts of the rig by name. */
-export const whereChoices = (rig: Rig): (readonly [string, string])[] => [
+/** Where a temperature may be taken: places of the unit and the room, then the parts of the rig by name, where it has a rig. */
+export const whereChoices = (rig: Rig | undefined): (readonly [string, string])[] => [
   ...places.filter((place) => place !== 'part of the rig').map((place) => [place, place] as const),
-  ...placed(rig).map(({ element }) => [element.id, element.name] as const),
+  ...(rig ? placed(rig) : []).map(({ element }) => [element.id, element.name] as const),
 ]
 
 /** What was typed as temperatures; a sentence where one cannot be read. Rows that were left empty are nothing. */

@@ -21,7 +21,7 @@ export function CheckInForm({ log }: { readonly log: Log }) {
   const [each, setEach] = useState(
     log.series.some(({ quantity }) => quantity === 'V_battery' || quantity === 'I_battery'),
   )
-  const places = whereChoices(rig).slice(0, station ? 5 : undefined)
+  const places = whereChoices(station ? undefined : rig)
   const state = useCaptureForm({
     what: 'check-in',
     start: { place: places.find(([place]) => place === 'case')?.[0] ?? '' },

@@ -1,4 +1,4 @@
-import { noiseDuring } from '@even-watt/core'
+import { noiseDuring, runWords } from '@even-watt/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { TwoMetersTable } from '../evidence/TwoMetersTable'
@@ -63,6 +63,7 @@ export function LogPage() {
               {sentence}
             </p>
           ))}
+          <p className="text-quiet mb-1 max-w-4xl">{runWords(log, analysis).join(' ')}</p>
           <Predictions log={log} />
         </div>
         <LogFigures log={log} />
@@ -74,7 +75,14 @@ export function LogPage() {
         </div>
       )}
       {isRunning(log, now) && <Ways />}
-      {!log.ended && <CheckInForm key={log.entry.id} log={log} />}
+      {log.ended ? (
+        <details className="no-print mt-3">
+          <summary>After its end: fan and cooling</summary>
+          <CheckInForm key={log.entry.id} log={log} />
+        </details>
+      ) : (
+        <CheckInForm key={log.entry.id} log={log} />
+      )}
       <LogTable log={log} nameOf={nameOf} editable />
       <TwoMetersTable analysis={analysis} />
       <ImportLog log={log} />

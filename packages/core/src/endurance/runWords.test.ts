@@ -135,3 +135,15 @@ it('hot spots stand by what is left to their limit; a hot joint says what to do'
   ])
   expect(sayHotSpots(spots)[0]).toContain('Negative lug: 81 °C of 75 °C for a terminal: too hot. Switch off')
 })
+it('what a run took is held against its bank, and its efficiency against the promise', () => {
+  const words = said(
+    [
+      look(0, { P_C: 450, V_B: 25, I: 20 }),
+      look(60, { P_C: 450, V_B: 25, I: 20 }),
+      look(120, { P_C: 450, V_B: 25, I: 20 }, { ended: 'low voltage' }),
+    ],
+    'run-down',
+  )
+  // 500 W for 2 h: 1000 Wh.
+  expect(words).toMatch(/It took \d+ % of the \d+ Wh nominal of its bank/)
+})

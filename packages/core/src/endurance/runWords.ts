@@ -2,7 +2,8 @@ import { isFigure, say, sayDuration, sayTemperature } from '../figures'
 import { efficiencyAt, hasFit, reachesOutside } from '../ladder'
 import { meanWatts, seriesFor, type Log, type Point } from '../logs'
 import type { Analysis } from '../trials'
-import { ratedPower } from '../units'
+import { bankEnergy } from '../supply'
+import { claimedValue, isStation, ratedPower } from '../units'
 import { courseOf } from './course'
 import { fanOf } from './fan'
 import { ranEmpty } from './ended'
@@ -16,6 +17,7 @@ export const runWords = (log: Log, analysis: Analysis): string[] => [
   ...outputWords(log),
   ...inputWords(log),
   ...totalWords(log),
+  ...againstPromises(log, analysis),
   ...projected(log),
   ...lighterWords(log, analysis),
   ...fanWords(log),
@@ -111,6 +113,26 @@ function totalWords(log: Log): string[] {
         ? 'the totals agree'
         : `not the ${say(Wh.x.value, 'Wh')} that were counted`
     }.`,
+  ]
+}
+
+/** Its efficiency against what is promised, and what it took against what its bank holds. */
+function againstPromises(log: Log, { record }: Analysis): string[] {
+  const { unit, rig } = record.revision
+  const promised = claimedValue(unit, 'efficiency')
+  const Wh = log.energies.E_B.figure
+  const bank = isStation(unit) ? undefined : bankEnergy(rig.bank)
+  return [
+    ...(promised === undefined || !isFigure(log.efficiency)
+      ? []
+      : [
+          `Over the run ${percent(log.efficiency.x.value)} came out of what went in; ${percent(promised)} are promised.`,
+        ]),
+    ...(bank && isFigure(Wh) && ranEmpty(log)
+      ? [
+          `It took ${percent(Wh.x.value / bank.Wh)} of the ${say(bank.Wh, 'Wh')} nominal of its bank, ${percent(Wh.x.value / bank.usable)} of what may be used.`,
+        ]
+      : []),
   ]
 }
 
