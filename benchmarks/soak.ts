@@ -56,6 +56,8 @@ async function soak(): Promise<void> {
   const { trials } = (await (await fetch(`${place.url}/api/trials`)).json()) as TrialPage
   const until = Date.now() + minutes * 60_000
   const counts = { asked: 0, refused: 0, broken: 0, streams: 0 }
+  /** What was answered with 500 and more, each once. */
+  const failures = new Set<string>()
 
   const ask = async (path: string, how?: RequestInit) => {
     counts.asked += 1
@@ -64,8 +66,12 @@ async function soak(): Promise<void> {
       counts.broken += 1
       return
     }
-    if (answer.status >= 500) counts.refused += 1
-    await answer.arrayBuffer()
+    const said = await answer.text()
+    if (answer.status < 500) return
+    counts.refused += 1
+    failures.add(
+      `${answer.status} ${how?.method ?? 'GET'} ${path.replace(/[0-9a-f-]{36}/g, '…').slice(0, 60)}: ${said.slice(0, 200)}`,
+    )
   }
   const send = (method: string, path: string, body: unknown) =>
     ask(path, {
@@ -144,6 +150,7 @@ async function soak(): Promise<void> {
   console.log(
     `\n${clients} clients, ${minutes} min: ${counts.asked} requests, ${counts.streams} streams, ${counts.refused} answers of 500 and more, ${counts.broken} broken connections`,
   )
+  for (const failure of failures) console.log(failure)
   heads
     .slice(1)
     .forEach((head, i) =>
