@@ -2,7 +2,7 @@ import type { Load } from '@even-watt/contract'
 import { isFigure, plain, say, sayDuration } from '../figures'
 import type { Analysis } from '../trials'
 import { claimValue, ratedPower } from '../units'
-import { surgeCurveOf } from './surgeCurve'
+import { surgeCurveOf, type SurgeCurve } from './surgeCurve'
 
 /** Share of a limit from which a load is near it. */
 const nearFrom = 0.9
@@ -32,7 +32,11 @@ interface Tier {
 const unstated = 0.1
 
 /** How long a load may run: for good, for a time, or not, by the label; and what was seen of as much (docs/method/surge.md). */
-export function howLong(watts: number, analysis: Analysis): HowLong {
+export function howLong(
+  watts: number,
+  analysis: Analysis,
+  { points }: Pick<SurgeCurve, 'points'> = surgeCurveOf(analysis),
+): HowLong {
   const { unit } = analysis.record.revision
   const rated = ratedPower(unit)
   const tiers = unit.claims
@@ -51,8 +55,8 @@ export function howLong(watts: number, analysis: Analysis): HowLong {
           : 0
   const place =
     rated === undefined ? undefined : watts > rated ? 'beyond' : watts >= nearFrom * rated ? 'near' : 'below'
-  const carried = surgeCurveOf(analysis)
-    .points.filter(({ W }) => isFigure(W) && W.x.value >= watts)
+  const carried = points
+    .filter(({ W }) => isFigure(W) && W.x.value >= watts)
     .map(({ seconds }) => seconds)
     .reduce<number | undefined>((longest, one) => Math.max(longest ?? 0, one), undefined)
   const left = rated === undefined ? undefined : rated - watts
@@ -106,6 +110,7 @@ export interface ShelfPlace extends HowLong {
 
 /** Every setting of the shelf, the lightest first. */
 export function shelfPlaces(shelf: readonly Load[], analysis: Analysis): ShelfPlace[] {
+  const curve = surgeCurveOf(analysis)
   return shelf
     .flatMap(({ name, settings }) =>
       settings.map(({ name: setting, watts }) => ({
@@ -114,7 +119,7 @@ export function shelfPlaces(shelf: readonly Load[], analysis: Analysis): ShelfPl
       })),
     )
     .sort((a, b) => a.watts - b.watts)
-    .map(({ name, watts }) => ({ name, ...howLong(watts, analysis) }))
+    .map(({ name, watts }) => ({ name, ...howLong(watts, analysis, curve) }))
 }
 
 /** "for good", "30 s at most", "shuts down". */
