@@ -29,13 +29,15 @@ const hasWave = (volts: ChannelFigures): volts is Wave => volts.wave !== undefin
 /** Every wave under a load against the one with nothing connected: what moved, and whether it is better or worse (docs/method/waveform.md). */
 export function besideNoLoad(seen: readonly SeenWave[]): BesideNoLoad[] {
   const none = seen.find(
-    ({ load, step, volts, inTime }) => load !== undefined && step === undefined && !inTime && hasWave(volts),
+    ({ load, step, volts, inTime, far }) =>
+      load !== undefined && step === undefined && !inTime && !far.length && hasWave(volts),
   )
   if (!none || !hasWave(none.volts)) return []
   const base = none.volts
   const baseHertz = none.entry.reading.figures.frequency?.value
-  return seen.flatMap(({ load, step, volts, entry, inTime }) => {
-    if (load === undefined || step === undefined || inTime || !hasWave(volts)) return []
+  return seen.flatMap(({ load, step, volts, entry, inTime, far }) => {
+    // A wrong factor would pass for a load's doing.
+    if (load === undefined || step === undefined || inTime || far.length || !hasWave(volts)) return []
     const f = entry.reading.figures.frequency?.value
     const found = {
       load,

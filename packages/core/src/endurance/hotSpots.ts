@@ -34,11 +34,12 @@ export function hotSpots({ record, logs }: Pick<Analysis, 'record' | 'logs'>): H
   const add = (place: string, celsius: number) =>
     most.set(place, Math.max(most.get(place) ?? -Infinity, celsius))
   for (const kind of ['ladder', 'no load'] as const)
-    for (const { reading } of readingsOf(record, kind))
-      for (const { place, part, celsius } of reading.temperatures ?? []) add(part ?? place, celsius)
+    for (const { id, reading } of readingsOf(record, kind))
+      if (!record.doubts.readings.has(id))
+        for (const { place, part, celsius } of reading.temperatures ?? []) add(part ?? place, celsius)
   for (const { series } of logs)
-    for (const { quantity, place = 'case', points } of series)
-      if (quantity === 'T') for (const { value } of points) add(place, value)
+    for (const { quantity, place = 'case', refused, points } of series)
+      if (quantity === 'T' && !refused) for (const { value } of points) add(place, value)
   return [...most]
     .flatMap(([place, celsius]): HotSpot[] => {
       const element = elements.get(place)

@@ -1,5 +1,6 @@
 import type { Load, Unit } from '@even-watt/contract'
 import { isFigure, say, type Derived } from '../figures'
+import { carriedAt } from '../facts'
 import { claimedValue, ratedPower } from '../units'
 import type { Analysis } from '../trials'
 import { nameOfWho } from './ended'
@@ -8,8 +9,6 @@ type Attempt = Analysis['motors']['attempts'][number]
 
 /** A continuous rating a quarter above what runs for hours, as one buys. */
 const spare = 1.25
-/** Volts, as a share, under which electronics on the same outlet may drop out. */
-const steady = 0.9
 
 const valueOf = (figure: Derived): number | undefined => (isFigure(figure) ? figure.x.value : undefined)
 const percent = (share: number) => say(100 * share, '%', 2)
@@ -145,7 +144,7 @@ function dipWords({ lowest, lowestInput, inputBefore, nominal }: Attempt, { noLo
       ? []
       : [
           `Its output fell to ${say(out, 'V')}: ${percent(1 - out / before)} under ${before === none ? 'no load' : 'nominal'}.${
-            out < steady * nominal ? ' Sensitive electronics beside it may drop out.' : ''
+            out < carriedAt * nominal ? ' Sensitive electronics beside it may drop out.' : ''
           }`,
         ]),
     ...(into === undefined || inputBefore === undefined || into >= inputBefore

@@ -1,4 +1,4 @@
-import { bankDeliverable, bankNominal, chargedAfter, chargeRate, isLithium, underPower } from '../supply'
+import { bankDeliverable, bankNominal, chargedAfter, chargeRate, underPower, usableShareOf } from '../supply'
 import type { ScheduleQuestion } from './question'
 
 /** How the bench stands at a moment: state of charge, 0 to 1, and K that the unit is above ambient. */
@@ -99,5 +99,4 @@ export function secondsDownTo(question: Energy, watts: number, charge: number, s
 }
 
 /** The share below which the bank is not to go: what is not usable; half of lead-acid where nothing is stated. */
-export const leastCharge = ({ bank }: Pick<ScheduleQuestion, 'bank'>): number =>
-  1 - (bank.usableShare ?? (bank.strings.flat().every(({ chemistry }) => isLithium(chemistry)) ? 0.9 : 0.5))
+export const leastCharge = ({ bank }: Pick<ScheduleQuestion, 'bank'>): number => 1 - usableShareOf(bank)

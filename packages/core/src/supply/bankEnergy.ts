@@ -16,13 +16,16 @@ export interface BankEnergy {
 /** Share that is usually used of a battery without wearing it fast. */
 const usualShare = (chemistry: Chemistry) => (isLithium(chemistry) ? 0.9 : 0.5)
 
+/** Share of a bank that may be used: as it was said, else the least that is usual of its batteries. */
+export const usableShareOf = ({ usableShare, strings }: Bank): number =>
+  usableShare ?? Math.min(...strings.flat().map(({ chemistry }) => usualShare(chemistry)))
+
 /** What a bank holds: nominal volts times the Ah of its strings, and the usable part of it. Undefined while a capacity is not known. */
 export function bankEnergy(bank: Bank): BankEnergy | undefined {
   const Ah = bankCapacity(bank)
   if (Ah === undefined) return undefined
   const volts = bankNominal(bank)
-  const share =
-    bank.usableShare ?? Math.min(...bank.strings.flat().map(({ chemistry }) => usualShare(chemistry)))
+  const share = usableShareOf(bank)
   const Wh = volts * Ah
   return { volts, Ah, Wh, usable: share * Wh, share, assumed: bank.usableShare === undefined }
 }
